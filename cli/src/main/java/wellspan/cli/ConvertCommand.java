@@ -1,0 +1,183 @@
+package wellspan.cli;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.Packing;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.ReceiptJson;
+import wellspan.core.describe.ClassRules;
+import wellspan.core.frame.BasePoints;
+import wellspan.core.frame.CrsCatalogue;
+import wellspan.core.frame.Frame;
+import wellspan.core.frame.LinearUnit;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.item.Received;
+import wellspan.core.progress.Progress;
+import wellspan.exchange.delivery.DeliveryRun;
+import wellspan.exchange.intake.Intake;
+
+/** {@code convert IN... OUT}: files to an IFC file without a job, proven too. */
+@Command(
+    name = "convert",
+    description =
+        "Converts files to IFC without a job, and proves the result; exit 1 if the proof fails.",
+    mixinStandardHelpOptions = true)
+final class ConvertCommand implements Callable<Integer> {
+  @Spec private CommandSpec spec;
+
+  @Parameters(
+      paramLabel = "IN... OUT",
+      arity = "2..*",
+      description = "files to read, and last the file to write")
+  private List<Path> files;
+
+  @Option(
+      names = "--crs",
+      paramLabel = "EPSG:n",
+      description = "system of the coordinates; what the files declare if not given")
+  private String crs;
+
+  @Option(
+      names = "--base",
+      paramLabel = "E,N,H",
+      split = ",",
+      description = "base point; one near the work if not given")
+  private List<Double> base;
+
+  @Option(
+      names = "--rotate",
+      paramLabel = "DEG",
+      description = "site north clockwise from grid north")
+  private double rotate;
+
+  @Option(names = "--heights", paramLabel = "NAME", description = "name of the height system")
+  private String heights = "";
+
+  @Option(names = "--unit", paramLabel = "m|mm|ft", description = "length unit of the written file")
+  private String unit = "m";
+
+  @Option(names = "--schema", paramLabel = "IFC4X3", description = "schema of the written file")
+  private String schema = "IFC4X3";
+
+  @Option(names = "--json", description = "the receipt as JSON")
+  private boolean json;
+
+  @Override
+  public Integer call() throws IOException {
+    Path out = files.getLast();
+    if (!out.toString().toLowerCase(Locale.ROOT).endsWith(".ifc")) {
+      throw new IllegalArgumentException(
+          out + ": IFC files can be written; name the output with the ending .ifc.");
+    }
+    if (!schema.equalsIgnoreCase("IFC4X3") && !schema.equalsIgnoreCase("IFC4X3_ADD2")) {
+      throw new IllegalArgumentException("--schema " + schema + " cannot be written; IFC4X3 can.");
+    }
+    LinearUnit lengths =
+        LinearUnit.named(unit)
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "--unit " + unit + " is not one of m, mm, ft, ftUS."));
+    if (files.subList(0, files.size() - 1).stream()
+        .anyMatch(f -> f.toAbsolutePath().normalize().equals(out.toAbsolutePath().normalize()))) {
+      throw new IllegalArgumentException(
+          out + " is also an input. A received file is never written over; choose another name.");
+    }
+    List<Parcel.Piece> pieces = new ArrayList<>();
+    Box box = Box.EMPTY;
+    String declared = "";
+    GlobalIds ids = new GlobalIds(UUID.nameUUIDFromBytes(names().getBytes(StandardCharsets.UTF_8)));
+    for (Path in : files.subList(0, files.size() - 1)) {
+      Received r = Intake.read(in, Progress.NONE);
+      r.findings()
+          .forEach(
+              f ->
+                  spec.commandLine()
+                      .getErr()
+                      .println(f.severity().word() + "  " + in.getFileName() + "  " + f.message()));
+      declared = declared.isEmpty() ? r.crs() : declared;
+      for (Item item : r.items()) {
+        if (Delivery.carries(item)) {
+          box = box.union(item.bounds());
+          ItemId id = ItemId.of(in.getFileName().toString(), item.kind(), item.name());
+          pieces.add(
+              Packing.piece(
+                  ids, id, item, ClassRules.standard(item), in.getFileName().toString(), ""));
+        }
+      }
+    }
+    if (pieces.isEmpty()) {
+      throw new IllegalArgumentException(
+          "Nothing to write: no surface with triangles and no alignment was found.");
+    }
+    Parcel parcel =
+        new Parcel(
+            out.getFileName().toString().replaceFirst("\\.[^.]*$", ""),
+            frame(declared, box),
+            lengths,
+            ids,
+            pieces);
+    DeliveryRun.Outcome o =
+        DeliveryRun.run(
+            out.getFileName().toString(), parcel, out, Clock.systemUTC(), Progress.NONE);
+    if (json) {
+      spec.commandLine().getOut().println(ReceiptJson.node(o.receipt()).toPrettyString());
+    } else {
+      DeliverCommand.text(spec.commandLine().getOut(), o);
+    }
+    return o.receipt().proof().pass() ? Main.DONE : Main.ERRORS_FOUND;
+  }
+
+  private String names() {
+    return String.join("\n", files.stream().map(f -> f.getFileName().toString()).toList());
+  }
+
+  private Frame frame(String declared, Box box) {
+    String code = crs == null ? declared : crs;
+    if (code.isEmpty()) {
+      throw new IllegalArgumentException(
+          "No file declares its coordinate reference system. Name it with --crs EPSG:n.");
+    }
+    String id =
+        CrsCatalogue.shipped()
+            .find(code)
+            .map(
+                c -> {
+                  if (!c.projected()) {
+                    throw new IllegalArgumentException(
+                        c.id() + " counts in degrees; a projected system is needed.");
+                  }
+                  return c.id();
+                })
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        code
+                            + " is not in the catalogue of coordinate reference systems. Name one with --crs EPSG:n."));
+    Position zero = BasePoints.propose(box);
+    if (base != null) {
+      if (base.size() != 3) {
+        throw new IllegalArgumentException("--base needs three numbers: E,N,H.");
+      }
+      zero = new Position(base.get(0), base.get(1), base.get(2));
+    }
+    return new Frame(id, heights, zero, rotate, "");
+  }
+}

@@ -1,0 +1,101 @@
+package wellspan.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
+import wellspan.core.finding.Finding;
+import wellspan.core.geom.Box;
+import wellspan.core.item.Item;
+import wellspan.core.item.Received;
+import wellspan.core.progress.Progress;
+import wellspan.exchange.intake.Intake;
+
+/** {@code inspect FILE...}: what a file holds. */
+@Command(name = "inspect", description = "Says what files hold.", mixinStandardHelpOptions = true)
+final class InspectCommand implements Callable<Integer> {
+  @Spec private CommandSpec spec;
+
+  @Parameters(paramLabel = "FILE", arity = "1..*", description = "files to read")
+  private List<Path> files;
+
+  @Option(names = "--json", description = "as JSON")
+  private boolean json;
+
+  @Option(
+      names = "--every",
+      paramLabel = "M",
+      description = "adds the points of each alignment every M metres")
+  private double every;
+
+  @Override
+  public Integer call() throws IOException {
+    if (every < 0 || !Double.isFinite(every)) {
+      throw new IllegalArgumentException("--every needs a distance above zero in metres.");
+    }
+    PrintWriter out = spec.commandLine().getOut();
+    ArrayNode all = JsonNodeFactory.instance.arrayNode();
+    int code = Main.DONE;
+    for (Path file : files) {
+      Received r = Intake.read(file, Progress.NONE);
+      if (r.hasErrors()) {
+        code = Main.ERRORS_FOUND;
+      }
+      if (json) {
+        all.add(InspectionJson.node(file.toString(), r, every));
+      } else {
+        text(out, file, r);
+      }
+    }
+    if (json) {
+      out.println(all.toPrettyString());
+    }
+    return code;
+  }
+
+  private static void text(PrintWriter out, Path file, Received r) {
+    out.println(
+        file
+            + ": "
+            + r.format()
+            + (r.unit().isEmpty() ? "" : ", " + r.unit())
+            + (r.crs().isEmpty() ? "" : ", " + r.crs()));
+    for (Item i : r.items()) {
+      out.println("  " + i.kind() + "  " + i.name() + "  " + figures(i));
+    }
+    Box b = r.bounds();
+    if (!b.isEmpty()) {
+      out.printf("  E %.3f … %.3f  N %.3f … %.3f", b.minE(), b.maxE(), b.minN(), b.maxN());
+      if (b.hasLevels()) {
+        out.printf("  H %.3f … %.3f", b.minH(), b.maxH());
+      }
+      out.println();
+    }
+    for (Finding f : r.findings()) {
+      out.println("  " + f.severity().word() + "  " + f.message());
+    }
+  }
+
+  private static String figures(Item item) {
+    return switch (item) {
+      case Item.TerrainSurface s ->
+          s.mesh().triangleCount() + " triangles, " + s.mesh().vertexCount() + " points";
+      case Item.Body b -> b.mesh().triangleCount() + " triangles";
+      case Item.AlignmentLine a ->
+          String.format(
+              "%.3f m, %d elements%s",
+              a.alignment().length(),
+              a.alignment().elements().size(),
+              a.alignment().profile().isPresent() ? ", with profile" : "");
+      case Item.PointGroup p -> p.points().size() + " points";
+    };
+  }
+}

@@ -1,0 +1,163 @@
+package wellspan.cli;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.PlanElement;
+import wellspan.core.describe.Description;
+import wellspan.core.describe.PropertySet;
+import wellspan.core.describe.PropertyValue;
+import wellspan.core.finding.FindingJson;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Mesh;
+import wellspan.core.item.Item;
+import wellspan.core.item.Received;
+
+/**
+ * What a file holds, as JSON: metres, degrees, shared coordinates. Fields that do not apply are
+ * left out.
+ */
+final class InspectionJson {
+  private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+  private InspectionJson() {}
+
+  /**
+   * @param every distance of alignment points, 0 for none
+   */
+  static ObjectNode node(String file, Received r, double every) {
+    ObjectNode n = JSON.objectNode();
+    n.put("file", file).put("format", r.format());
+    if (!r.crs().isEmpty()) {
+      n.put("crs", r.crs());
+    }
+    if (!r.unit().isEmpty()) {
+      n.put("unit", r.unit());
+    }
+    bounds(n, r.bounds());
+    Map<String, Integer> layers = new LinkedHashMap<>();
+    ArrayNode items = JSON.arrayNode();
+    for (Received.Entry e : r.entries()) {
+      if (!e.layer().isEmpty()) {
+        layers.merge(e.layer(), 1, Integer::sum);
+      }
+      items.add(item(e, every));
+    }
+    ArrayNode layerList = n.putArray("layers");
+    layers.forEach((name, count) -> layerList.addObject().put("name", name).put("items", count));
+    n.set("items", items);
+    ObjectNode counts = n.putObject("counts");
+    r.counts().forEach(counts::put);
+    n.set("findings", FindingJson.array(r.findings()));
+    return n;
+  }
+
+  private static void bounds(ObjectNode n, Box b) {
+    if (b.isEmpty()) {
+      return;
+    }
+    ObjectNode o = n.putObject("bounds");
+    ArrayNode min = o.putArray("min").add(b.minE()).add(b.minN());
+    ArrayNode max = o.putArray("max").add(b.maxE()).add(b.maxN());
+    if (b.hasLevels()) {
+      min.add(b.minH());
+      max.add(b.maxH());
+    }
+  }
+
+  private static ObjectNode item(Received.Entry e, double every) {
+    Item item = e.item();
+    ObjectNode n = JSON.objectNode().put("kind", item.kind()).put("name", item.name());
+    if (!e.layer().isEmpty()) {
+      n.put("layer", e.layer());
+    }
+    switch (item) {
+      case Item.TerrainSurface s -> mesh(n, s.mesh());
+      case Item.Body b -> {
+        mesh(n, b.mesh());
+        boolean closed = b.mesh().isClosed();
+        n.put("closed", closed);
+        if (closed) {
+          n.put("volume", b.mesh().volume());
+        }
+      }
+      case Item.AlignmentLine a -> alignment(n, a.alignment(), every);
+      case Item.PointGroup p -> n.put("vertices", p.points().size());
+    }
+    bounds(n, item.bounds());
+    e.description().ifPresent(d -> description(n, d));
+    return n;
+  }
+
+  private static void mesh(ObjectNode n, Mesh m) {
+    n.put("vertices", m.vertexCount())
+        .put("triangles", m.triangleCount())
+        .put("area", m.surfaceArea());
+  }
+
+  private static void alignment(ObjectNode n, Alignment a, double every) {
+    n.put("length", a.length()).put("startChainage", a.startChainage());
+    ArrayNode elements = n.putArray("elements");
+    for (PlanElement e : a.elements()) {
+      ObjectNode o = elements.addObject();
+      o.put(
+          "type",
+          switch (e) {
+            case PlanElement.Line l -> "line";
+            case PlanElement.Arc r -> "arc";
+            case PlanElement.Spiral s -> "spiral";
+          });
+      o.put("length", e.length());
+      radius(o, "radiusStart", e.startCurvature());
+      radius(o, "radiusEnd", e.endCurvature());
+      o.putArray("start").add(e.start().east()).add(e.start().north());
+      o.put("azimuth", e.start().azimuthDegrees());
+    }
+    if (every > 0) {
+      ArrayNode points = n.putArray("points");
+      for (AlignmentPoint p : a.every(every)) {
+        ArrayNode row =
+            points.addArray().add(p.distance()).add(p.chainage()).add(p.east()).add(p.north());
+        if (Double.isFinite(p.level())) {
+          row.add(p.level());
+        } else {
+          row.addNull();
+        }
+        row.add(
+            new wellspan.core.align.PlanPoint(p.east(), p.north(), p.direction()).azimuthDegrees());
+      }
+    }
+  }
+
+  private static void radius(ObjectNode o, String name, double curvature) {
+    if (curvature == 0) {
+      o.putNull(name);
+    } else {
+      o.put(name, 1 / curvature);
+    }
+  }
+
+  private static void description(ObjectNode n, Description d) {
+    n.put("class", d.entityClass().entity()).put("id", d.globalId());
+    ObjectNode sets = n.putObject("properties");
+    for (PropertySet s : d.propertySets()) {
+      ObjectNode o = sets.putObject(s.name());
+      s.values()
+          .forEach(
+              (name, v) -> {
+                switch (v) {
+                  case PropertyValue.Label(String t) -> o.put(name, t);
+                  case PropertyValue.Length(double m) -> o.put(name, m);
+                  case PropertyValue.Area(double m) -> o.put(name, m);
+                  case PropertyValue.Count(long c) -> o.put(name, c);
+                  case PropertyValue.Real(double x) -> o.put(name, x);
+                  case PropertyValue.Flag(boolean b) -> o.put(name, b);
+                }
+              });
+    }
+  }
+}

@@ -1,0 +1,134 @@
+package wellspan.core.align;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.TreeSet;
+import wellspan.core.geom.Box;
+
+/** A plan line of elements with its labels and, where there is one, its profile. */
+public record Alignment(
+    String name, List<PlanElement> elements, Chainages chainages, Optional<Profile> profile) {
+
+  /**
+   * @throws IllegalArgumentException if there is no element
+   */
+  public Alignment {
+    elements = List.copyOf(elements);
+    if (elements.isEmpty()) {
+      throw new IllegalArgumentException("an alignment needs at least one element");
+    }
+  }
+
+  /** Length in plan, metres. */
+  public double length() {
+    return elements.stream().mapToDouble(PlanElement::length).sum();
+  }
+
+  public double startChainage() {
+    return chainages.at(0);
+  }
+
+  public double endChainage() {
+    return chainages.at(length());
+  }
+
+  /** The point at a distance from the start; distances outside are held to the ends. */
+  public AlignmentPoint at(double distance) {
+    double rest = Math.max(0, distance);
+    PlanElement last = elements.getLast();
+    for (PlanElement e : elements) {
+      if (rest <= e.length() || e == last) {
+        return point(distance, e.at(Math.min(rest, e.length())));
+      }
+      rest -= e.length();
+    }
+    throw new IllegalStateException("unreachable: the last element takes every distance");
+  }
+
+  private AlignmentPoint point(double distance, PlanPoint p) {
+    double level = profile.map(v -> v.levelAt(distance)).orElse(Double.NaN);
+    return new AlignmentPoint(
+        distance, chainages.at(distance), p.east(), p.north(), level, p.direction());
+  }
+
+  /**
+   * Distances of all element ends in plan and in profile that lie on the alignment, rising, with
+   * both ends.
+   */
+  public List<Double> elementEnds() {
+    TreeSet<Double> ends = new TreeSet<>();
+    double d = 0;
+    ends.add(0.0);
+    for (PlanElement e : elements) {
+      d += e.length();
+      ends.add(d);
+    }
+    double end = d;
+    profile.ifPresent(
+        p ->
+            p.segments()
+                .forEach(
+                    s -> {
+                      addInside(ends, s.startDistance(), end);
+                      addInside(ends, s.endDistance(), end);
+                    }));
+    return List.copyOf(ends);
+  }
+
+  private static void addInside(TreeSet<Double> ends, double x, double end) {
+    if (x > 0 && x < end) {
+      ends.add(x);
+    }
+  }
+
+  /** Points every {@code step} metres from the start, and the end. */
+  public List<AlignmentPoint> every(double step) {
+    List<AlignmentPoint> out = new ArrayList<>();
+    double length = length();
+    for (int i = 0; i * step < length - 1e-9; i++) {
+      out.add(at(i * step));
+    }
+    out.add(at(length));
+    return out;
+  }
+
+  /** Points every {@code step} metres and at every element end, without near doubles. */
+  public List<AlignmentPoint> everyWithEnds(double step) {
+    TreeSet<Double> all = new TreeSet<>(elementEnds());
+    double length = length();
+    for (int i = 0; i * step < length; i++) {
+      all.add(i * step);
+    }
+    List<AlignmentPoint> out = new ArrayList<>();
+    for (double d : all) {
+      if (out.isEmpty() || d - out.getLast().distance() > 1e-6) {
+        out.add(at(d));
+      }
+    }
+    return out;
+  }
+
+  /** Extent of the line, found at metre steps and element ends. */
+  public Box bounds() {
+    List<AlignmentPoint> points = everyWithEnds(1);
+    double[] xyz = new double[3 * points.size()];
+    for (int i = 0; i < points.size(); i++) {
+      xyz[3 * i] = points.get(i).east();
+      xyz[3 * i + 1] = points.get(i).north();
+      xyz[3 * i + 2] = points.get(i).level();
+    }
+    return Box.of(xyz);
+  }
+
+  /** Largest gap in plan between the end of one element and the start of the next, metres. */
+  public double largestGap() {
+    double gap = 0;
+    for (int i = 0; i + 1 < elements.size(); i++) {
+      PlanPoint a = elements.get(i).end();
+      PlanPoint b = elements.get(i + 1).start();
+      gap = Math.max(gap, Math.hypot(a.east() - b.east(), a.north() - b.north()));
+    }
+    return gap;
+  }
+}

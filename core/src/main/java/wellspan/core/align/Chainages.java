@@ -1,0 +1,52 @@
+package wellspan.core.align;
+
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * The labels along an alignment. Equations change the labels, never the geometry.
+ *
+ * @param start chainage at the alignment's start, metres
+ * @param equations in order of distance
+ */
+public record Chainages(double start, List<Equation> equations) {
+
+  public Chainages {
+    equations = List.copyOf(equations);
+  }
+
+  /**
+   * A place where the label jumps.
+   *
+   * @param distance from the alignment's start, metres
+   * @param back label that ends here
+   * @param ahead label that starts here
+   * @param increasing whether labels grow with the distance after it
+   */
+  public record Equation(double distance, double back, double ahead, boolean increasing) {}
+
+  /** Label at a distance from the start; at an equation the label ahead. */
+  public double at(double distance) {
+    double label = start + distance;
+    for (Equation e : equations) {
+      if (distance >= e.distance()) {
+        label =
+            e.increasing()
+                ? e.ahead() + distance - e.distance()
+                : e.ahead() - (distance - e.distance());
+      }
+    }
+    return label;
+  }
+
+  /**
+   * Chainage as written in the trade: kilometres, plus, metres with three decimals, as in
+   * 0+512.300.
+   */
+  public static String format(double chainage) {
+    long mm = Math.round(Math.abs(chainage) * 1000);
+    String sign = chainage < 0 && mm > 0 ? "\u2212" : "";
+    return String.format(
+        Locale.ROOT, "%s%d+%03d.%03d", sign, mm / 1_000_000, mm / 1000 % 1000, mm % 1000);
+  }
+}

@@ -1,0 +1,96 @@
+package wellspan.core.deliver;
+
+import static wellspan.core.finding.Stop.DELIVER;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.Chainages;
+import wellspan.core.finding.Finding;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+
+/** Compares an alignment as sent and as arrived at 1 m steps and at every element end. */
+final class AlignmentComparison {
+  private AlignmentComparison() {}
+
+  static ItemComparison compare(Item.AlignmentLine sentItem, Item.AlignmentLine arrivedItem) {
+    Alignment sent = sentItem.alignment();
+    Alignment arrived = arrivedItem.alignment();
+    List<Finding> findings = new ArrayList<>();
+    List<AlignmentPoint> points = sent.everyWithEnds(1);
+    double[] deviations = new double[points.size()];
+    int worst = 0;
+    double chainage = 0;
+    for (int i = 0; i < deviations.length; i++) {
+      AlignmentPoint p = points.get(i);
+      AlignmentPoint q = arrived.at(p.distance());
+      deviations[i] = deviation(p, q);
+      if (!(deviations[i] <= deviations[worst])) {
+        worst = i;
+      }
+      chainage = Math.max(chainage, Math.abs(p.chainage() - q.chainage()));
+    }
+    double longer = Math.abs(sent.length() - arrived.length());
+    double max = Math.max(deviations[worst], longer);
+    String name = sentItem.name();
+    if (!(max <= Proof.TOLERANCE)) {
+      AlignmentPoint p = points.get(worst);
+      String figure = String.format(Locale.ROOT, "%.4f mm", 1000 * max);
+      findings.add(
+          Finding.error(
+                  DELIVER,
+                  "proof.moved",
+                  name,
+                  name
+                      + ": the alignment lies "
+                      + figure
+                      + " from where it was sent, worst at "
+                      + Chainages.format(p.chainage())
+                      + ".")
+              .at(new Position(p.east(), p.north(), p.level()))
+              .withFigure(figure));
+    }
+    if (chainage > 1e-6) {
+      findings.add(
+          Finding.error(
+              DELIVER,
+              "proof.chainage",
+              name,
+              String.format(Locale.ROOT, "%s: chainages differ by up to %.3f m.", name, chainage)));
+    }
+    boolean identical =
+        sent.elements().size() == arrived.elements().size()
+            && sent.profile()
+                .map(p -> p.segments().size())
+                .equals(arrived.profile().map(p -> p.segments().size()))
+            && max <= Proof.TOLERANCE;
+    if (sent.elements().size() != arrived.elements().size()) {
+      findings.add(
+          Finding.error(
+              DELIVER,
+              "proof.elements",
+              name,
+              name
+                  + ": "
+                  + sent.elements().size()
+                  + " plan elements were sent, "
+                  + arrived.elements().size()
+                  + " arrived."));
+    }
+    return new ItemComparison(
+        new Proof.ItemProof(
+            name, sentItem.kind(), points.size() + " points", max, identical, deviations),
+        findings);
+  }
+
+  private static double deviation(AlignmentPoint p, AlignmentPoint q) {
+    double plan = Math.hypot(p.east() - q.east(), p.north() - q.north());
+    if (Double.isNaN(p.level()) && Double.isNaN(q.level())) {
+      return plan;
+    }
+    return Math.hypot(plan, p.level() - q.level());
+  }
+}

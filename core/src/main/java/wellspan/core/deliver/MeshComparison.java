@@ -1,0 +1,105 @@
+package wellspan.core.deliver;
+
+import static wellspan.core.finding.Stop.DELIVER;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import wellspan.core.finding.Finding;
+import wellspan.core.geom.Mesh;
+import wellspan.core.item.Item;
+
+/** Compares the vertices and triangles of a mesh as sent and as arrived. */
+final class MeshComparison {
+  private MeshComparison() {}
+
+  static ItemComparison compare(Item item, Mesh sent, Mesh arrived) {
+    List<Finding> findings = new ArrayList<>();
+    String what =
+        String.format(Locale.ROOT, "%,d triangles", sent.triangleCount()).replace(',', '\u00a0');
+    double[] deviations = {};
+    double max = Double.POSITIVE_INFINITY;
+    if (sent.vertexCount() == arrived.vertexCount()) {
+      deviations = deviations(sent, arrived);
+      int worst = worst(deviations);
+      max = deviations.length == 0 ? 0 : deviations[worst];
+      if (!(max <= Proof.TOLERANCE)) {
+        findings.add(
+            Finding.error(
+                    DELIVER,
+                    "proof.moved",
+                    item.name(),
+                    String.format(
+                        Locale.ROOT,
+                        "%s: vertex %d of %d lies %.4f mm from where it was sent.",
+                        item.name(),
+                        worst + 1,
+                        deviations.length,
+                        1000 * max))
+                .at(sent.vertex(worst))
+                .withFigure(String.format(Locale.ROOT, "%.4f mm", 1000 * max)));
+      }
+    } else {
+      findings.add(
+          Finding.error(
+              DELIVER,
+              "proof.vertices",
+              item.name(),
+              item.name()
+                  + ": "
+                  + sent.vertexCount()
+                  + " vertices were sent, "
+                  + arrived.vertexCount()
+                  + " arrived."));
+    }
+    boolean identical = Arrays.equals(sent.triangles(), arrived.triangles());
+    if (!identical) {
+      findings.add(triangleFinding(item, sent, arrived));
+    }
+    return new ItemComparison(
+        new Proof.ItemProof(
+            item.name(), item.kind(), what, max, identical && max <= Proof.TOLERANCE, deviations),
+        findings);
+  }
+
+  private static Finding triangleFinding(Item item, Mesh sent, Mesh arrived) {
+    int first = Arrays.mismatch(sent.triangles(), arrived.triangles()) / 3;
+    String message =
+        sent.triangleCount() == arrived.triangleCount()
+            ? item.name() + ": triangle " + (first + 1) + " has other corners than the one sent."
+            : item.name()
+                + ": "
+                + sent.triangleCount()
+                + " triangles were sent, "
+                + arrived.triangleCount()
+                + " arrived; they differ from triangle "
+                + (first + 1)
+                + " on.";
+    Finding f = Finding.error(DELIVER, "proof.triangles", item.name(), message);
+    return first < sent.triangleCount() ? f.at(sent.vertex(sent.triangles()[3 * first])) : f;
+  }
+
+  private static double[] deviations(Mesh a, Mesh b) {
+    double[] out = new double[a.vertexCount()];
+    double[] p = a.xyz();
+    double[] q = b.xyz();
+    for (int i = 0; i < out.length; i++) {
+      double dx = p[3 * i] - q[3 * i],
+          dy = p[3 * i + 1] - q[3 * i + 1],
+          dz = p[3 * i + 2] - q[3 * i + 2];
+      out[i] = Math.sqrt(dx * dx + dy * dy + dz * dz);
+    }
+    return out;
+  }
+
+  private static int worst(double[] d) {
+    int w = 0;
+    for (int i = 1; i < d.length; i++) {
+      if (!(d[i] <= d[w])) {
+        w = i;
+      }
+    }
+    return w;
+  }
+}

@@ -1,0 +1,47 @@
+package wellspan.core.deliver;
+
+import java.util.List;
+import wellspan.core.finding.Finding;
+
+/**
+ * The comparison of a delivery with its read-back, in shared coordinates.
+ *
+ * @param sent number of items sent
+ * @param arrived number of them found again
+ * @param maxDeviation largest distance of a vertex or alignment point from where it was sent,
+ *     metres
+ * @param trianglesIdentical whether all meshes have the same triangles over the same vertices
+ * @param missing names of items that did not arrive
+ * @param extra names of items that arrived and were not sent
+ */
+public record Proof(
+    boolean pass,
+    int sent,
+    int arrived,
+    double maxDeviation,
+    boolean trianglesIdentical,
+    int propertiesEqual,
+    List<ItemProof> items,
+    List<String> missing,
+    List<String> extra,
+    List<String> propertyMismatches,
+    List<Finding> findings) {
+
+  /** Deviation up to which geometry counts as the same, metres. */
+  public static final double TOLERANCE = 1e-5;
+
+  /**
+   * The figures of one item.
+   *
+   * @param what what was compared, for people, such as {@code 21 406 triangles}
+   * @param deviations distance of each vertex or alignment point from where it was sent, metres, in
+   *     the order sent; empty if they could not be paired
+   */
+  public record ItemProof(
+      String name,
+      String kind,
+      String what,
+      double maxDeviation,
+      boolean identical,
+      double[] deviations) {}
+}

@@ -1,0 +1,233 @@
+package wellspan.core.deliver;
+
+import static wellspan.core.finding.Stop.DELIVER;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import wellspan.core.describe.Description;
+import wellspan.core.describe.PropertySet;
+import wellspan.core.describe.PropertyValue;
+import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.Received;
+import wellspan.core.progress.Progress;
+
+/** Compares what was sent with what a reader found in the written file. */
+public final class Prover {
+  private final Parcel parcel;
+  private final List<Proof.ItemProof> items = new ArrayList<>();
+  private final List<String> missing = new ArrayList<>();
+  private final List<String> propertyMismatches = new ArrayList<>();
+  private final List<Finding> findings = new ArrayList<>();
+  private int propertiesEqual;
+
+  private Prover(Parcel parcel) {
+    this.parcel = parcel;
+  }
+
+  /**
+   * @param arrived the file as read back, in shared coordinates
+   */
+  public static Proof compare(Parcel sent, Received arrived, Progress progress) {
+    return new Prover(sent).run(arrived, progress);
+  }
+
+  private Proof run(Received arrived, Progress progress) {
+    Map<String, Received.Entry> byId = new HashMap<>();
+    for (Received.Entry e : arrived.entries()) {
+      e.description().ifPresent(d -> byId.put(d.globalId(), e));
+    }
+    Set<String> found = new HashSet<>();
+    int done = 0;
+    for (Parcel.Piece piece : parcel.pieces()) {
+      progress.step((double) done++ / parcel.pieces().size(), "Comparing " + piece.item().name());
+      String id = piece.description().globalId();
+      Received.Entry entry = byId.get(id);
+      if (entry == null) {
+        missing.add(piece.item().name());
+        fail(
+            "proof.missing",
+            piece.item(),
+            piece.item().name()
+                + " was sent but is not in the file under its GlobalId "
+                + id
+                + ".");
+        continue;
+      }
+      found.add(id);
+      compareDescriptions(piece, entry.description().orElseThrow());
+      compareItems(piece.item(), entry.item());
+    }
+    List<String> extra =
+        arrived.entries().stream()
+            .filter(e -> e.description().map(d -> !found.contains(d.globalId())).orElse(true))
+            .map(e -> e.item().name())
+            .toList();
+    for (String name : extra) {
+      findings.add(
+          Finding.error(DELIVER, "proof.extra", name, name + " is in the file but was not sent."));
+    }
+    compareFrames(arrived);
+    arrived.findings().stream().filter(Finding::isError).forEach(findings::add);
+    boolean pass = findings.stream().noneMatch(Finding::isError);
+    double max = items.stream().mapToDouble(Proof.ItemProof::maxDeviation).max().orElse(0);
+    boolean identical = items.stream().allMatch(Proof.ItemProof::identical) && missing.isEmpty();
+    return new Proof(
+        pass,
+        parcel.pieces().size(),
+        found.size(),
+        max,
+        identical,
+        propertiesEqual,
+        List.copyOf(items),
+        List.copyOf(missing),
+        extra,
+        List.copyOf(propertyMismatches),
+        List.copyOf(findings));
+  }
+
+  private void fail(String code, Item item, String message) {
+    findings.add(Finding.error(DELIVER, code, item.name(), message));
+  }
+
+  private void compareItems(Item sent, Item arrived) {
+    Optional<Mesh> here = mesh(sent);
+    Optional<Mesh> there = mesh(arrived);
+    if (here.isPresent() && there.isPresent()) {
+      take(MeshComparison.compare(sent, here.get(), there.get()));
+    } else if (sent instanceof Item.AlignmentLine s && arrived instanceof Item.AlignmentLine a) {
+      take(AlignmentComparison.compare(s, a));
+    } else {
+      fail(
+          "proof.kind",
+          sent,
+          sent.name() + " was sent as " + sent.kind() + " and arrived as " + arrived.kind() + ".");
+    }
+  }
+
+  private static Optional<Mesh> mesh(Item item) {
+    return switch (item) {
+      case Item.TerrainSurface s -> Optional.of(s.mesh());
+      case Item.Body b -> Optional.of(b.mesh());
+      case Item.AlignmentLine a -> Optional.empty();
+      case Item.PointGroup p -> Optional.empty();
+    };
+  }
+
+  private void take(ItemComparison result) {
+    items.add(result.figures());
+    findings.addAll(result.findings());
+  }
+
+  private void compareDescriptions(Parcel.Piece piece, Description arrived) {
+    Item item = piece.item();
+    Description sent = piece.description();
+    if (!sent.entityClass().equals(arrived.entityClass())) {
+      fail(
+          "proof.class",
+          item,
+          item.name()
+              + " was sent as "
+              + sent.entityClass()
+              + " and arrived as "
+              + arrived.entityClass()
+              + ".");
+    }
+    Map<String, PropertyValue> there = flat(arrived.propertySets());
+    Map<String, PropertyValue> here = flat(sent.propertySets());
+    here.forEach(
+        (name, value) -> {
+          PropertyValue other = there.get(name);
+          if (other == null) {
+            mismatch(item, name + " did not arrive");
+          } else if (!same(value, other)) {
+            mismatch(
+                item, name + " was sent as " + value.show() + " and arrived as " + other.show());
+          } else {
+            propertiesEqual++;
+          }
+        });
+    there.keySet().stream()
+        .filter(name -> !here.containsKey(name))
+        .forEach(name -> mismatch(item, name + " arrived but was not sent"));
+  }
+
+  private void mismatch(Item item, String what) {
+    propertyMismatches.add(item.name() + ": " + what);
+    fail("proof.property", item, item.name() + ": " + what + ".");
+  }
+
+  private static Map<String, PropertyValue> flat(List<PropertySet> sets) {
+    Map<String, PropertyValue> out = new HashMap<>();
+    sets.forEach(s -> s.values().forEach((k, v) -> out.put(s.name() + "." + k, v)));
+    return out;
+  }
+
+  private static boolean same(PropertyValue a, PropertyValue b) {
+    return switch (a) {
+      case PropertyValue.Length(double x) when b instanceof PropertyValue.Length(double y) ->
+          close(x, y);
+      case PropertyValue.Area(double x) when b instanceof PropertyValue.Area(double y) ->
+          close(x, y);
+      case PropertyValue.Real(double x) when b instanceof PropertyValue.Real(double y) ->
+          close(x, y);
+      default -> a.equals(b);
+    };
+  }
+
+  private static boolean close(double x, double y) {
+    return Math.abs(x - y) <= 1e-9 * Math.max(1, Math.abs(x));
+  }
+
+  private void compareFrames(Received arrived) {
+    Frame sent = parcel.frame();
+    if (arrived.frame().isEmpty()) {
+      findings.add(
+          Finding.error(
+              DELIVER,
+              "proof.frame",
+              "",
+              "The file does not say where it lies: no map conversion was found."));
+      return;
+    }
+    Frame there = arrived.frame().get();
+    Position p = there.basePoint();
+    Position q = sent.basePoint();
+    double moved = Math.hypot(p.planDistanceTo(q), p.height() - q.height());
+    double turned = Math.abs((there.rotationDegrees() - sent.rotationDegrees() + 540) % 360 - 180);
+    if (!there.crs().equals(sent.crs())
+        || !there.verticalDatum().equals(sent.verticalDatum())
+        || !(moved < Proof.TOLERANCE)
+        || !(turned < 1e-9)) {
+      findings.add(
+          Finding.error(
+              DELIVER,
+              "proof.frame",
+              "",
+              String.format(
+                  Locale.ROOT,
+                  "The frame differs: sent %s %s, base point %.4f %.4f %.4f, rotation %.6f°; arrived %s %s, %.4f %.4f %.4f, %.6f°.",
+                  sent.crs(),
+                  sent.verticalDatum(),
+                  q.east(),
+                  q.north(),
+                  q.height(),
+                  sent.rotationDegrees(),
+                  there.crs(),
+                  there.verticalDatum(),
+                  p.east(),
+                  p.north(),
+                  p.height(),
+                  there.rotationDegrees())));
+    }
+  }
+}

@@ -1,0 +1,47 @@
+package wellspan.core.finding;
+
+import java.util.Optional;
+import wellspan.core.geom.Position;
+
+/**
+ * One thing a check found.
+ *
+ * @param code stable lower-case words such as {@code terrain.empty}
+ * @param item name of the item or file concerned, empty if it concerns the whole job
+ * @param place where it is, in shared coordinates, if it has a place
+ * @param figure the measured value with its unit, empty if there is none
+ * @param message a sentence that says what is wrong and what to do
+ */
+public record Finding(
+    Severity severity,
+    Stop stop,
+    String code,
+    String item,
+    Optional<Position> place,
+    String figure,
+    String message) {
+
+  public static Finding error(Stop stop, String code, String item, String message) {
+    return new Finding(Severity.ERROR, stop, code, item, Optional.empty(), "", message);
+  }
+
+  public static Finding warning(Stop stop, String code, String item, String message) {
+    return new Finding(Severity.WARNING, stop, code, item, Optional.empty(), "", message);
+  }
+
+  public static Finding note(Stop stop, String code, String item, String message) {
+    return new Finding(Severity.NOTE, stop, code, item, Optional.empty(), "", message);
+  }
+
+  public Finding at(Position where) {
+    return new Finding(severity, stop, code, item, Optional.of(where), figure, message);
+  }
+
+  public Finding withFigure(String value) {
+    return new Finding(severity, stop, code, item, place, value, message);
+  }
+
+  public boolean isError() {
+    return severity == Severity.ERROR;
+  }
+}

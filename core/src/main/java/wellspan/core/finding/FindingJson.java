@@ -1,0 +1,34 @@
+package wellspan.core.finding;
+
+import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
+
+/** Findings as JSON: severity, code, message, and item, figure and place where there are some. */
+public final class FindingJson {
+  private FindingJson() {}
+
+  public static ArrayNode array(List<Finding> findings) {
+    ArrayNode out = JsonNodeFactory.instance.arrayNode();
+    for (Finding f : findings) {
+      ObjectNode n = out.addObject();
+      n.put("severity", f.severity().word()).put("code", f.code()).put("message", f.message());
+      if (!f.item().isEmpty()) {
+        n.put("item", f.item());
+      }
+      if (!f.figure().isEmpty()) {
+        n.put("figure", f.figure());
+      }
+      f.place()
+          .ifPresent(
+              p -> {
+                ArrayNode at = n.putArray("place").add(p.east()).add(p.north());
+                if (Double.isFinite(p.height())) {
+                  at.add(p.height());
+                }
+              });
+    }
+    return out;
+  }
+}

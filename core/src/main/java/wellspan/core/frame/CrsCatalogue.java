@@ -1,0 +1,129 @@
+package wellspan.core.frame;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.InputStreamReader;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.zip.GZIPInputStream;
+
+/**
+ * The coordinate reference systems that ship with the application: the EPSG dataset's projected and
+ * geographic ones.
+ */
+public final class CrsCatalogue {
+  private static final class Holder {
+    static final CrsCatalogue SHIPPED = load();
+  }
+
+  private final Map<String, Crs> byCode;
+
+  private CrsCatalogue(Map<String, Crs> byCode) {
+    this.byCode = byCode;
+  }
+
+  /** The catalogue that ships; read once, on first use. */
+  public static CrsCatalogue shipped() {
+    return Holder.SHIPPED;
+  }
+
+  public Collection<Crs> all() {
+    return byCode.values();
+  }
+
+  /** Finds by code, written {@code 25832} or {@code EPSG:25832} in any case. */
+  public Optional<Crs> find(String code) {
+    String c = code.strip().toUpperCase(Locale.ROOT);
+    return Optional.ofNullable(byCode.get(c.startsWith("EPSG:") ? c.substring(5).strip() : c));
+  }
+
+  /**
+   * Finds systems whose code, name or area of use hold every word of the query. Exact codes come
+   * first, then favourites, then names that hold all words, then the rest; equals by code.
+   */
+  public List<Crs> search(String query, Collection<String> favourites, int limit) {
+    String[] words = query.strip().toLowerCase(Locale.ROOT).split("[\\s/,]+");
+    record Hit(Crs crs, int rank) {}
+    List<Hit> hits = new ArrayList<>();
+    for (Crs crs : byCode.values()) {
+      String name = crs.name().toLowerCase(Locale.ROOT);
+      String text =
+          name
+              + " epsg:"
+              + crs.code()
+              + " "
+              + crs.area().toLowerCase(Locale.ROOT)
+              + " "
+              + crs.datum().toLowerCase(Locale.ROOT);
+      boolean all = true;
+      boolean inName = true;
+      for (String w : words) {
+        all &= text.contains(w);
+        inName &= name.contains(w);
+      }
+      if (all) {
+        boolean exact =
+            words.length == 1
+                && (words[0].equals(crs.code()) || words[0].equals("epsg:" + crs.code()));
+        int rank = exact ? 0 : favourites.contains(crs.id()) ? 1 : inName ? 2 : 3;
+        hits.add(new Hit(crs, rank));
+      }
+    }
+    hits.sort(
+        Comparator.comparingInt(Hit::rank).thenComparingInt(h -> Integer.parseInt(h.crs.code())));
+    return hits.stream().limit(limit).map(Hit::crs).toList();
+  }
+
+  /** Projected systems whose area of use holds a place, smallest area first. */
+  public List<Crs> validAt(double longitude, double latitude) {
+    return byCode.values().stream()
+        .filter(c -> c.projected() && c.covers(longitude, latitude))
+        .sorted(
+            Comparator.comparingDouble(
+                c -> (c.east() - c.west() + 360) % 360 * (c.north() - c.south())))
+        .toList();
+  }
+
+  private static CrsCatalogue load() {
+    Map<String, Crs> found = new LinkedHashMap<>();
+    try (InputStream in = CrsCatalogue.class.getResourceAsStream("crs.tsv.gz");
+        BufferedReader lines =
+            new BufferedReader(
+                new InputStreamReader(new GZIPInputStream(in), StandardCharsets.UTF_8))) {
+      for (String line = lines.readLine(); line != null; line = lines.readLine()) {
+        if (line.startsWith("#")) {
+          continue;
+        }
+        String[] c = line.split("\t", -1);
+        found.put(
+            c[0],
+            new Crs(
+                c[0],
+                c[1].equals("P"),
+                c[2],
+                c[3],
+                Double.parseDouble(c[4]),
+                c[5],
+                c[6],
+                Double.parseDouble(c[7]),
+                Double.parseDouble(c[8]),
+                Double.parseDouble(c[9]),
+                Double.parseDouble(c[10]),
+                c[11]));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(
+          "The catalogue of coordinate reference systems is damaged. Install again.", e);
+    }
+    return new CrsCatalogue(found);
+  }
+}

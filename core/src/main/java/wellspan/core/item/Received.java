@@ -1,0 +1,56 @@
+package wellspan.core.item;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import wellspan.core.describe.Description;
+import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Box;
+
+/**
+ * What a file turned out to hold, in shared coordinates and metres. Item names are unique within a
+ * kind.
+ *
+ * @param format name and version of the format, such as {@code LandXML 1.2}
+ * @param crs authority and code or the name as declared, empty if the file does not say
+ * @param unit the declared unit's title, empty if the file does not say
+ * @param entries items with what the file says of them
+ * @param counts number of things in the file by their name in the format
+ * @param frame the frame that the file itself declares, where the format can carry one
+ */
+public record Received(
+    String format,
+    String crs,
+    String unit,
+    List<Entry> entries,
+    Map<String, Integer> counts,
+    List<Finding> findings,
+    Optional<Frame> frame) {
+
+  public Received {
+    entries = List.copyOf(entries);
+    findings = List.copyOf(findings);
+  }
+
+  /**
+   * An item as it was found.
+   *
+   * @param layer name of the layer or group, empty if the format has none
+   * @param description class, GlobalId and property sets, as far as the format carries them
+   */
+  public record Entry(Item item, String layer, Optional<Description> description) {}
+
+  public List<Item> items() {
+    return entries.stream().map(Entry::item).toList();
+  }
+
+  /** Extent of all items. */
+  public Box bounds() {
+    return entries.stream().map(e -> e.item().bounds()).reduce(Box.EMPTY, Box::union);
+  }
+
+  public boolean hasErrors() {
+    return findings.stream().anyMatch(Finding::isError);
+  }
+}

@@ -1,0 +1,44 @@
+package wellspan.core.job;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.channels.FileChannel;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.AtomicMoveNotSupportedException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.nio.file.StandardOpenOption;
+
+/** Writes files so that either the old or the new content is there, whatever happens in between. */
+public final class AtomicFile {
+  private AtomicFile() {}
+
+  /** Writes text beside the target, syncs it and renames it. */
+  public static void write(Path target, String text) throws IOException {
+    Path fresh = target.resolveSibling(target.getFileName() + ".new");
+    try (FileChannel out =
+        FileChannel.open(
+            fresh,
+            StandardOpenOption.CREATE,
+            StandardOpenOption.TRUNCATE_EXISTING,
+            StandardOpenOption.WRITE)) {
+      ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
+      while (bytes.hasRemaining()) {
+        out.write(bytes);
+      }
+      out.force(true);
+    }
+    move(fresh, target);
+  }
+
+  /** Moves a finished file over the target, in one step where the file system can. */
+  public static void move(Path fresh, Path target) throws IOException {
+    try {
+      Files.move(
+          fresh, target, StandardCopyOption.ATOMIC_MOVE, StandardCopyOption.REPLACE_EXISTING);
+    } catch (AtomicMoveNotSupportedException e) {
+      Files.move(fresh, target, StandardCopyOption.REPLACE_EXISTING);
+    }
+  }
+}

@@ -1,0 +1,142 @@
+package wellspan.core.job;
+
+import java.io.IOException;
+import java.nio.file.FileAlreadyExistsException;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
+import java.time.Clock;
+import java.util.Locale;
+
+/**
+ * A job's folder: {@code job.json}, {@code sources/}, {@code receipts/}, {@code out/}, {@code
+ * cache/} and the journal of unsaved edits.
+ */
+public final class JobStore {
+  private final Path folder;
+
+  public JobStore(Path folder) {
+    this.folder = folder.toAbsolutePath().normalize();
+  }
+
+  public Path folder() {
+    return folder;
+  }
+
+  public Path jobFile() {
+    return folder.resolve("job.json");
+  }
+
+  public Path receipts() {
+    return folder.resolve("receipts");
+  }
+
+  public Path out() {
+    return folder.resolve("out");
+  }
+
+  public Journal journal() {
+    return new Journal(folder.resolve("job.journal"));
+  }
+
+  /** Makes the folder and its first {@code job.json}. */
+  public void create(Job job) throws IOException {
+    if (Files.exists(jobFile())) {
+      throw new JobException(folder + " already holds a job. Open it, or choose another folder.");
+    }
+    try {
+      Files.createDirectories(folder.resolve("sources"));
+    } catch (FileAlreadyExistsException e) {
+      throw new JobException(folder + " is a file. Choose a folder for the job.", e);
+    }
+    save(job);
+  }
+
+  /**
+   * Reads the saved state, without unsaved edits.
+   *
+   * @throws JobException with a sentence, if there is no job, or it is damaged or newer
+   */
+  public Job open() throws IOException {
+    String text;
+    try {
+      text = Files.readString(jobFile());
+    } catch (NoSuchFileException e) {
+      throw new JobException(folder + " is not a job: there is no job.json in it.", e);
+    } catch (java.nio.charset.MalformedInputException e) {
+      throw new JobException(
+          jobFile() + ": the job file is damaged (not text). Restore an earlier copy of it.", e);
+    }
+    return JobJson.read(text, jobFile().toString());
+  }
+
+  /** Unsaved edits of a process that ended without saving, if they continue the saved state. */
+  public java.util.Optional<Journal.Recovered> recoverable() throws IOException {
+    return journal().recover(savedState());
+  }
+
+  /** Saves atomically; the journal starts anew. */
+  public void save(Job job) throws IOException {
+    Files.createDirectories(folder);
+    AtomicFile.write(jobFile(), JobJson.write(job));
+    journal().discard();
+  }
+
+  /** Notes an edit in the journal, so that it survives a crash. */
+  public void note(String what, Job job) throws IOException {
+    journal().append(savedState(), what, job);
+  }
+
+  private String savedState() throws IOException {
+    return Files.exists(jobFile()) ? Sha256.of(jobFile()) : "";
+  }
+
+  public Path stored(Revision revision) {
+    return folder.resolve(revision.storedAs());
+  }
+
+  /** Whether the stored file still is what was received. */
+  public boolean isIntact(Revision revision) throws IOException {
+    Path file = stored(revision);
+    return Files.isRegularFile(file) && Sha256.of(file).equals(revision.sha256());
+  }
+
+  /**
+   * Copies a received file into the job, byte for byte, and names the revision. The file is stored
+   * under its digest, so that two files of one name never meet. Nothing in the job is changed yet.
+   */
+  public Revision keep(Path received, String label, Clock clock) throws IOException {
+    String sha = Sha256.of(received);
+    String name = received.getFileName().toString();
+    String stored = "sources/" + sha.substring(0, 12) + "/" + name;
+    Path target = folder.resolve(stored);
+    if (!Files.exists(target)) {
+      Files.createDirectories(target.getParent());
+      Path fresh = target.resolveSibling(name + ".new");
+      Files.copy(received, fresh, StandardCopyOption.REPLACE_EXISTING);
+      AtomicFile.move(fresh, target);
+    }
+    return new Revision(label, name, stored, sha, Files.size(target), clock.instant());
+  }
+
+  /** The label after a given number of revisions: Rev A, Rev B … Rev Z, Rev AA … */
+  public static String labelAfter(int revisions) {
+    StringBuilder s = new StringBuilder();
+    for (int n = revisions + 1; n > 0; n = (n - 1) / 26) {
+      s.insert(0, (char) ('A' + (n - 1) % 26));
+    }
+    return "Rev " + s;
+  }
+
+  /**
+   * The source a file name stands for: without its ending and without a trailing mark of a
+   * revision.
+   */
+  public static String sourceName(String fileName) {
+    int dot = fileName.lastIndexOf('.');
+    String base = dot > 0 ? fileName.substring(0, dot) : fileName;
+    String plain = base.replaceFirst("(?i)[-_ ]*\\(?rev(ision)?[-_. ]*[a-z0-9]{1,3}\\)?$", "");
+    return (plain.isEmpty() ? base : plain).toLowerCase(Locale.ROOT);
+  }
+}

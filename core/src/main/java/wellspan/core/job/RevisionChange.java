@@ -1,0 +1,149 @@
+package wellspan.core.job;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.Chainages;
+import wellspan.core.item.Item;
+import wellspan.core.item.Received;
+import wellspan.core.terrain.SurfaceChange;
+
+/**
+ * What a new revision of a source changes.
+ *
+ * @param added names of items that are new
+ * @param gone names of items that are no longer there
+ * @param changed one sentence for each item that is there in both and differs
+ * @param same number of items without any difference
+ * @param largestLevelDifference of all surfaces and profiles, metres, new minus old
+ */
+public record RevisionChange(
+    List<String> added,
+    List<String> gone,
+    List<String> changed,
+    int same,
+    double largestLevelDifference) {
+
+  public static RevisionChange between(Received before, Received after) {
+    Map<String, Item> old = byKey(before);
+    Map<String, Item> now = byKey(after);
+    List<String> added = new ArrayList<>();
+    List<String> changed = new ArrayList<>();
+    int same = 0;
+    double largest = 0;
+    for (Map.Entry<String, Item> e : now.entrySet()) {
+      Item was = old.get(e.getKey());
+      if (was == null) {
+        added.add(e.getValue().name());
+        continue;
+      }
+      Difference d = difference(was, e.getValue());
+      if (d.sentence().isEmpty()) {
+        same++;
+      } else {
+        changed.add(e.getValue().name() + ": " + d.sentence());
+      }
+      if (Math.abs(d.level()) > Math.abs(largest)) {
+        largest = d.level();
+      }
+    }
+    List<String> gone =
+        old.entrySet().stream()
+            .filter(e -> !now.containsKey(e.getKey()))
+            .map(e -> e.getValue().name())
+            .toList();
+    return new RevisionChange(List.copyOf(added), gone, List.copyOf(changed), same, largest);
+  }
+
+  private record Difference(String sentence, double level) {}
+
+  private static Map<String, Item> byKey(Received r) {
+    Map<String, Item> out = new LinkedHashMap<>();
+    r.items().forEach(i -> out.put(i.kind() + "/" + i.name(), i));
+    return out;
+  }
+
+  private static Difference difference(Item was, Item is) {
+    return switch (is) {
+      case Item.TerrainSurface s when was instanceof Item.TerrainSurface w ->
+          surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
+      case Item.Body s when was instanceof Item.Body w ->
+          surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
+      case Item.AlignmentLine a when was instanceof Item.AlignmentLine w ->
+          alignments(w.alignment(), a.alignment());
+      case Item.PointGroup p when was instanceof Item.PointGroup w ->
+          new Difference(
+              p.points().equals(w.points())
+                  ? ""
+                  : w.points().size() + " points before, " + p.points().size() + " now",
+              0);
+      default -> new Difference("other kind than before", 0);
+    };
+  }
+
+  private static Difference surfaces(SurfaceChange c) {
+    if (c.isSame()) {
+      return new Difference("", 0);
+    }
+    String triangles =
+        c.trianglesBefore() == c.trianglesAfter()
+            ? "as many triangles"
+            : c.trianglesBefore() + " triangles before, " + c.trianglesAfter() + " now";
+    String where =
+        c.where()
+            .map(p -> String.format(Locale.ROOT, " at E %.1f N %.1f", p.east(), p.north()))
+            .orElse("");
+    return new Difference(
+        String.format(
+            Locale.ROOT, "%s, levels differ by up to %+.3f m%s", triangles, c.largest(), where),
+        c.largest());
+  }
+
+  private static Difference alignments(Alignment was, Alignment is) {
+    List<String> parts = new ArrayList<>();
+    if (Math.abs(was.length() - is.length()) > 1e-6
+        || Math.abs(was.startChainage() - is.startChainage()) > 1e-6) {
+      parts.add("chainage " + range(was) + " before, " + range(is) + " now");
+    }
+    double plan = 0;
+    double level = 0;
+    double from = Double.NaN;
+    double to = Double.NaN;
+    for (AlignmentPoint p : is.everyWithEnds(1)) {
+      AlignmentPoint q = was.at(Math.min(p.distance(), was.length()));
+      plan = Math.max(plan, Math.hypot(p.east() - q.east(), p.north() - q.north()));
+      double d = p.level() - q.level();
+      if (Math.abs(d) > 1e-6) {
+        from = Double.isNaN(from) ? p.chainage() : from;
+        to = p.chainage();
+      }
+      if (Math.abs(d) > Math.abs(level)) {
+        level = d;
+      }
+    }
+    if (plan > 1e-6) {
+      parts.add(String.format(Locale.ROOT, "plan moved by up to %.3f m", plan));
+    }
+    if (!Double.isNaN(from)) {
+      parts.add(
+          String.format(
+              Locale.ROOT,
+              "profile moved by up to %+.3f m between %s and %s",
+              level,
+              Chainages.format(from),
+              Chainages.format(to)));
+    }
+    if (was.profile().isPresent() != is.profile().isPresent()) {
+      parts.add(is.profile().isPresent() ? "has a profile now" : "has no profile any more");
+    }
+    return new Difference(String.join("; ", parts), level);
+  }
+
+  private static String range(Alignment a) {
+    return Chainages.format(a.startChainage()) + " to " + Chainages.format(a.endChainage());
+  }
+}

@@ -1,0 +1,28 @@
+package wellspan.core.job;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+
+/** SHA-256 of files. */
+public final class Sha256 {
+  private Sha256() {}
+
+  /** Lower-case hexadecimal digest. */
+  public static String of(Path file) throws IOException {
+    try (InputStream in = Files.newInputStream(file)) {
+      MessageDigest digest = MessageDigest.getInstance("SHA-256");
+      byte[] buffer = new byte[1 << 16];
+      for (int n = in.read(buffer); n >= 0; n = in.read(buffer)) {
+        digest.update(buffer, 0, n);
+      }
+      return HexFormat.of().formatHex(digest.digest());
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("every Java platform has SHA-256", e);
+    }
+  }
+}

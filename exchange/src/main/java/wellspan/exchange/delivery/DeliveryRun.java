@@ -1,0 +1,137 @@
+package wellspan.exchange.delivery;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.Packing;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.Proof;
+import wellspan.core.deliver.Prover;
+import wellspan.core.deliver.Receipt;
+import wellspan.core.deliver.ReceiptJson;
+import wellspan.core.deliver.ReceiptPage;
+import wellspan.core.item.Received;
+import wellspan.core.job.AtomicFile;
+import wellspan.core.job.Build;
+import wellspan.core.job.Sha256;
+import wellspan.core.progress.Progress;
+import wellspan.exchange.ifc.read.IfcReader;
+import wellspan.exchange.ifc.write.IfcWriter;
+
+/**
+ * Writes a delivery, reads the written file back, compares, and leaves file and receipt where they
+ * belong.
+ */
+public final class DeliveryRun {
+  private static final DateTimeFormatter STAMP =
+      DateTimeFormatter.ofPattern("uuuuMMdd-HHmmss-SSS").withZone(ZoneOffset.UTC);
+
+  private DeliveryRun() {}
+
+  /**
+   * The outcome of a run.
+   *
+   * @param arrived the file as read back
+   * @param file where it lies, also if the proof failed: then beside the last good one, with the
+   *     ending {@code .unproven}
+   */
+  public record Outcome(Receipt receipt, Parcel sent, Received arrived, Path file) {}
+
+  /** The pieces that a delivery sends from a job as it is now. */
+  public static Parcel pack(Build build, Delivery delivery) {
+    GlobalIds ids = new GlobalIds(build.job().id());
+    List<Parcel.Piece> pieces =
+        build.items().values().stream()
+            .filter(i -> delivery.sends(i.id(), i.item()))
+            .map(
+                i ->
+                    Packing.piece(
+                        ids,
+                        i.id(),
+                        i.item(),
+                        build.classOf(i),
+                        i.revision().fileName(),
+                        i.revision().label()))
+            .toList();
+    return new Parcel(build.job().name(), build.job().frame(), delivery.unit(), ids, pieces);
+  }
+
+  /**
+   * Runs a delivery of a job. A failed or cancelled run leaves the last good file.
+   *
+   * @param out folder for the file
+   * @param receipts folder for the receipt as JSON and HTML
+   * @throws IOException with a sentence, if nothing can be sent or a folder cannot be written
+   */
+  public static Outcome run(
+      Build build, Delivery delivery, Path out, Path receipts, Clock clock, Progress progress)
+      throws IOException {
+    if (!delivery.schema().equals(IfcWriter.SCHEMA)) {
+      throw new IOException(
+          "The delivery "
+              + delivery.name()
+              + " asks for "
+              + delivery.schema()
+              + "; "
+              + IfcWriter.SCHEMA
+              + " can be written.");
+    }
+    Parcel parcel = pack(build, delivery);
+    if (parcel.pieces().isEmpty()) {
+      throw new IOException(
+          "The delivery "
+              + delivery.name()
+              + " has nothing to send. Receive a design first, or stop holding its items back.");
+    }
+    Outcome o = run(delivery.name(), parcel, out.resolve(delivery.fileName()), clock, progress);
+    Files.createDirectories(receipts);
+    String name =
+        delivery.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-")
+            + "-"
+            + STAMP.format(o.receipt().at());
+    AtomicFile.write(receipts.resolve(name + ".json"), ReceiptJson.text(o.receipt()));
+    AtomicFile.write(
+        receipts.resolve(name + ".html"), ReceiptPage.html(build.job().name(), o.receipt()));
+    return o;
+  }
+
+  /** Writes and proves one parcel. */
+  public static Outcome run(String name, Parcel parcel, Path target, Clock clock, Progress progress)
+      throws IOException {
+    Instant begin = clock.instant();
+    long nanos = System.nanoTime();
+    Path folder = target.toAbsolutePath().getParent();
+    Files.createDirectories(folder);
+    Path fresh = folder.resolve(target.getFileName() + ".new");
+    try {
+      IfcWriter.write(parcel, fresh, clock, progress.part(0, 0.45));
+      Received arrived = IfcReader.read(fresh, progress.part(0.45, 0.8));
+      Proof proof = Prover.compare(parcel, arrived, progress.part(0.8, 1));
+      Path kept = proof.pass() ? target : folder.resolve(target.getFileName() + ".unproven");
+      AtomicFile.move(fresh, kept);
+      Receipt.SentFile file =
+          new Receipt.SentFile(
+              String.valueOf(kept.getFileName()), Files.size(kept), Sha256.of(kept));
+      Receipt receipt =
+          new Receipt(
+              name,
+              IfcWriter.SCHEMA,
+              begin,
+              (System.nanoTime() - nanos) / 1e9,
+              parcel.frame(),
+              List.of(file),
+              proof);
+      return new Outcome(receipt, parcel, arrived, kept);
+    } finally {
+      Files.deleteIfExists(fresh);
+    }
+  }
+}

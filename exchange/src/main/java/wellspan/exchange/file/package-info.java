@@ -1,0 +1,2 @@
+/** What all readers share: how a file that cannot be read is reported, and numbers in text. */
+package wellspan.exchange.file;

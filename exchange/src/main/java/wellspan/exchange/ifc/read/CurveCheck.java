@@ -1,0 +1,117 @@
+package wellspan.exchange.ifc.read;
+
+import java.util.List;
+import java.util.Optional;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+
+/**
+ * Compares an alignment's curve geometry with the layout it stands for, in the model's own
+ * coordinates.
+ */
+final class CurveCheck {
+  private double largest;
+  private boolean readable = true;
+  private double reached;
+
+  private CurveCheck() {}
+
+  /**
+   * Largest distance between curve and layout at steps of a metre, in the model's unit; empty if
+   * there is no curve that can be read.
+   *
+   * @param layout the alignment by its layout, in the model's own coordinates and unit
+   * @param metre the length of a metre in the model's unit
+   */
+  static Optional<Double> largestDifference(Instance alignment, Alignment layout, double metre) {
+    CurveCheck check = new CurveCheck();
+    boolean found = false;
+    for (Instance r :
+        alignment.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of())) {
+      for (Instance item : r.refs("Items")) {
+        if (item.isA("IFCGRADIENTCURVE")) {
+          found = true;
+          item.ref("BaseCurve").ifPresent(b -> check.plan(b, layout, metre));
+          check.profile(item, layout, metre);
+        } else if (item.isA("IFCCOMPOSITECURVE")) {
+          found = true;
+          check.plan(item, layout, metre);
+        }
+      }
+    }
+    return found && check.readable ? Optional.of(check.largest) : Optional.empty();
+  }
+
+  /** One laid segment: points in the segment's own traversal, moved to its placement. */
+  private Optional<ParentCurve> laid(Instance segment) {
+    double start = segment.number("SegmentStart", 0);
+    double length = segment.number("SegmentLength", 0);
+    Optional<ParentCurve> parent =
+        segment.ref("ParentCurve").flatMap(c -> ParentCurve.of(c, Math.abs(length)));
+    if (parent.isEmpty()) {
+      readable = false;
+      return Optional.empty();
+    }
+    double sign = length < 0 ? -1 : 1;
+    double[] from = parent.get().at(start);
+    double fromDirection = from[2] + (sign < 0 ? Math.PI : 0);
+    double[] m = Placement.axis(segment.ref("Placement")).m();
+    double turn = Math.atan2(m[4], m[0]) - fromDirection;
+    double c = Math.cos(turn);
+    double s = Math.sin(turn);
+    return Optional.of(
+        d -> {
+          double[] p = parent.get().at(start + sign * d);
+          double x = p[0] - from[0];
+          double y = p[1] - from[1];
+          return new double[] {m[3] + x * c - y * s, m[7] + x * s + y * c, p[2] + turn};
+        });
+  }
+
+  private void plan(Instance composite, Alignment layout, double metre) {
+    reached = 0;
+    for (Instance segment : composite.refs("Segments")) {
+      double length = Math.abs(segment.number("SegmentLength", 0));
+      Optional<ParentCurve> curve = laid(segment);
+      if (curve.isEmpty()) {
+        return;
+      }
+      for (double d = 0; ; d = Math.min(length, d + metre)) {
+        double[] p = curve.get().at(d);
+        AlignmentPoint q = layout.at(reached + d);
+        largest = Math.max(largest, Math.hypot(p[0] - q.east(), p[1] - q.north()));
+        if (d >= length) {
+          break;
+        }
+      }
+      reached += length;
+    }
+    largest = Math.max(largest, Math.abs(reached - layout.length()));
+  }
+
+  private void profile(Instance gradient, Alignment layout, double metre) {
+    if (layout.profile().isEmpty()) {
+      readable = false;
+      return;
+    }
+    for (Instance segment : gradient.refs("Segments")) {
+      double length = Math.abs(segment.number("SegmentLength", 0));
+      Optional<ParentCurve> curve = laid(segment);
+      if (curve.isEmpty()) {
+        return;
+      }
+      for (double d = 0; ; d = Math.min(length, d + metre)) {
+        double[] p = curve.get().at(d);
+        double level = layout.profile().get().levelAt(p[0]);
+        if (Double.isNaN(level)) {
+          level = layout.profile().get().levelAt(p[0] + (d == 0 ? 1e-7 : -1e-7));
+        }
+        double off = Math.abs(p[1] - level);
+        largest = Double.isNaN(off) ? Double.POSITIVE_INFINITY : Math.max(largest, off);
+        if (d >= length) {
+          break;
+        }
+      }
+    }
+  }
+}

@@ -1,0 +1,206 @@
+package wellspan.exchange.ifc.read;
+
+import static wellspan.core.finding.Stop.RECEIVE;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import wellspan.core.describe.Description;
+import wellspan.core.describe.EntityClass;
+import wellspan.core.finding.Finding;
+import wellspan.core.geom.Mesh;
+import wellspan.core.item.Band;
+import wellspan.core.item.Item;
+import wellspan.core.item.Received;
+import wellspan.core.progress.Progress;
+import wellspan.exchange.file.UniqueNames;
+
+/** Reads IFC2X3, IFC4 and IFC4X3_ADD2 models: meshes, alignments, property sets, georeference. */
+public final class IfcReader {
+  private static final Set<String> BODY =
+      Set.of("", "Body", "Facetation", "Tessellation", "Surface", "Body-Fallback");
+
+  private final IfcModel model;
+  private final List<Finding> findings = new ArrayList<>();
+  private final List<Received.Entry> entries = new ArrayList<>();
+  private final UniqueNames names = new UniqueNames();
+  private final Map<Integer, Placement> placements = new HashMap<>();
+  private final Map<String, Integer> unread = new TreeMap<>();
+  private final Units units;
+  private final Georeference geo;
+  private final PropertyReader properties;
+  private final Map<Integer, String> containers = new HashMap<>();
+
+  private IfcReader(IfcModel model) {
+    this.model = model;
+    units = Units.of(model);
+    geo = Georeference.of(model, units.length());
+    properties = new PropertyReader(model, units);
+  }
+
+  /**
+   * @throws wellspan.exchange.file.ReadException with file and line, if the text is broken or the
+   *     schema not known
+   */
+  public static Received read(Path file, Progress progress) throws IOException {
+    IfcModel model = IfcModel.open(file, progress.part(0, 0.6));
+    try {
+      return new IfcReader(model).read(progress.part(0.6, 1));
+    } catch (StepSyntaxException e) {
+      throw model.fault(e);
+    }
+  }
+
+  private Received read(Progress progress) {
+    for (Instance rel : model.all("IFCRELCONTAINEDINSPATIALSTRUCTURE")) {
+      String name = rel.ref("RelatingStructure").map(s -> s.text("Name")).orElse("");
+      rel.refs("RelatedElements").forEach(e -> containers.put(e.id(), name));
+    }
+    List<Instance> products = model.all("IFCPRODUCT");
+    AlignmentReader alignments = new AlignmentReader(model, units, geo, properties, findings);
+    int done = 0;
+    for (Instance p : products) {
+      progress.step((double) done++ / products.size(), "Reading " + p.entity().name());
+      if (p.isA("IFCALIGNMENT")) {
+        String name = names.of("alignment", nameOf(p));
+        alignments
+            .read(p, name)
+            .ifPresent(a -> entries.add(entry(p, new Item.AlignmentLine(name, a))));
+      } else if (p.ref("Representation").isPresent()
+          && !p.isA("IFCLINEARELEMENT")
+          && !p.isA("IFCPOSITIONINGELEMENT")) {
+        body(p).ifPresent(item -> entries.add(entry(p, item)));
+      }
+    }
+    report();
+    return new Received(
+        model.fileSchema(),
+        geo.frame().map(f -> f.crs()).orElse(""),
+        units.title(),
+        entries,
+        model.counts(),
+        findings,
+        geo.frame());
+  }
+
+  private static String nameOf(Instance p) {
+    String name = p.text("Name");
+    return name.isEmpty() ? p.entity().name().substring(3) + " #" + p.id() : name;
+  }
+
+  private Received.Entry entry(Instance p, Item item) {
+    EntityClass c = new EntityClass(p.entity().name(), p.literal("PredefinedType"));
+    return new Received.Entry(
+        item,
+        containers.getOrDefault(p.id(), ""),
+        Optional.of(new Description(c, p.text("GlobalId"), properties.of(p))));
+  }
+
+  private Optional<Item> body(Instance p) {
+    ShapeReader shape = new ShapeReader();
+    boolean network = false;
+    for (Instance r :
+        p.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of())) {
+      if (!BODY.contains(r.text("RepresentationIdentifier"))) {
+        unread.merge("representation " + r.text("RepresentationIdentifier"), 1, Integer::sum);
+        continue;
+      }
+      for (Instance item : r.refs("Items")) {
+        network |= item.isA("IFCTRIANGULATEDIRREGULARNETWORK");
+        shape.item(item, Placement.IDENTITY, 0);
+      }
+    }
+    shape.unread().forEach((k, n) -> unread.merge(k, n, Integer::sum));
+    String name = nameOf(p);
+    for (String fault : shape.faults()) {
+      findings.add(Finding.error(RECEIVE, "ifc.geometry", name, name + ": " + fault + "."));
+    }
+    if (shape.mesh().pointCount() == 0) {
+      return Optional.empty();
+    }
+    double[] xyz = shape.mesh().takeXyz();
+    Placement at = Placement.of(p.ref("ObjectPlacement"), placements);
+    if (!at.isIdentity()) {
+      at.apply(xyz, 0, xyz.length);
+    }
+    geo.apply(xyz);
+    Mesh mesh = new Mesh(xyz, shape.mesh().takeTriangles());
+    boolean terrain = network || p.literal("PredefinedType").equals("TERRAIN") || p.isA("IFCSITE");
+    return Optional.of(
+        terrain
+            ? new Item.TerrainSurface(names.of("surface", name), mesh, new int[0])
+            : new Item.Body(names.of("body", name), mesh, bandOf(p)));
+  }
+
+  private static Band bandOf(Instance p) {
+    return switch (p.entity().name()) {
+      case "IfcGeographicElement", "IfcGeotechnicalStratum" -> Band.GROUND;
+      case "IfcEarthworksFill", "IfcEarthworksCut", "IfcReinforcedSoil" -> Band.EARTHWORKS;
+      case "IfcPavement", "IfcCourse" -> Band.PAVEMENT;
+      case "IfcKerb" -> Band.EDGES;
+      case "IfcPipeSegment", "IfcPipeFitting", "IfcDistributionChamberElement", "IfcFlowSegment" ->
+          Band.DRAINAGE;
+      case "IfcRailing", "IfcSign", "IfcSurfaceFeature", "IfcFurniture" -> Band.FURNITURE;
+      default -> Band.STRUCTURES;
+    };
+  }
+
+  private void report() {
+    unread.forEach(
+        (what, n) ->
+            findings.add(
+                Finding.note(
+                        RECEIVE,
+                        "ifc.unread",
+                        "",
+                        n + " × " + what + " is in the file and is not read yet.")
+                    .withFigure(Integer.toString(n))));
+    for (String type : model.unknownTypes()) {
+      findings.add(
+          Finding.warning(
+              RECEIVE,
+              "ifc.unknown",
+              "",
+              type
+                  + " is not an entity of "
+                  + model.fileSchema()
+                  + "; its instances are left out."));
+    }
+    if (!model.missing().isEmpty()) {
+      findings.add(
+          Finding.error(
+              RECEIVE,
+              "ifc.dangling",
+              "",
+              "The file refers to #"
+                  + model.missing().iterator().next()
+                  + ", which does not exist ("
+                  + model.missing().size()
+                  + " such references). Ask for the file again."));
+    }
+    if (!geo.declared() && !entries.isEmpty()) {
+      findings.add(
+          Finding.warning(
+              RECEIVE,
+              "ifc.place",
+              "",
+              "The file does not say where it lies; its coordinates are taken as shared ones."));
+    }
+    if (geo.declared() && Math.abs(geo.scale() / units.length() - 1) > 1e-9) {
+      findings.add(
+          Finding.note(
+              RECEIVE,
+              "ifc.scale",
+              "",
+              "The map conversion scales by "
+                  + geo.scale() / units.length()
+                  + "; coordinates are scaled."));
+    }
+  }
+}

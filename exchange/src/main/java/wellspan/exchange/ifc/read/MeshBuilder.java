@@ -1,0 +1,74 @@
+package wellspan.exchange.ifc.read;
+
+import java.util.Arrays;
+
+/** Collects vertices and triangles in arrays. */
+final class MeshBuilder {
+  private double[] xyz = new double[96];
+  private int points;
+  private int[] triangles = new int[96];
+  private int corners;
+
+  int vertex(double x, double y, double z) {
+    if (3 * points + 3 > xyz.length) {
+      xyz = Arrays.copyOf(xyz, 2 * xyz.length);
+    }
+    xyz[3 * points] = x;
+    xyz[3 * points + 1] = y;
+    xyz[3 * points + 2] = z;
+    return points++;
+  }
+
+  /** Adds many vertices; the number of the first. */
+  int vertices(double[] more) {
+    int first = points;
+    if (points == 0) {
+      xyz = more.clone();
+    } else {
+      int needed = 3 * points + more.length;
+      if (needed > xyz.length) {
+        xyz = Arrays.copyOf(xyz, Math.max(needed, 2 * xyz.length));
+      }
+      System.arraycopy(more, 0, xyz, 3 * points, more.length);
+    }
+    points += more.length / 3;
+    return first;
+  }
+
+  void reserveTriangles(int more) {
+    if (corners + 3 * more > triangles.length) {
+      triangles = Arrays.copyOf(triangles, corners + 3 * more);
+    }
+  }
+
+  void triangle(int a, int b, int c) {
+    if (corners + 3 > triangles.length) {
+      triangles = Arrays.copyOf(triangles, 2 * triangles.length);
+    }
+    triangles[corners] = a;
+    triangles[corners + 1] = b;
+    triangles[corners + 2] = c;
+    corners += 3;
+  }
+
+  int pointCount() {
+    return points;
+  }
+
+  int triangleCount() {
+    return corners / 3;
+  }
+
+  /** The vertices so far; the array may be longer than they are. */
+  double[] coordinates() {
+    return xyz;
+  }
+
+  double[] takeXyz() {
+    return xyz.length == 3 * points ? xyz : Arrays.copyOf(xyz, 3 * points);
+  }
+
+  int[] takeTriangles() {
+    return triangles.length == corners ? triangles : Arrays.copyOf(triangles, corners);
+  }
+}

@@ -1,0 +1,31 @@
+package wellspan.exchange.ifc.read;
+
+import java.util.List;
+
+/** A value as it stands in a record. Long runs of numbers are arrays. */
+sealed interface Value {
+  record Unset() implements Value {}
+
+  record Derived() implements Value {}
+
+  record Ref(int id) implements Value {}
+
+  record Text(String value) implements Value {}
+
+  record Num(double value, boolean whole) implements Value {}
+
+  record Literal(String name) implements Value {}
+
+  record Typed(String type, Value value) implements Value {}
+
+  record Many(List<Value> values) implements Value {}
+
+  /** A flat list of numbers. */
+  record Numbers(double[] values) implements Value {}
+
+  /** A list of equally long lists of numbers, row after row. */
+  record Table(double[] values, int columns) implements Value {}
+
+  Value UNSET = new Unset();
+  Value DERIVED = new Derived();
+}

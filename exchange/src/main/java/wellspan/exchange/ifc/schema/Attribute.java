@@ -1,0 +1,4 @@
+package wellspan.exchange.ifc.schema;
+
+/** An explicit attribute of an entity in STEP order. */
+public record Attribute(String name, boolean optional, boolean derived, TypeRef type) {}

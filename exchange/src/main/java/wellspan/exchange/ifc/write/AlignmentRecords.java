@@ -1,0 +1,361 @@
+package wellspan.exchange.ifc.write;
+
+import static wellspan.exchange.ifc.write.StepValue.UNSET;
+import static wellspan.exchange.ifc.write.StepValue.literal;
+import static wellspan.exchange.ifc.write.StepValue.real;
+import static wellspan.exchange.ifc.write.StepValue.reals;
+import static wellspan.exchange.ifc.write.StepValue.ref;
+import static wellspan.exchange.ifc.write.StepValue.refs;
+import static wellspan.exchange.ifc.write.StepValue.text;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.Chainages;
+import wellspan.core.align.PlanElement;
+import wellspan.core.align.PlanPoint;
+import wellspan.core.align.ProfileSegment;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.describe.EntityClass;
+import wellspan.core.describe.PropertySet;
+import wellspan.core.describe.PropertyValue;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+
+/**
+ * Writes an alignment: layouts with their segments, curve geometry, a polyline for simple
+ * receivers, referents.
+ */
+final class AlignmentRecords {
+  private final StepWriter step;
+  private final Parcel parcel;
+  private final ProjectRecords project;
+  private final PropertyRecords properties;
+  private final double unit;
+  private Parcel.Piece piece;
+
+  AlignmentRecords(
+      StepWriter step, Parcel parcel, ProjectRecords project, PropertyRecords properties) {
+    this.step = step;
+    this.parcel = parcel;
+    this.project = project;
+    this.properties = properties;
+    unit = parcel.unit().metres();
+  }
+
+  private String id(String role) {
+    return parcel.ids().of(piece.key(), role);
+  }
+
+  /**
+   * @return the alignment
+   */
+  int write(Parcel.Piece p, Item.AlignmentLine item) throws IOException {
+    piece = p;
+    EntityClass c = p.description().entityClass();
+    if (!c.entity().equals("IfcAlignment")) {
+      throw new SchemaViolation(
+          "The alignment "
+              + item.name()
+              + " can only be delivered as IfcAlignment, not as "
+              + c
+              + ".");
+    }
+    Alignment a = item.alignment();
+    AlignmentCurves curves = new AlignmentCurves(step, unit);
+    List<PlanElement> local = a.elements().stream().map(this::local).toList();
+    int base = curves.composite(local);
+    List<Integer> representations = new ArrayList<>();
+    int axis = base;
+    if (a.profile().isPresent()) {
+      representations.add(representation(project.axisContext(), "FootPrint", "Curve2D", base));
+      axis = curves.gradient(a.profile().get(), parcel.frame().basePoint().height(), base);
+      representations.add(representation(project.axisContext(), "Axis", "Curve3D", axis));
+    } else {
+      representations.add(representation(project.axisContext(), "Axis", "Curve2D", base));
+    }
+    representations.add(
+        representation(
+            project.annotationContext(), "Annotation", "GeometricCurveSet", polyline(a)));
+    int shape = step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(representations));
+    int placement = step.add("IfcLocalPlacement", UNSET, ref(project.identity()));
+    int alignment =
+        step.add(
+            "IfcAlignment",
+            text(p.description().globalId()),
+            UNSET,
+            text(item.name()),
+            UNSET,
+            UNSET,
+            ref(placement),
+            ref(shape),
+            c.predefinedType().isEmpty() ? UNSET : literal(c.predefinedType()));
+    List<Integer> layouts = new ArrayList<>(List.of(horizontal(local, placement)));
+    if (a.profile().isPresent()) {
+      layouts.add(vertical(a.profile().get().segments(), placement));
+    }
+    step.add(
+        "IfcRelNests", text(id("layouts")), UNSET, UNSET, UNSET, ref(alignment), refs(layouts));
+    step.add(
+        "IfcRelNests",
+        text(id("referents")),
+        UNSET,
+        UNSET,
+        UNSET,
+        ref(alignment),
+        refs(referents(a, axis)));
+    return alignment;
+  }
+
+  private int representation(int context, String identifier, String type, int item)
+      throws IOException {
+    return step.add(
+        "IfcShapeRepresentation", ref(context), text(identifier), text(type), refs(List.of(item)));
+  }
+
+  /** The same element in local coordinates, still in metres. */
+  private PlanElement local(PlanElement e) {
+    PlanPoint s = e.start();
+    Position p = parcel.frame().toLocal(new Position(s.east(), s.north(), 0));
+    PlanPoint start =
+        new PlanPoint(
+            p.east(), p.north(), s.direction() + Math.toRadians(parcel.frame().rotationDegrees()));
+    return switch (e) {
+      case PlanElement.Line l -> new PlanElement.Line(start, l.length());
+      case PlanElement.Arc r -> new PlanElement.Arc(start, r.length(), r.radius());
+      case PlanElement.Spiral c ->
+          new PlanElement.Spiral(start, c.length(), c.startCurvature(), c.endCurvature(), c.law());
+    };
+  }
+
+  private int horizontal(List<PlanElement> elements, int placement) throws IOException {
+    int layout =
+        step.add(
+            "IfcAlignmentHorizontal",
+            text(id("horizontal")),
+            UNSET,
+            UNSET,
+            UNSET,
+            UNSET,
+            ref(placement),
+            UNSET);
+    List<Integer> segments = new ArrayList<>();
+    for (PlanElement e : elements) {
+      String type =
+          switch (e) {
+            case PlanElement.Line l -> "LINE";
+            case PlanElement.Arc r -> "CIRCULARARC";
+            case PlanElement.Spiral s ->
+                switch (s.law()) {
+                  case CLOTHOID -> "CLOTHOID";
+                  case BLOSS -> "BLOSSCURVE";
+                  case COSINE -> "COSINECURVE";
+                  case SINE -> "SINECURVE";
+                };
+          };
+      segments.add(
+          horizontalSegment(
+              segments.size(),
+              placement,
+              e.start(),
+              radius(e.startCurvature()),
+              radius(e.endCurvature()),
+              e.length(),
+              type));
+    }
+    segments.add(
+        horizontalSegment(segments.size(), placement, elements.getLast().end(), 0, 0, 0, "LINE"));
+    step.add(
+        "IfcRelNests",
+        text(id("horizontal segments")),
+        UNSET,
+        UNSET,
+        UNSET,
+        ref(layout),
+        refs(segments));
+    return layout;
+  }
+
+  private static double radius(double curvature) {
+    return curvature == 0 ? 0 : 1 / curvature;
+  }
+
+  private int horizontalSegment(
+      int number,
+      int placement,
+      PlanPoint start,
+      double radiusStart,
+      double radiusEnd,
+      double length,
+      String type)
+      throws IOException {
+    int point = step.add("IfcCartesianPoint", reals(start.east() / unit, start.north() / unit));
+    int design =
+        step.add(
+            "IfcAlignmentHorizontalSegment",
+            UNSET,
+            UNSET,
+            ref(point),
+            real(start.direction()),
+            real(radiusStart / unit),
+            real(radiusEnd / unit),
+            real(length / unit),
+            UNSET,
+            literal(type));
+    return segment("horizontal " + number, placement, design);
+  }
+
+  private int vertical(List<ProfileSegment> profile, int placement) throws IOException {
+    int layout =
+        step.add(
+            "IfcAlignmentVertical",
+            text(id("vertical")),
+            UNSET,
+            UNSET,
+            UNSET,
+            UNSET,
+            ref(placement),
+            UNSET);
+    List<Integer> segments = new ArrayList<>();
+    for (ProfileSegment s : profile) {
+      int number = segments.size();
+      segments.add(
+          switch (s) {
+            case ProfileSegment.Grade g ->
+                verticalSegment(number, placement, g, UNSET, "CONSTANTGRADIENT");
+            case ProfileSegment.Parabola p ->
+                verticalSegment(
+                    number,
+                    placement,
+                    p,
+                    real(p.length() / (p.endGrade() - p.startGrade()) / unit),
+                    "PARABOLICARC");
+            case ProfileSegment.Circle c ->
+                verticalSegment(number, placement, c, real(c.radius() / unit), "CIRCULARARC");
+          });
+    }
+    ProfileSegment last = profile.getLast();
+    ProfileSegment end =
+        new ProfileSegment.Grade(last.endDistance(), 0, last.endLevel(), last.endGrade());
+    segments.add(verticalSegment(segments.size(), placement, end, UNSET, "CONSTANTGRADIENT"));
+    step.add(
+        "IfcRelNests",
+        text(id("vertical segments")),
+        UNSET,
+        UNSET,
+        UNSET,
+        ref(layout),
+        refs(segments));
+    return layout;
+  }
+
+  private int verticalSegment(
+      int number, int placement, ProfileSegment s, StepValue radius, String type)
+      throws IOException {
+    double level = s.startLevel() - parcel.frame().basePoint().height();
+    int design =
+        step.add(
+            "IfcAlignmentVerticalSegment",
+            UNSET,
+            UNSET,
+            real(s.startDistance() / unit),
+            real(s.length() / unit),
+            real(level / unit),
+            real(s.startGrade()),
+            real(s.endGrade()),
+            radius,
+            literal(type));
+    return segment("vertical " + number, placement, design);
+  }
+
+  private int segment(String role, int placement, int design) throws IOException {
+    return step.add(
+        "IfcAlignmentSegment",
+        text(id(role)),
+        UNSET,
+        UNSET,
+        UNSET,
+        UNSET,
+        ref(placement),
+        UNSET,
+        ref(design));
+  }
+
+  /** A metre-by-metre line for receivers that do not know the curves. */
+  private int polyline(Alignment a) throws IOException {
+    List<Integer> points = new ArrayList<>();
+    for (AlignmentPoint p : a.everyWithEnds(1)) {
+      boolean spatial = Double.isFinite(p.level());
+      if (!spatial && a.profile().isPresent()) {
+        continue;
+      }
+      Position q = parcel.frame().toLocal(new Position(p.east(), p.north(), p.level()));
+      points.add(
+          step.add(
+              "IfcCartesianPoint",
+              spatial
+                  ? reals(q.east() / unit, q.north() / unit, q.height() / unit)
+                  : reals(q.east() / unit, q.north() / unit)));
+    }
+    int line = step.add("IfcPolyline", refs(points));
+    return step.add("IfcGeometricCurveSet", refs(List.of(line)));
+  }
+
+  private List<Integer> referents(Alignment a, int curve) throws IOException {
+    List<Integer> out = new ArrayList<>();
+    Map<String, PropertyValue> start = new LinkedHashMap<>();
+    start.put("Station", new PropertyValue.Length(a.startChainage()));
+    out.add(referent("start", a, curve, 0, start));
+    for (Chainages.Equation e : a.chainages().equations()) {
+      if (e.distance() > 0 && e.distance() <= a.length()) {
+        Map<String, PropertyValue> v = new LinkedHashMap<>();
+        v.put("IncomingStation", new PropertyValue.Length(e.back()));
+        v.put("Station", new PropertyValue.Length(e.ahead()));
+        v.put("HasIncreasingStation", new PropertyValue.Flag(e.increasing()));
+        out.add(referent("equation " + out.size(), a, curve, e.distance(), v));
+      }
+    }
+    return out;
+  }
+
+  private int referent(
+      String role, Alignment a, int curve, double distance, Map<String, PropertyValue> stationing)
+      throws IOException {
+    AlignmentPoint p = a.at(distance);
+    double level = Double.isFinite(p.level()) ? p.level() : parcel.frame().basePoint().height();
+    Position q = parcel.frame().toLocal(new Position(p.east(), p.north(), level));
+    int along =
+        step.add(
+            "IfcPointByDistanceExpression",
+            StepValue.typed("IfcLengthMeasure", real(distance / unit)),
+            UNSET,
+            UNSET,
+            UNSET,
+            ref(curve));
+    int linear = step.add("IfcAxis2PlacementLinear", ref(along), UNSET, UNSET);
+    int point =
+        step.add("IfcCartesianPoint", reals(q.east() / unit, q.north() / unit, q.height() / unit));
+    int cartesian = step.add("IfcAxis2Placement3D", ref(point), UNSET, UNSET);
+    int placement = step.add("IfcLinearPlacement", UNSET, ref(linear), ref(cartesian));
+    int referent =
+        step.add(
+            "IfcReferent",
+            text(id(role)),
+            UNSET,
+            text(Chainages.format(p.chainage())),
+            UNSET,
+            UNSET,
+            ref(placement),
+            UNSET,
+            literal("STATION"));
+    properties.attach(
+        piece.key() + "/" + role,
+        referent,
+        List.of(new PropertySet("Pset_Stationing", stationing)));
+    return referent;
+  }
+}

@@ -1,0 +1,90 @@
+package wellspan.exchange.ifc.write;
+
+import java.util.List;
+
+/** A value in a record to be written. */
+sealed interface StepValue {
+  /** Not given: {@code $}. */
+  record Unset() implements StepValue {}
+
+  /** Derived in this subtype: {@code *}. */
+  record Derived() implements StepValue {}
+
+  record Ref(int id) implements StepValue {}
+
+  record Text(String value) implements StepValue {}
+
+  record Real(double value) implements StepValue {}
+
+  record Whole(long value) implements StepValue {}
+
+  /** Literal of an enumeration, or T, F, U. */
+  record Literal(String name) implements StepValue {}
+
+  /** A value of a select, with the name of its defined type. */
+  record Typed(String type, StepValue value) implements StepValue {}
+
+  record Many(List<StepValue> values) implements StepValue {}
+
+  /**
+   * Rows of three lengths, written with a fixed number of decimals.
+   *
+   * @param source fills the three numbers of a row
+   */
+  record Points(int rows, int decimals, RowSource source) implements StepValue {}
+
+  /** Rows of three one-based indices from zero-based ones. */
+  record Triples(int[] zeroBased) implements StepValue {}
+
+  /** Gives the three numbers of one row. */
+  interface RowSource {
+    void row(int index, double[] into);
+  }
+
+  StepValue UNSET = new Unset();
+  StepValue DERIVED = new Derived();
+
+  static StepValue ref(int id) {
+    return new Ref(id);
+  }
+
+  static StepValue text(String s) {
+    return new Text(s);
+  }
+
+  static StepValue real(double d) {
+    return new Real(d);
+  }
+
+  static StepValue whole(long n) {
+    return new Whole(n);
+  }
+
+  static StepValue literal(String name) {
+    return new Literal(name);
+  }
+
+  static StepValue flag(boolean b) {
+    return new Literal(b ? "T" : "F");
+  }
+
+  static StepValue typed(String type, StepValue v) {
+    return new Typed(type, v);
+  }
+
+  static StepValue many(StepValue... v) {
+    return new Many(List.of(v));
+  }
+
+  static StepValue many(List<StepValue> v) {
+    return new Many(List.copyOf(v));
+  }
+
+  static StepValue reals(double... v) {
+    return new Many(java.util.Arrays.stream(v).mapToObj(StepValue::real).toList());
+  }
+
+  static StepValue refs(List<Integer> ids) {
+    return new Many(ids.stream().map(StepValue::ref).toList());
+  }
+}

@@ -1,0 +1,92 @@
+package wellspan.exchange.intake;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
+import wellspan.core.item.Received;
+import wellspan.core.job.Build;
+import wellspan.core.job.Job;
+import wellspan.core.job.JobException;
+import wellspan.core.job.JobStore;
+import wellspan.core.job.Revision;
+import wellspan.core.job.RevisionChange;
+import wellspan.core.job.Source;
+import wellspan.core.progress.Progress;
+
+/** Takes files into a job as sources and their revisions, and builds jobs from their sources. */
+public final class SourceIntake {
+  private SourceIntake() {}
+
+  /**
+   * A file taken in.
+   *
+   * @param job with the source added or its revision appended
+   * @param change against the revision before, if there was one
+   */
+  public record Taken(Job job, Source source, Received received, Optional<RevisionChange> change) {}
+
+  /**
+   * Reads a file first and copies it into the job only if it can be read; the job is returned
+   * changed, not saved. A file whose name is that of a source of the job, apart from a mark of its
+   * revision, is that source's next revision.
+   *
+   * @param before what the source's current revision holds, if it is known
+   */
+  public static Taken take(
+      JobStore store, Job job, Path file, Optional<Received> before, Clock clock, Progress progress)
+      throws IOException {
+    Received received = Intake.read(file, progress.part(0, 0.8));
+    progress.step(0.8, "Keeping " + file.getFileName());
+    String name = JobStore.sourceName(file.getFileName().toString());
+    Optional<Source> known = job.source(name);
+    Revision revision =
+        store.keep(
+            file, JobStore.labelAfter(known.map(s -> s.revisions().size()).orElse(0)), clock);
+    if (known.isPresent() && known.get().current().sha256().equals(revision.sha256())) {
+      throw new JobException(
+          file.getFileName()
+              + " is the same file as "
+              + known.get().current().label()
+              + " of "
+              + name
+              + ", byte for byte. Nothing was changed.");
+    }
+    Source source =
+        known
+            .map(s -> s.withRevision(revision))
+            .orElseGet(() -> new Source(name, java.util.List.of(revision)));
+    Optional<RevisionChange> change =
+        known.isPresent() ? before.map(b -> RevisionChange.between(b, received)) : Optional.empty();
+    Job next = job.withSource(source);
+    if (job.frame().crs().isEmpty() && received.crs().startsWith("EPSG:")) {
+      next = next.withFrame(job.frame().withCrs(received.crs()));
+    }
+    return new Taken(next, source, received, change);
+  }
+
+  /**
+   * Reads the current revision of every source.
+   *
+   * @throws JobException if a stored source is not there or was changed
+   */
+  public static Build build(JobStore store, Job job, Progress progress) throws IOException {
+    Map<String, Received> received = new LinkedHashMap<>();
+    int done = 0;
+    for (Source s : job.sources()) {
+      Revision r = s.current();
+      if (!store.isIntact(r)) {
+        throw new JobException(
+            store.stored(r)
+                + " is missing or is no longer the file that was received. Put the original back, or receive it again.");
+      }
+      double share = 1.0 / job.sources().size();
+      received.put(
+          s.name(), Intake.read(store.stored(r), progress.part(done * share, (done + 1) * share)));
+      done++;
+    }
+    return Build.of(job, received);
+  }
+}
