@@ -86,7 +86,7 @@ public record Alignment(
   public List<AlignmentPoint> every(double step) {
     List<AlignmentPoint> out = new ArrayList<>();
     double length = length();
-    for (int i = 0; i * step < length - 1e-9; i++) {
+    for (int i = 0; i * step < length - 1e-6; i++) {
       out.add(at(i * step));
     }
     out.add(at(length));

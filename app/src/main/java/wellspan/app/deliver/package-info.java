@@ -1,0 +1,2 @@
+/** The stop Deliver: manifest, run, proof. */
+package wellspan.app.deliver;

@@ -1,0 +1,121 @@
+package wellspan.app.place;
+
+import java.util.List;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+import wellspan.app.theme.Parts;
+import wellspan.core.frame.Crs;
+import wellspan.core.frame.CrsCatalogue;
+
+/** Finds a coordinate reference system by code, name or area; favourites first. */
+final class SystemSearch extends VBox {
+  private static final int SHOWN = 60;
+
+  private final TextField field = new TextField();
+  private final ListView<Crs> list = new ListView<>();
+
+  SystemSearch(Consumer<Crs> chosen) {
+    super(6);
+    field.setId("system-search");
+    field.getStyleClass().add("field");
+    field.setPromptText("code, name or area: 25832, utm 32, norway");
+    list.setId("system-list");
+    list.setPrefHeight(190);
+    list.setCellFactory(v -> new Cell());
+    list.setPlaceholder(Parts.wrapped("No projected system holds all these words.", "muted"));
+    field.textProperty().addListener((o, a, b) -> find());
+    field.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.DOWN) {
+            list.requestFocus();
+            list.getSelectionModel().selectFirst();
+          } else if (e.getCode() == KeyCode.ENTER && !list.getItems().isEmpty()) {
+            chosen.accept(list.getItems().getFirst());
+          }
+        });
+    list.setOnMouseClicked(e -> choose(chosen));
+    list.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ENTER) {
+            choose(chosen);
+          }
+        });
+    getChildren().addAll(field, list);
+    find();
+  }
+
+  private void choose(Consumer<Crs> chosen) {
+    Crs c = list.getSelectionModel().getSelectedItem();
+    if (c != null) {
+      chosen.accept(c);
+    }
+  }
+
+  void start() {
+    field.clear();
+    field.requestFocus();
+    find();
+  }
+
+  private void find() {
+    Set<String> favourites = FavouriteSystems.all();
+    String query = field.getText();
+    CrsCatalogue all = CrsCatalogue.shipped();
+    List<Crs> found =
+        query.isBlank()
+            ? favourites.stream().flatMap(f -> all.find(f).stream()).toList()
+            : all.search(query, favourites, SHOWN).stream().filter(Crs::projected).toList();
+    list.getItems().setAll(found);
+    list.setPlaceholder(
+        Parts.wrapped(
+            query.isBlank()
+                ? "Type words; systems marked with a star stand here."
+                : "No projected system holds all these words.",
+            "muted"));
+  }
+
+  private final class Cell extends ListCell<Crs> {
+    @Override
+    protected void updateItem(Crs c, boolean empty) {
+      super.updateItem(c, empty);
+      if (empty || c == null) {
+        setGraphic(null);
+        return;
+      }
+      Label area = Parts.label(c.area(), "muted");
+      area.setMaxWidth(250);
+      VBox text = new VBox(Parts.label(c.code() + "  " + c.name(), "name"), area);
+      text.setMaxWidth(250);
+      boolean marked = FavouriteSystems.all().contains(c.id());
+      Button star =
+          Parts.icon(
+              Feather.STAR,
+              marked ? "Take from the favourites" : "Add to the favourites",
+              () -> {
+                FavouriteSystems.toggle(c.id());
+                list.refresh();
+              });
+      FontIcon icon = (FontIcon) star.getGraphic();
+      icon.getStyleClass().removeAll("muted-icon");
+      if (marked) {
+        icon.setStyle("-fx-icon-color: #B97A0A;");
+      } else {
+        icon.getStyleClass().add("muted-icon");
+      }
+      HBox row = new HBox(6, text, Parts.space(), star);
+      row.setAlignment(Pos.CENTER_LEFT);
+      setGraphic(row);
+    }
+  }
+}

@@ -1,0 +1,2 @@
+/** The stop Place: frame, base point, rotation, search for a system. */
+package wellspan.app.place;

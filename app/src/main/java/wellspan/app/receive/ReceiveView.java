@@ -1,0 +1,165 @@
+package wellspan.app.receive;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.DragEvent;
+import javafx.scene.input.TransferMode;
+import javafx.scene.layout.VBox;
+import wellspan.app.session.Session;
+import wellspan.app.session.WindowActions;
+import wellspan.app.theme.Figures;
+import wellspan.app.theme.Parts;
+import wellspan.core.finding.Finding;
+import wellspan.core.item.Item;
+import wellspan.core.item.Received;
+import wellspan.core.job.Revision;
+import wellspan.core.job.RevisionChange;
+import wellspan.core.job.Source;
+
+/**
+ * The ledger: each received file with what is in it, its unit and system, its revisions and what
+ * the last one changed.
+ */
+public final class ReceiveView extends ScrollPane {
+  private final Session session;
+  private final WindowActions actions;
+  private final VBox cards = new VBox(12);
+
+  public ReceiveView(Session session, WindowActions actions) {
+    this.session = session;
+    this.actions = actions;
+    setId("receive");
+    setContent(cards);
+    setFitToWidth(true);
+    getStyleClass().add("card-scroll");
+    session.buildProperty().addListener((o, a, b) -> refresh());
+    session.lastChangeProperty().addListener((o, a, b) -> refresh());
+    setOnDragOver(ReceiveView::accept);
+    setOnDragDropped(e -> drop(session, e));
+    refresh();
+  }
+
+  /** Lets files be dropped on a node. */
+  public static void accept(DragEvent e) {
+    if (e.getDragboard().hasFiles()) {
+      e.acceptTransferModes(TransferMode.COPY);
+      e.consume();
+    }
+  }
+
+  /** Receives what was dropped. */
+  public static void drop(Session session, DragEvent e) {
+    session.receive(e.getDragboard().getFiles().stream().map(java.io.File::toPath).toList());
+    e.setDropCompleted(true);
+    e.consume();
+  }
+
+  private void refresh() {
+    Button receive = Parts.button("Receive files", "primary", actions::chooseFiles);
+    receive.setId("receive-files");
+    receive.setMaxWidth(Double.MAX_VALUE);
+    VBox head =
+        card(
+            Parts.label("Received", "title"),
+            Parts.wrapped(
+                session.job().sources().isEmpty()
+                    ? "Nothing yet. Choose LandXML, IFC or point files, or drop them anywhere on the window. They are copied into the job and never changed."
+                    : "A file with the name of a source, apart from a mark like RevB, becomes its next revision.",
+                "muted"),
+            receive);
+    cards.getChildren().setAll(head);
+    session.lastChangeProperty().get().ifPresent(c -> cards.getChildren().add(change(c)));
+    for (Source s : session.job().sources()) {
+      cards.getChildren().add(source(s));
+    }
+  }
+
+  private static VBox card(javafx.scene.Node... nodes) {
+    VBox v = new VBox(nodes);
+    v.getStyleClass().add("card");
+    return v;
+  }
+
+  private VBox source(Source s) {
+    Revision r = s.current();
+    VBox v = card(Parts.row(Parts.label(r.fileName(), "name"), Parts.label(r.label(), "muted")));
+    Received in = session.build().received().get(s.name());
+    if (in == null) {
+      v.getChildren().add(Parts.label("Not read yet.", "muted"));
+      return v;
+    }
+    v.getChildren()
+        .addAll(
+            Parts.row("Format", in.format()),
+            Parts.row("Size", Figures.bytes(r.bytes())),
+            Parts.row(
+                "Unit",
+                in.unit().isEmpty() ? "not declared" : in.unit(),
+                in.unit().isEmpty() ? "warning" : ""),
+            Parts.row("System", in.crs().isEmpty() ? "not declared" : in.crs()),
+            Parts.row("SHA-256", r.sha256().substring(0, 12) + " …"),
+            Parts.line());
+    Map<String, List<Item>> kinds =
+        in.items().stream()
+            .collect(
+                Collectors.groupingBy(
+                    Item::kind, java.util.LinkedHashMap::new, Collectors.toList()));
+    kinds.forEach(
+        (kind, items) -> items.forEach(i -> v.getChildren().add(Parts.row(i.name(), what(i)))));
+    long errors = in.findings().stream().filter(Finding::isError).count();
+    if (errors > 0) {
+      v.getChildren()
+          .add(
+              Parts.label(
+                  errors == 1
+                      ? "✕ 1 error, see the findings"
+                      : "✕ " + errors + " errors, see the findings",
+                  "error"));
+    }
+    if (s.revisions().size() > 1) {
+      v.getChildren()
+          .add(
+              Parts.label(
+                  "before: "
+                      + String.join(
+                          ", ",
+                          s.revisions().reversed().stream()
+                              .skip(1)
+                              .map(x -> x.label() + " (" + x.fileName() + ")")
+                              .toList()),
+                  "muted"));
+    }
+    return v;
+  }
+
+  private static String what(Item item) {
+    return switch (item) {
+      case Item.TerrainSurface t -> Figures.count(t.mesh().triangleCount()) + " triangles";
+      case Item.Body b -> Figures.count(b.mesh().triangleCount()) + " triangles";
+      case Item.AlignmentLine a -> Figures.number(a.alignment().length(), 1) + " m";
+      case Item.PointGroup p -> Figures.count(p.points().size()) + " points";
+    };
+  }
+
+  private static VBox change(RevisionChange c) {
+    VBox v = card(Parts.label("What the new revision changes", "title"));
+    v.setId("revision-change");
+    c.added().forEach(n -> v.getChildren().add(Parts.wrapped("+ " + n + " is new", "proven")));
+    c.gone()
+        .forEach(
+            n -> v.getChildren().add(Parts.wrapped("− " + n + " is no longer there", "error")));
+    c.changed().forEach(n -> v.getChildren().add(Parts.wrapped("◐ " + n, "warning")));
+    v.getChildren().add(Parts.row("Items the same", Integer.toString(c.same())));
+    v.getChildren()
+        .add(
+            Parts.row(
+                "Largest level difference",
+                String.format(Locale.ROOT, "%+.3f m", c.largestLevelDifference())
+                    .replace("-", "\u2212")));
+    return v;
+  }
+}

@@ -1,0 +1,2 @@
+/** The stop Receive: the ledger of received files. */
+package wellspan.app.receive;

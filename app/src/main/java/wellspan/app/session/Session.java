@@ -1,0 +1,468 @@
+package wellspan.app.session;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.concurrent.Executor;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Band;
+import wellspan.core.item.ItemId;
+import wellspan.core.item.Received;
+import wellspan.core.job.Build;
+import wellspan.core.job.History;
+import wellspan.core.job.ItemSettings;
+import wellspan.core.job.Job;
+import wellspan.core.job.JobStore;
+import wellspan.core.job.Journal;
+import wellspan.core.job.Revision;
+import wellspan.core.job.RevisionChange;
+import wellspan.core.job.Source;
+import wellspan.exchange.delivery.DeliveryRun;
+import wellspan.exchange.intake.Intake;
+import wellspan.exchange.intake.SourceIntake;
+
+/**
+ * The open job as the window works on it: history, geometry, selection, findings, deliveries run.
+ * All methods are called on the window's thread; long work runs in {@link Work}.
+ */
+public final class Session {
+  /** What the cursor points at. */
+  public record Pointer(Position shared) {}
+
+  /** A delivery's latest run and the state of the job that it sent. */
+  public record Run(DeliveryRun.Outcome outcome, Job job) {}
+
+  private final JobStore store;
+  private final Clock clock;
+  private final Work work;
+  private final Map<String, Received> bySha = new HashMap<>();
+  private final ReadOnlyObjectWrapper<History> history = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<Build> build = new ReadOnlyObjectWrapper<>();
+  private final ReadOnlyObjectWrapper<List<Finding>> findings =
+      new ReadOnlyObjectWrapper<>(List.of());
+  private final ReadOnlyObjectWrapper<Optional<RevisionChange>> lastChange =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Map<String, Run>> runs =
+      new ReadOnlyObjectWrapper<>(Map.of());
+  private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
+  private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
+  private final ReadOnlyBooleanWrapper messageIsError = new ReadOnlyBooleanWrapper();
+  private final ObjectProperty<Optional<ItemId>> selected =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final ObjectProperty<Stop> stop = new SimpleObjectProperty<>(Stop.RECEIVE);
+  private final ObjectProperty<Optional<Pointer>> pointer =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final ObjectProperty<Optional<Position>> goTo =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final ObjectProperty<String> delivery = new SimpleObjectProperty<>("");
+  private final BooleanProperty pickingBasePoint = new SimpleBooleanProperty();
+
+  public Session(JobStore store, Job job, Clock clock, Executor window) {
+    this.store = store;
+    this.clock = clock;
+    work = new Work(window);
+    history.set(History.of(job));
+    build.set(Build.of(job, Map.of()));
+    delivery.set(job.deliveries().isEmpty() ? "" : job.deliveries().getFirst().name());
+    refreshFindings();
+  }
+
+  public JobStore store() {
+    return store;
+  }
+
+  public Work work() {
+    return work;
+  }
+
+  public Job job() {
+    return history.get().now();
+  }
+
+  public Build build() {
+    return build.get();
+  }
+
+  public ReadOnlyObjectProperty<Build> buildProperty() {
+    return build.getReadOnlyProperty();
+  }
+
+  public ReadOnlyObjectProperty<History> historyProperty() {
+    return history.getReadOnlyProperty();
+  }
+
+  public ReadOnlyObjectProperty<List<Finding>> findingsProperty() {
+    return findings.getReadOnlyProperty();
+  }
+
+  public ReadOnlyObjectProperty<Optional<RevisionChange>> lastChangeProperty() {
+    return lastChange.getReadOnlyProperty();
+  }
+
+  /** The latest run of each delivery in this session, by its name. */
+  public ReadOnlyObjectProperty<Map<String, Run>> runsProperty() {
+    return runs.getReadOnlyProperty();
+  }
+
+  public ReadOnlyBooleanProperty unsavedProperty() {
+    return unsaved.getReadOnlyProperty();
+  }
+
+  /** The last thing worth saying, as a sentence. */
+  public ReadOnlyStringProperty messageProperty() {
+    return message.getReadOnlyProperty();
+  }
+
+  public ReadOnlyBooleanProperty messageIsErrorProperty() {
+    return messageIsError.getReadOnlyProperty();
+  }
+
+  public ObjectProperty<Optional<ItemId>> selectedProperty() {
+    return selected;
+  }
+
+  public ObjectProperty<Stop> stopProperty() {
+    return stop;
+  }
+
+  public ObjectProperty<Optional<Pointer>> pointerProperty() {
+    return pointer;
+  }
+
+  /** A place that the stage is asked to show. */
+  public ObjectProperty<Optional<Position>> goToProperty() {
+    return goTo;
+  }
+
+  /** Name of the delivery in hand. */
+  public ObjectProperty<String> deliveryProperty() {
+    return delivery;
+  }
+
+  /** Whether the next click on the plan sets the base point. */
+  public BooleanProperty pickingBasePointProperty() {
+    return pickingBasePoint;
+  }
+
+  public Optional<Build.BuiltItem> selectedItem() {
+    return selected.get().map(id -> build.get().items().get(id));
+  }
+
+  private void say(String sentence) {
+    messageIsError.set(false);
+    message.set(sentence);
+  }
+
+  public void complain(String sentence) {
+    messageIsError.set(true);
+    message.set(sentence);
+  }
+
+  // ---- reading
+
+  /** Reads all sources of the job. */
+  public void load() {
+    Job job = job();
+    if (!job.sources().isEmpty()) {
+      work.start(
+          "Reading the job", p -> SourceIntake.build(store, job, p), this::loaded, this::complain);
+    }
+  }
+
+  private void loaded(Build fresh) {
+    fresh
+        .received()
+        .forEach(
+            (name, r) ->
+                fresh.job().source(name).ifPresent(s -> bySha.put(s.current().sha256(), r)));
+    rebuild();
+    say(fresh.items().size() + " items from " + fresh.received().size() + " files.");
+  }
+
+  /** Receives files one after the other; each becomes a new source or the next revision of one. */
+  public void receive(List<Path> files) {
+    Deque<Path> rest = new ArrayDeque<>(files);
+    receiveNext(rest);
+  }
+
+  private void receiveNext(Deque<Path> rest) {
+    if (rest.isEmpty()) {
+      return;
+    }
+    Path file = rest.pop();
+    Job job = job();
+    Optional<Received> before =
+        job.source(JobStore.sourceName(file.getFileName().toString()))
+            .map(s -> bySha.get(s.current().sha256()));
+    work.start(
+        "Reading " + file.getFileName(),
+        p -> SourceIntake.take(store, job, file, before, clock, p),
+        taken -> {
+          taken(taken);
+          receiveNext(rest);
+        },
+        this::complain);
+  }
+
+  private void taken(SourceIntake.Taken t) {
+    bySha.put(t.source().current().sha256(), t.received());
+    boolean revision = t.source().revisions().size() > 1;
+    edit("Receive " + t.source().current().fileName(), j -> t.job());
+    lastChange.set(t.change());
+    String found = t.received().entries().size() + " items";
+    say(
+        t.source().current().fileName()
+            + (revision
+                ? " received as " + t.source().current().label() + " of " + t.source().name()
+                : " received")
+            + ": "
+            + found
+            + ".");
+  }
+
+  // ---- edits
+
+  /** One undoable edit. It is noted in the journal before it counts. */
+  public void edit(String what, UnaryOperator<Job> change) {
+    Job next = change.apply(job());
+    if (next.equals(job())) {
+      return;
+    }
+    take(what, history.get().edit(what, next));
+  }
+
+  private void take(String what, History next) {
+    try {
+      store.note(what, next.now());
+    } catch (IOException e) {
+      complain(
+          "The edit is not secured against a crash: the job's folder cannot be written ("
+              + e.getMessage()
+              + "). Save the job elsewhere.");
+    }
+    history.set(next);
+    unsaved.set(true);
+    readMissing();
+  }
+
+  public void undo() {
+    if (history.get().canUndo()) {
+      String what = history.get().past().getLast().what();
+      take("Undo: " + what, history.get().undo());
+      say("Undone: " + what + ".");
+    }
+  }
+
+  public void redo() {
+    if (history.get().canRedo()) {
+      String what = history.get().future().getLast().what();
+      take("Redo: " + what, history.get().redo());
+      say("Done again: " + what + ".");
+    }
+  }
+
+  /** After undo a revision may be current that was not read in this session. */
+  private void readMissing() {
+    List<Revision> missing =
+        job().sources().stream()
+            .map(Source::current)
+            .filter(r -> !bySha.containsKey(r.sha256()))
+            .toList();
+    if (missing.isEmpty()) {
+      rebuild();
+      return;
+    }
+    work.start(
+        "Reading sources",
+        p -> {
+          Map<String, Received> read = new HashMap<>();
+          for (Revision r : missing) {
+            read.put(r.sha256(), Intake.read(store.stored(r), p));
+          }
+          return read;
+        },
+        read -> {
+          bySha.putAll(read);
+          rebuild();
+        },
+        this::complain);
+  }
+
+  private void rebuild() {
+    Map<String, Received> received = new LinkedHashMap<>();
+    for (Source s : job().sources()) {
+      Received r = bySha.get(s.current().sha256());
+      if (r != null) {
+        received.put(s.name(), r);
+      }
+    }
+    build.set(Build.of(job(), received));
+    if (selected.get().isPresent() && !build.get().items().containsKey(selected.get().get())) {
+      selected.set(Optional.empty());
+    }
+    refreshFindings();
+  }
+
+  private void refreshFindings() {
+    List<Finding> all = new ArrayList<>(build.get().findings());
+    runs.get().values().forEach(r -> all.addAll(r.outcome().receipt().proof().findings()));
+    findings.set(List.copyOf(all));
+  }
+
+  /** Changes the frame, unless it is locked. */
+  public void editFrame(String what, UnaryOperator<Frame> change) {
+    Frame now = job().frame();
+    Frame next = change.apply(now);
+    if (now.isLocked() && next.isLocked() && !next.equals(now)) {
+      complain("The frame is locked (" + now.lock() + "). Unlock it first.");
+      return;
+    }
+    edit(what, j -> j.withFrame(next));
+  }
+
+  public void setVisible(Collection<ItemId> items, boolean visible) {
+    edit(
+        (visible ? "Show " : "Hide ")
+            + (items.size() == 1 ? items.iterator().next().value() : items.size() + " items"),
+        j -> j.withSettings(items, (ItemSettings s) -> s.withVisible(visible)));
+  }
+
+  /** Hides the topmost stratum that still shows something, or shows the one hidden last. */
+  public void peel(boolean away) {
+    List<Band> bands = new ArrayList<>(List.of(Band.values()));
+    if (!away) {
+      bands = bands.reversed();
+    }
+    for (Band band : bands) {
+      List<ItemId> ids = itemsIn(band);
+      boolean anyVisible = ids.stream().anyMatch(build.get()::isVisible);
+      if (!ids.isEmpty() && anyVisible == away) {
+        setVisible(ids, !away);
+        return;
+      }
+    }
+  }
+
+  public List<ItemId> itemsIn(Band band) {
+    return build.get().items().values().stream()
+        .filter(i -> i.item().band() == band)
+        .map(Build.BuiltItem::id)
+        .toList();
+  }
+
+  public void holdBack(String deliveryName, ItemId item, boolean held) {
+    edit(
+        (held ? "Hold back " : "Include ") + item.value(),
+        j ->
+            j.delivery(deliveryName)
+                .map(
+                    d -> {
+                      Set<ItemId> all = new TreeSet<>(d.heldBack());
+                      if (held) {
+                        all.add(item);
+                      } else {
+                        all.remove(item);
+                      }
+                      return j.withDelivery(d.holdingBack(all));
+                    })
+                .orElse(j));
+  }
+
+  // ---- saving and delivering
+
+  public void save() {
+    try {
+      store.save(job());
+      unsaved.set(false);
+      say("Saved in " + store.folder() + ".");
+    } catch (IOException e) {
+      complain(
+          "The job could not be saved: "
+              + e.getMessage()
+              + ". The file saved last is still there.");
+    }
+  }
+
+  /** Forgets the journal of unsaved edits; the saved job stays as it is. */
+  public void discardUnsaved() {
+    try {
+      store.journal().discard();
+    } catch (IOException e) {
+      complain("The journal of unsaved edits could not be removed: " + e.getMessage());
+    }
+  }
+
+  /** Continues from unsaved edits of a process that ended without saving. */
+  public void recover(Journal.Recovered recovered) {
+    history.set(history.get().edit("Recovered edits", recovered.job()));
+    unsaved.set(true);
+    say(
+        recovered.edits()
+            + " unsaved edits were recovered; the last was: "
+            + recovered.lastEdit()
+            + ". Save to keep them.");
+  }
+
+  /** Runs the delivery in hand and proves it. */
+  public void deliver() {
+    Optional<Delivery> chosen = job().delivery(delivery.get());
+    if (chosen.isEmpty()) {
+      complain("Choose a delivery first.");
+      return;
+    }
+    Build sent = build.get();
+    work.start(
+        "Delivering " + chosen.get().name(),
+        p -> DeliveryRun.run(sent, chosen.get(), store.out(), store.receipts(), clock, p),
+        o -> delivered(o, sent.job()),
+        this::complain);
+  }
+
+  private void delivered(DeliveryRun.Outcome o, Job sent) {
+    Map<String, Run> all = new LinkedHashMap<>(runs.get());
+    all.put(o.receipt().delivery(), new Run(o, sent));
+    runs.set(all);
+    refreshFindings();
+    if (o.receipt().proof().pass()) {
+      say(
+          o.receipt().delivery()
+              + " is proven: "
+              + o.receipt().proof().arrived()
+              + " of "
+              + o.receipt().proof().sent()
+              + " items arrived in "
+              + o.file().getFileName()
+              + ".");
+    } else {
+      complain(
+          o.receipt().delivery()
+              + " is not proven. The last good file is untouched; see the findings.");
+    }
+  }
+}

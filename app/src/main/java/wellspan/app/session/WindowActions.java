@@ -1,0 +1,15 @@
+package wellspan.app.session;
+
+/** What the window as a whole can be asked for. */
+public interface WindowActions {
+  void chooseFiles();
+
+  void toggleFindings();
+
+  void toggleTheme();
+
+  void showShortcuts();
+
+  /** Opens a file or folder with the system's own program. */
+  void openOutside(java.nio.file.Path path);
+}

@@ -1,0 +1,200 @@
+package wellspan.app.shell;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import wellspan.app.session.CellState;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Figures;
+import wellspan.app.theme.Parts;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.Chainages;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.describe.KnownFacts;
+import wellspan.core.finding.Stop;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.Received;
+import wellspan.core.job.Build;
+
+/** The docket: the selected item's own journey in six cells under the six stops. */
+final class DocketView extends Pane {
+  static final double HEIGHT = 130;
+
+  private final Session session;
+  private final VBox head = new VBox(2);
+  private final List<VBox> cells = new ArrayList<>();
+  private final List<Region> rules = new ArrayList<>();
+
+  DocketView(Session session) {
+    this.session = session;
+    setId("docket");
+    getStyleClass().add("docket");
+    setMinHeight(HEIGHT);
+    setPrefHeight(HEIGHT);
+    getChildren().add(head);
+    for (Stop s : Stop.values()) {
+      Region rule = new Region();
+      rule.getStyleClass().add("docket-rule");
+      VBox cell = new VBox(2);
+      cell.setId("docket-" + s.name().toLowerCase(java.util.Locale.ROOT));
+      rules.add(rule);
+      cells.add(cell);
+      getChildren().addAll(rule, cell);
+    }
+    session.buildProperty().addListener((o, a, b) -> refresh());
+    session.selectedProperty().addListener((o, a, b) -> refresh());
+    session.runsProperty().addListener((o, a, b) -> refresh());
+    refresh();
+  }
+
+  @Override
+  protected void layoutChildren() {
+    double w = getWidth();
+    head.resizeRelocate(18, 14, 196, getHeight() - 20);
+    for (int i = 0; i < cells.size(); i++) {
+      double x = RouteGrid.x(i, w);
+      double next = i + 1 < cells.size() ? RouteGrid.x(i + 1, w) : w;
+      rules.get(i).resizeRelocate(x - 1, 10, 2, getHeight() - 20);
+      cells.get(i).resizeRelocate(x + 10, 10, next - x - 16, getHeight() - 14);
+    }
+  }
+
+  private void cell(Stop stop, String... lines) {
+    VBox c = cells.get(stop.ordinal());
+    c.getChildren().setAll(Parts.label(stop.title(), "docket-stop"));
+    for (String line : lines) {
+      String[] styled = line.split("\t", 2);
+      Label l =
+          styled.length == 2
+              ? Parts.label(styled[1], styled[0].split(" "))
+              : Parts.label(line, "docket-line");
+      l.setMaxWidth(Double.MAX_VALUE);
+      l.setTooltip(new javafx.scene.control.Tooltip(l.getText()));
+      c.getChildren().add(l);
+    }
+  }
+
+  private void refresh() {
+    Optional<Build.BuiltItem> chosen = session.selectedItem();
+    if (chosen.isEmpty()) {
+      head.getChildren()
+          .setAll(
+              Parts.label("Nothing selected", "title"),
+              Parts.wrapped(
+                  "Click an item on the stage or in the strata: its journey stands here.",
+                  "muted"));
+      for (Stop s : Stop.values()) {
+        cell(s);
+      }
+      return;
+    }
+    Build.BuiltItem i = chosen.get();
+    head.getChildren()
+        .setAll(Parts.wrapped(i.item().name(), "title"), Parts.label(i.item().kind(), "muted"));
+    receive(i);
+    place(i.item());
+    shape(i.item());
+    describe(i);
+    cell(Stop.DRAW, "muted\tLayers and line styles", "muted\tcome with a later version.");
+    deliver(i);
+  }
+
+  private void receive(Build.BuiltItem i) {
+    Received r = session.build().received().get(i.source());
+    cell(
+        Stop.RECEIVE,
+        "name\t" + i.revision().fileName(),
+        i.revision().label()
+            + ", "
+            + java.time.format.DateTimeFormatter.ofPattern("d MMM yyyy", java.util.Locale.ENGLISH)
+                .withZone(java.time.ZoneId.systemDefault())
+                .format(i.revision().receivedAt()),
+        r == null ? "" : r.format() + (r.unit().isEmpty() ? "" : ", " + r.unit()),
+        "muted\t"
+            + (r == null || r.crs().isEmpty() ? "declares no system" : "declares " + r.crs()));
+  }
+
+  private void place(Item item) {
+    Box b = item.bounds();
+    if (b.isEmpty()) {
+      cell(Stop.PLACE, "warning\tThere is nothing to place.");
+      return;
+    }
+    Position c = b.centre();
+    Position l = session.job().frame().toLocal(c);
+    cell(
+        Stop.PLACE,
+        "figure\tE " + Figures.number(c.east(), 3),
+        "figure\tN " + Figures.number(c.north(), 3),
+        "figure muted\tx " + Figures.number(l.east(), 1) + " y " + Figures.number(l.north(), 1),
+        "muted\t"
+            + Figures.distance(b.farthestPlanDistance(session.job().frame().basePoint()))
+            + " from base point");
+  }
+
+  private void shape(Item item) {
+    switch (item) {
+      case Item.TerrainSurface s -> mesh(s.mesh());
+      case Item.Body b -> mesh(b.mesh());
+      case Item.AlignmentLine a -> {
+        Alignment line = a.alignment();
+        cell(
+            Stop.SHAPE,
+            "figure\t" + Chainages.format(line.startChainage()),
+            "figure\t… " + Chainages.format(line.endChainage()),
+            line.elements().size() + " plan elements",
+            line.profile().map(p -> p.segments().size() + " profile pieces").orElse("no profile"));
+      }
+      case Item.PointGroup p -> cell(Stop.SHAPE, Figures.count(p.points().size()) + " points");
+    }
+  }
+
+  private void mesh(Mesh m) {
+    if (m.triangleCount() == 0) {
+      cell(Stop.SHAPE, "error\t0 triangles:", "error\tnothing will arrive");
+      return;
+    }
+    Box b = m.bounds();
+    cell(
+        Stop.SHAPE,
+        Figures.count(m.triangleCount()) + " triangles",
+        Figures.count(m.vertexCount()) + " points",
+        "levels " + Figures.number(b.minH(), 2) + " … " + Figures.number(b.maxH(), 2),
+        Figures.number(m.planArea() / 10_000, 2) + " ha in plan");
+  }
+
+  private void describe(Build.BuiltItem i) {
+    int facts =
+        KnownFacts.of(i.item(), i.revision().fileName(), i.revision().label()).values().size();
+    var c = session.build().classOf(i);
+    if (!Delivery.carries(i.item())) {
+      cell(Stop.DESCRIBE, "muted\tnot delivered as IFC");
+      return;
+    }
+    cell(
+        Stop.DESCRIBE,
+        "name\t" + c.entity(),
+        c.predefinedType(),
+        facts + " known facts",
+        "muted\t" + KnownFacts.SET);
+  }
+
+  private void deliver(Build.BuiltItem i) {
+    List<String> lines = new ArrayList<>();
+    for (Delivery d : session.job().deliveries()) {
+      CellState s = CellState.of(session, d, i);
+      lines.add(s.style() + "\t" + s.sign() + " " + d.name() + " " + s.words());
+    }
+    if (lines.isEmpty()) {
+      lines.add("muted\tno delivery yet");
+    }
+    cell(Stop.DELIVER, lines.toArray(new String[0]));
+  }
+}

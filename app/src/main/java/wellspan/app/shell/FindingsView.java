@@ -1,0 +1,109 @@
+package wellspan.app.shell;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.kordamp.ikonli.feather.Feather;
+import org.kordamp.ikonli.javafx.FontIcon;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Figures;
+import wellspan.app.theme.Parts;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Severity;
+import wellspan.core.finding.Stop;
+
+/** Everything the checks found, grouped by stop. A click brings the stage to the place. */
+final class FindingsView extends BorderPane {
+  private final Session session;
+  private final VBox list = new VBox();
+
+  FindingsView(Session session, Runnable close) {
+    this.session = session;
+    setId("findings");
+    getStyleClass().add("findings");
+    setPrefWidth(360);
+    setMaxWidth(360);
+    HBox head =
+        new HBox(
+            Parts.label("Findings", "title"),
+            Parts.space(),
+            Parts.icon(Feather.X, "Close the findings (Ctrl+F)", close));
+    head.setPadding(new Insets(12, 8, 8, 14));
+    setTop(head);
+    ScrollPane scroll = new ScrollPane(list);
+    scroll.setFitToWidth(true);
+    scroll.getStyleClass().add("card-scroll");
+    setCenter(scroll);
+    session.findingsProperty().addListener((o, a, b) -> refresh());
+    refresh();
+  }
+
+  private void refresh() {
+    list.getChildren().clear();
+    for (Stop stop : Stop.values()) {
+      List<Finding> here =
+          session.findingsProperty().get().stream().filter(f -> f.stop() == stop).toList();
+      if (!here.isEmpty()) {
+        var title = Parts.label(stop.title(), "docket-stop");
+        title.setPadding(new Insets(10, 14, 2, 14));
+        list.getChildren().add(title);
+        here.forEach(f -> list.getChildren().add(row(f)));
+      }
+    }
+    if (list.getChildren().isEmpty()) {
+      var nothing = Parts.label("Nothing found.", "muted");
+      nothing.setPadding(new Insets(14));
+      list.getChildren().add(nothing);
+    }
+  }
+
+  private HBox row(Finding f) {
+    FontIcon icon =
+        new FontIcon(
+            f.severity() == Severity.ERROR
+                ? Feather.X_CIRCLE
+                : f.severity() == Severity.WARNING ? Feather.ALERT_TRIANGLE : Feather.INFO);
+    String style =
+        f.severity() == Severity.ERROR
+            ? "error"
+            : f.severity() == Severity.WARNING ? "warning" : "muted";
+    VBox text = new VBox(2, Parts.wrapped(f.message()));
+    f.place()
+        .ifPresent(p -> text.getChildren().add(Parts.label(Figures.shared(p), "figure", "muted")));
+    text.setMaxWidth(290);
+    var word = Parts.label(f.severity().word(), style);
+    text.getChildren().addFirst(word);
+    HBox row = new HBox(10, icon, text);
+    row.getStyleClass().add("finding");
+    row.setFocusTraversable(true);
+    row.setAccessibleText(f.message());
+    row.setOnMouseClicked(e -> go(f));
+    row.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
+            go(f);
+            e.consume();
+          }
+        });
+    return row;
+  }
+
+  private void go(Finding f) {
+    session.stopProperty().set(f.stop());
+    session.build().items().values().stream()
+        .filter(i -> i.item().name().equals(f.item()))
+        .findFirst()
+        .ifPresent(i -> session.selectedProperty().set(Optional.of(i.id())));
+    f.place()
+        .ifPresent(
+            p -> {
+              session.goToProperty().set(Optional.empty());
+              session.goToProperty().set(Optional.of(p));
+            });
+  }
+}

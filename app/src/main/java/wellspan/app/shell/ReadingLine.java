@@ -1,0 +1,85 @@
+package wellspan.app.shell;
+
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.layout.HBox;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Figures;
+import wellspan.app.theme.Parts;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Position;
+
+/**
+ * The bottom edge: where the cursor is in both coordinates, what runs, what happened last, the
+ * frame in short.
+ */
+final class ReadingLine extends HBox {
+  static final double HEIGHT = 28;
+
+  private final Session session;
+  private final Label shared = Parts.label("", "figure");
+  private final Label local = Parts.label("", "figure");
+  private final Label message = Parts.label("");
+  private final Label frame = Parts.label("", "figure");
+  private final HBox work;
+
+  ReadingLine(Session session) {
+    super(14);
+    this.session = session;
+    setId("reading");
+    getStyleClass().add("reading");
+    setAlignment(Pos.CENTER_LEFT);
+    setPadding(new Insets(0, 18, 0, 18));
+    setMinHeight(HEIGHT);
+    setPrefHeight(HEIGHT);
+    Label sentence = Parts.label("");
+    sentence.textProperty().bind(session.work().sentenceProperty());
+    ProgressBar bar = new ProgressBar();
+    bar.setPrefWidth(120);
+    bar.progressProperty().bind(session.work().fractionProperty());
+    Button cancel = Parts.button("Cancel", "bar-button", session.work()::cancel);
+    cancel.setId("cancel");
+    work = new HBox(8, sentence, bar, cancel);
+    work.setAlignment(Pos.CENTER_LEFT);
+    work.visibleProperty().bind(session.work().runningProperty());
+    work.managedProperty().bind(session.work().runningProperty());
+    message.setId("message");
+    message.textProperty().bind(session.messageProperty());
+    message.visibleProperty().bind(session.work().runningProperty().not());
+    message.managedProperty().bind(session.work().runningProperty().not());
+    message.setMinWidth(40);
+    message.setTooltip(new javafx.scene.control.Tooltip());
+    message.getTooltip().textProperty().bind(session.messageProperty());
+    shared.setMinWidth(USE_PREF_SIZE);
+    local.setMinWidth(USE_PREF_SIZE);
+    frame.setMinWidth(USE_PREF_SIZE);
+    getChildren().addAll(shared, local, work, message, Parts.space(), frame);
+    session.pointerProperty().addListener((o, a, b) -> pointer());
+    session.historyProperty().addListener((o, a, b) -> refresh());
+    session
+        .messageIsErrorProperty()
+        .addListener((o, a, b) -> message.setStyle(b ? "-fx-text-fill: #F7A08D;" : ""));
+    refresh();
+  }
+
+  private void pointer() {
+    Optional<Position> at = session.pointerProperty().get().map(Session.Pointer::shared);
+    shared.setText(at.map(Figures::shared).orElse(""));
+    local.setText(at.map(p -> Figures.local(session.job().frame().toLocal(p))).orElse(""));
+    shared.setManaged(at.isPresent());
+    local.setManaged(at.isPresent());
+  }
+
+  private void refresh() {
+    Frame f = session.job().frame();
+    frame.setText(
+        (f.crs().isEmpty() ? "no system" : f.crs())
+            + (f.verticalDatum().isEmpty() ? "" : " · " + f.verticalDatum())
+            + (f.isLocked() ? " · locked" : ""));
+    pointer();
+  }
+}

@@ -1,0 +1,298 @@
+package wellspan.app.shell;
+
+import java.io.File;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.application.HostServices;
+import javafx.application.Platform;
+import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
+import wellspan.app.deliver.DeliverView;
+import wellspan.app.deliver.ProofCard;
+import wellspan.app.describe.DescribeView;
+import wellspan.app.place.PlaceView;
+import wellspan.app.receive.ReceiveView;
+import wellspan.app.session.Session;
+import wellspan.app.session.WindowActions;
+import wellspan.app.stage.StageView;
+import wellspan.app.theme.Parts;
+import wellspan.app.theme.Theme;
+import wellspan.core.finding.Stop;
+
+/**
+ * The whole window: route on top, strata left, stage in the middle with the stop's card, docket and
+ * reading line below.
+ */
+public final class ShellView extends StackPane implements WindowActions {
+  private static final double CARD_WIDTH = 330;
+
+  private final Session session;
+  private final HostServices services;
+  private final RouteView route;
+  private final StrataView strata;
+  private final DocketView docket;
+  private final StageView stage;
+  private final DeliverView manifest;
+  private final FindingsView findings;
+  private final ShortcutsView shortcuts;
+  private final StackPane card = new StackPane();
+  private final BorderPane middle = new BorderPane();
+  private final ReceiveView receive;
+  private final PlaceView place;
+  private final DescribeView describe;
+  private final ProofCard proof;
+  private final Node shape;
+  private final Node draw;
+  private final VBox bottom;
+  private Theme theme = Theme.LIGHT;
+  private boolean proofOnStage;
+
+  public ShellView(Session session, HostServices services) {
+    this.session = session;
+    this.services = services;
+    route = new RouteView(session, this);
+    strata = new StrataView(session);
+    docket = new DocketView(session);
+    stage = new StageView(session);
+    manifest = new DeliverView(session);
+    findings = new FindingsView(session, this::toggleFindings);
+    shortcuts = new ShortcutsView(this::showShortcuts);
+    receive = new ReceiveView(session, this);
+    place = new PlaceView(session);
+    describe = new DescribeView(session);
+    proof = new ProofCard(session, this, this::showProof);
+    shape =
+        quiet(
+            "Shape",
+            "Preparation steps for terrain, roads and sweeps will stand here: recorded on the item, replayed at every revision. Until then surfaces and alignments go through exactly as designed; look at them in plan, 3D and long section.");
+    draw =
+        quiet(
+            "Draw",
+            "Comparison with a drawing standard and drawing set-ups will stand here. Nothing is needed at this stop for a BIM delivery.");
+    card.setPrefWidth(CARD_WIDTH);
+    card.setMinWidth(CARD_WIDTH);
+    card.setPadding(new Insets(12, 12, 12, 12));
+    StackPane centre = new StackPane(stage, manifest);
+    centre.setMinSize(0, 0);
+    middle.setCenter(centre);
+    middle.setRight(card);
+    bottom = new VBox(docket, new ReadingLine(session));
+    BorderPane frame = new BorderPane(middle, route, null, bottom, strata);
+    StackPane.setAlignment(findings, Pos.CENTER_RIGHT);
+    StackPane.setMargin(findings, new Insets(RouteView.HEIGHT, 0, ReadingLine.HEIGHT, 0));
+    findings.setVisible(false);
+    shortcuts.setVisible(false);
+    getChildren().addAll(frame, findings, shortcuts);
+    session.stopProperty().addListener((o, a, b) -> showStop());
+    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    setOnDragOver(ReceiveView::accept);
+    setOnDragDropped(e -> ReceiveView.drop(session, e));
+    showStop();
+  }
+
+  private static Node quiet(String stop, String sentence) {
+    VBox v = new VBox(Parts.label(stop, "title"), Parts.wrapped(sentence, "muted"));
+    v.getStyleClass().add("card");
+    v.setMaxHeight(Double.NEGATIVE_INFINITY);
+    StackPane.setAlignment(v, Pos.TOP_CENTER);
+    return v;
+  }
+
+  private void showStop() {
+    Stop s = session.stopProperty().get();
+    Node panel =
+        switch (s) {
+          case RECEIVE -> receive;
+          case PLACE -> place;
+          case SHAPE -> shape;
+          case DESCRIBE -> describe;
+          case DRAW -> draw;
+          case DELIVER -> proof;
+        };
+    card.getChildren().setAll(panel);
+    boolean onManifest = s == Stop.DELIVER && !proofOnStage;
+    manifest.setVisible(onManifest);
+    stage.setVisible(!onManifest);
+    stage.plan().setProofShown(s == Stop.DELIVER && proofOnStage);
+    if (s != Stop.PLACE) {
+      session.pickingBasePointProperty().set(false);
+    }
+  }
+
+  private void showProof(boolean shown) {
+    proofOnStage = shown;
+    if (shown) {
+      stage.show(StageView.Picture.PLAN);
+    }
+    showStop();
+  }
+
+  public StageView stage() {
+    return stage;
+  }
+
+  public void setTheme(Theme t) {
+    theme = t;
+    t.apply(getScene());
+    route.setTheme(t);
+    stage.setTheme(t);
+  }
+
+  @Override
+  public void chooseFiles() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Receive files");
+    chooser
+        .getExtensionFilters()
+        .addAll(
+            new FileChooser.ExtensionFilter(
+                "Designs and points", "*.xml", "*.landxml", "*.ifc", "*.csv", "*.txt"),
+            new FileChooser.ExtensionFilter("All files", "*"));
+    List<File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
+    if (files != null) {
+      session.receive(files.stream().map(File::toPath).toList());
+    }
+  }
+
+  @Override
+  public void toggleFindings() {
+    findings.setVisible(!findings.isVisible());
+    if (findings.isVisible()) {
+      findings.requestFocus();
+    }
+  }
+
+  @Override
+  public void toggleTheme() {
+    setTheme(theme == Theme.LIGHT ? Theme.DARK : Theme.LIGHT);
+  }
+
+  @Override
+  public void showShortcuts() {
+    shortcuts.setVisible(!shortcuts.isVisible());
+  }
+
+  @Override
+  public void openOutside(Path path) {
+    services.showDocument(path.toUri().toString());
+  }
+
+  private static void fold(Node n) {
+    n.setManaged(!n.isVisible());
+    n.setVisible(!n.isVisible());
+  }
+
+  private void key(KeyEvent e) {
+    if (e.isShortcutDown()) {
+      if (control(e)) {
+        e.consume();
+      }
+      return;
+    }
+    if (e.isAltDown() && picture(e.getCode())) {
+      e.consume();
+      return;
+    }
+    if (plain(e)) {
+      e.consume();
+    }
+  }
+
+  private boolean control(KeyEvent e) {
+    boolean typing = e.getTarget() instanceof TextInputControl;
+    switch (e.getCode()) {
+      case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6 ->
+          session
+              .stopProperty()
+              .set(Stop.values()[e.getCode().ordinal() - KeyCode.DIGIT1.ordinal()]);
+      case Z -> {
+        if (typing) {
+          return false;
+        }
+        if (e.isShiftDown()) {
+          session.redo();
+        } else {
+          session.undo();
+        }
+      }
+      case Y -> session.redo();
+      case S -> session.save();
+      case R -> Platform.runLater(this::chooseFiles);
+      case F -> toggleFindings();
+      case T -> toggleTheme();
+      case B -> fold(strata);
+      case D -> fold(docket);
+      case ENTER -> session.deliver();
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private boolean picture(KeyCode code) {
+    switch (code) {
+      case DIGIT1 -> stage.show(StageView.Picture.PLAN);
+      case DIGIT2 -> stage.show(StageView.Picture.SPACE);
+      case DIGIT3 -> stage.show(StageView.Picture.SECTION);
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private boolean plain(KeyEvent e) {
+    if (e.getCode() == KeyCode.F1) {
+      showShortcuts();
+      return true;
+    }
+    if (e.getCode() == KeyCode.ESCAPE) {
+      return escape();
+    }
+    if (e.getTarget() instanceof TextInputControl) {
+      return false;
+    }
+    switch (e.getCode()) {
+      case F -> stage.fit();
+      case OPEN_BRACKET -> session.peel(true);
+      case CLOSE_BRACKET -> session.peel(false);
+      case SPACE -> {
+        boolean onStage =
+            session.stopProperty().get() == Stop.PLACE
+                && !(e.getTarget() instanceof javafx.scene.control.ButtonBase);
+        if (!onStage) {
+          return false;
+        }
+        session.pickingBasePointProperty().set(!session.pickingBasePointProperty().get());
+      }
+      default -> {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private boolean escape() {
+    if (shortcuts.isVisible()) {
+      showShortcuts();
+    } else if (session.work().runningProperty().get()) {
+      session.work().cancel();
+    } else if (session.pickingBasePointProperty().get()) {
+      session.pickingBasePointProperty().set(false);
+    } else if (findings.isVisible()) {
+      toggleFindings();
+    } else {
+      return false;
+    }
+    return true;
+  }
+}

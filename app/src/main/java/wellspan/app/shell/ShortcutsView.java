@@ -1,0 +1,49 @@
+package wellspan.app.shell;
+
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import wellspan.app.theme.Parts;
+
+/** All keys on one sheet. */
+final class ShortcutsView extends StackPane {
+  private static final List<String[]> KEYS =
+      List.of(
+          new String[] {"Ctrl+1 … Ctrl+6", "go to a stop"},
+          new String[] {"Ctrl+R", "receive files"},
+          new String[] {"Ctrl+Enter", "deliver and prove"},
+          new String[] {"Ctrl+S", "save the job"},
+          new String[] {"Ctrl+Z, Ctrl+Shift+Z", "undo, redo"},
+          new String[] {"Ctrl+F", "findings"},
+          new String[] {"Alt+1, Alt+2, Alt+3", "plan, 3D, long section"},
+          new String[] {"F", "show everything"},
+          new String[] {"arrows", "move the plan, turn the 3D picture"},
+          new String[] {"+ and −", "nearer and farther"},
+          new String[] {"Space", "at Place: pick the base point on the plan"},
+          new String[] {"[ and ]", "peel the top stratum away, put it back"},
+          new String[] {"Ctrl+B, Ctrl+D", "fold the strata, fold the docket"},
+          new String[] {"Ctrl+T", "light or dark"},
+          new String[] {"Tab, Enter", "next control, use it"},
+          new String[] {"Esc", "cancel what runs, leave this sheet"});
+
+  ShortcutsView(Runnable close) {
+    setId("shortcuts");
+    getStyleClass().add("veil");
+    GridPane grid = new GridPane();
+    grid.setHgap(28);
+    grid.setVgap(7);
+    for (int i = 0; i < KEYS.size(); i++) {
+      grid.add(Parts.label(KEYS.get(i)[0], "figure"), 0, i);
+      grid.add(Parts.label(KEYS.get(i)[1]), 1, i);
+    }
+    VBox card = new VBox(10, Parts.label("Keys", "title"), Parts.line(), grid);
+    card.getStyleClass().add("card");
+    card.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    setAlignment(Pos.CENTER);
+    getChildren().add(card);
+    setOnMouseClicked(e -> close.run());
+  }
+}

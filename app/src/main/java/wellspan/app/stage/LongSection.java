@@ -1,0 +1,90 @@
+package wellspan.app.stage;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+import wellspan.core.terrain.TriangleIndex;
+
+/**
+ * What a long section shows.
+ *
+ * @param surface name of the ground surface cut
+ * @param design distance and level along the design line, NaN where there is none
+ * @param ground distance and level of the ground under it
+ */
+record LongSection(
+    String name,
+    String surface,
+    Alignment alignment,
+    double length,
+    List<double[]> design,
+    List<double[]> ground,
+    double low,
+    double high) {
+  private static final double STEP = 1;
+
+  /** The section along the chosen alignment, or along the first one. */
+  static Optional<LongSection> of(Build build, Optional<ItemId> chosen) {
+    Optional<Item.AlignmentLine> line =
+        chosen
+            .map(id -> build.items().get(id))
+            .map(Build.BuiltItem::item)
+            .filter(Item.AlignmentLine.class::isInstance)
+            .map(Item.AlignmentLine.class::cast)
+            .or(
+                () ->
+                    build.items().values().stream()
+                        .map(Build.BuiltItem::item)
+                        .filter(Item.AlignmentLine.class::isInstance)
+                        .map(Item.AlignmentLine.class::cast)
+                        .findFirst());
+    return line.map(l -> cut(build, l));
+  }
+
+  private static LongSection cut(Build build, Item.AlignmentLine line) {
+    Alignment a = line.alignment();
+    Optional<Item.TerrainSurface> ground =
+        build.items().values().stream()
+            .map(Build.BuiltItem::item)
+            .filter(i -> i instanceof Item.TerrainSurface s && s.mesh().triangleCount() > 0)
+            .map(Item.TerrainSurface.class::cast)
+            .findFirst();
+    TriangleIndex index = ground.map(g -> new TriangleIndex(g.mesh())).orElse(null);
+    List<double[]> design = new ArrayList<>();
+    List<double[]> under = new ArrayList<>();
+    double low = Double.POSITIVE_INFINITY;
+    double high = Double.NEGATIVE_INFINITY;
+    for (AlignmentPoint p : a.everyWithEnds(Math.max(STEP, a.length() / 4000))) {
+      double level = index == null ? Double.NaN : index.levelAt(p.east(), p.north());
+      design.add(new double[] {p.distance(), p.level()});
+      under.add(new double[] {p.distance(), level});
+      for (double z : new double[] {p.level(), level}) {
+        if (z < low) {
+          low = z;
+        }
+        if (z > high) {
+          high = z;
+        }
+      }
+    }
+    if (!(low <= high)) {
+      low = 0;
+      high = 10;
+    }
+    double room = Math.max(1, 0.12 * (high - low));
+    return new LongSection(
+        line.name(),
+        ground.map(Item.TerrainSurface::name).orElse("none"),
+        a,
+        a.length(),
+        design,
+        under,
+        low - room,
+        high + room);
+  }
+}

@@ -1,0 +1,284 @@
+package wellspan.app.stage;
+
+import java.util.List;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.shape.StrokeLineCap;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+import wellspan.app.theme.Figures;
+import wellspan.app.theme.Theme;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.Chainages;
+import wellspan.core.frame.Frame;
+import wellspan.core.frame.SinglePrecision;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Band;
+import wellspan.core.item.Item;
+
+/**
+ * Draws everything of the plan that is not terrain: lines, points, base point, rings, scale, north.
+ */
+final class PlanFurniture {
+  private static final Font FIGURE = Font.font("JetBrains Mono", 11);
+  private static final Font NAME = Font.font("Manrope", FontWeight.BOLD, 12);
+
+  private final GraphicsContext g;
+  private final PlanWindow w;
+  private final Theme theme;
+  private final Frame frame;
+
+  PlanFurniture(GraphicsContext g, PlanWindow w, Theme theme, Frame frame) {
+    this.g = g;
+    this.w = w;
+    this.theme = theme;
+    this.frame = frame;
+  }
+
+  private void text(String s, double x, double y, Font font, Color colour, TextAlignment align) {
+    g.setFont(font);
+    g.setTextAlign(align);
+    g.setTextBaseline(VPos.CENTER);
+    g.setLineWidth(3);
+    g.setStroke(theme.paper());
+    g.strokeText(s, x, y);
+    g.setFill(colour);
+    g.fillText(s, x, y);
+  }
+
+  void outline(Box box, boolean chosen) {
+    if (chosen && !box.isEmpty()) {
+      g.setStroke(theme.accent());
+      g.setLineWidth(1.5);
+      g.setLineDashes(6, 4);
+      g.strokeRect(
+          w.x(box.minE()),
+          w.y(box.maxN()),
+          box.width() / w.metresPerPixel(),
+          box.depth() / w.metresPerPixel());
+      g.setLineDashes();
+    }
+  }
+
+  void alignment(String name, Alignment a, List<AlignmentPoint> points, boolean chosen) {
+    double[] x = new double[points.size()];
+    double[] y = new double[points.size()];
+    for (int i = 0; i < x.length; i++) {
+      x[i] = w.x(points.get(i).east());
+      y[i] = w.y(points.get(i).north());
+    }
+    g.setLineCap(StrokeLineCap.ROUND);
+    g.setStroke(theme.paper());
+    g.setLineWidth(chosen ? 8 : 5);
+    g.strokePolyline(x, y, x.length);
+    g.setStroke(chosen ? theme.accent() : theme.ink());
+    g.setLineWidth(chosen ? 4 : 2.4);
+    g.strokePolyline(x, y, x.length);
+    ticks(a, chosen);
+    if (x.length > 1) {
+      int third = x.length / 3;
+      AlignmentPoint p = points.get(third);
+      double nx = -Math.sin(p.direction()), ny = -Math.cos(p.direction());
+      boolean flat = Math.abs(ny) > 0.3;
+      text(
+          name,
+          x[third] - (flat ? nx * 20 : 0) + (flat ? 0 : 16),
+          y[third] - ny * 20,
+          NAME,
+          chosen ? theme.accent() : theme.ink(),
+          flat ? TextAlignment.CENTER : TextAlignment.LEFT);
+    }
+  }
+
+  private void ticks(Alignment a, boolean chosen) {
+    double every = 10;
+    for (double s : new double[] {10, 20, 50, 100, 200, 500, 1000, 2000, 5000, 10_000}) {
+      every = s;
+      if (s / w.metresPerPixel() >= 70) {
+        break;
+      }
+    }
+    g.setLineCap(StrokeLineCap.BUTT);
+    for (double d = 0; d <= a.length(); d += every) {
+      AlignmentPoint p = a.at(d);
+      double x = w.x(p.east());
+      double y = w.y(p.north());
+      if (x < -50 || y < -50 || x > w.width() + 50 || y > w.height() + 50) {
+        continue;
+      }
+      double nx = -Math.sin(p.direction()), ny = -Math.cos(p.direction());
+      g.setStroke(chosen ? theme.accent() : theme.ink());
+      g.setLineWidth(1.2);
+      g.strokeLine(x - 6 * nx, y - 6 * ny, x + 6 * nx, y + 6 * ny);
+      String label = Chainages.format(p.chainage());
+      text(
+          label.endsWith(".000") ? label.substring(0, label.length() - 4) : label,
+          x + 14 * nx,
+          y + 14 * ny,
+          FIGURE,
+          theme.ink(),
+          nx > 0.3 ? TextAlignment.LEFT : nx < -0.3 ? TextAlignment.RIGHT : TextAlignment.CENTER);
+    }
+  }
+
+  void points(Item.PointGroup group, boolean chosen) {
+    boolean named = group.points().size() <= 200;
+    Color c = chosen ? theme.accent() : Theme.of(Band.LINES_AND_POINTS);
+    for (Item.NamedPoint p : group.points()) {
+      double x = w.x(p.position().east());
+      double y = w.y(p.position().north());
+      if (x < -20 || y < -20 || x > w.width() + 20 || y > w.height() + 20) {
+        continue;
+      }
+      g.setStroke(c);
+      g.setLineWidth(1.6);
+      g.setFill(theme.panel());
+      double[] px = {x, x + 7, x - 7};
+      double[] py = {y - 8, y + 5, y + 5};
+      g.fillPolygon(px, py, 3);
+      g.strokePolygon(px, py, 3);
+      g.setFill(c);
+      g.fillOval(x - 1.5, y - 1.5, 3, 3);
+      if (named) {
+        text(p.name(), x + 12, y - 1, NAME, theme.ink(), TextAlignment.LEFT);
+      }
+    }
+  }
+
+  /** Distance rings around the base point with what single precision costs there. */
+  void rings(Box work) {
+    Position p = frame.basePoint();
+    double x = w.x(p.east());
+    double y = w.y(p.north());
+    double reach = work.isEmpty() ? 1000 : work.farthestPlanDistance(p);
+    for (double r :
+        new double[] {100, 200, 500, 1000, 2000, 5000, 10_000, 20_000, 50_000, 100_000}) {
+      double px = r / w.metresPerPixel();
+      if (px < 60 || px > 20_000 || r > 4 * reach) {
+        continue;
+      }
+      g.setStroke(theme.accent());
+      g.setLineWidth(1);
+      g.setLineDashes(1.5, 5);
+      g.strokeOval(x - px, y - px, 2 * px, 2 * px);
+      g.setLineDashes();
+      String label =
+          (r < 1000 ? Figures.number(r, 0) + " m" : Figures.number(r / 1000, 0) + " km")
+              + "  step "
+              + Figures.distance(SinglePrecision.step(r));
+      double angle = Math.toRadians(60);
+      text(
+          label,
+          x + px * Math.cos(angle),
+          y - px * Math.sin(angle),
+          FIGURE,
+          theme.accent(),
+          TextAlignment.CENTER);
+    }
+  }
+
+  /** The base point with the site's axes. */
+  void basePoint() {
+    Position p = frame.basePoint();
+    double x = w.x(p.east());
+    double y = w.y(p.north());
+    double r = Math.toRadians(frame.rotationDegrees());
+    g.setStroke(theme.accent());
+    g.setLineWidth(2);
+    double l = 120;
+    axis(x, y, x + l * Math.cos(r), y + l * Math.sin(r), "x site");
+    axis(x, y, x + l * Math.sin(r), y - l * Math.cos(r), "y site");
+    g.setFill(theme.panel());
+    g.fillOval(x - 7, y - 7, 14, 14);
+    g.strokeOval(x - 7, y - 7, 14, 14);
+    g.setFill(theme.accent());
+    g.fillOval(x - 2.5, y - 2.5, 5, 5);
+    text("base point", x + 12, y + 14, NAME, theme.accent(), TextAlignment.LEFT);
+    text(
+        "E " + Figures.number(p.east(), 3),
+        x + 12,
+        y + 30,
+        FIGURE,
+        theme.ink(),
+        TextAlignment.LEFT);
+    text(
+        "N " + Figures.number(p.north(), 3),
+        x + 12,
+        y + 45,
+        FIGURE,
+        theme.ink(),
+        TextAlignment.LEFT);
+    text(
+        "H " + Figures.number(p.height(), 3) + " = local 0, 0, 0",
+        x + 12,
+        y + 60,
+        FIGURE,
+        theme.ink(),
+        TextAlignment.LEFT);
+  }
+
+  private void axis(double x0, double y0, double x1, double y1, String name) {
+    g.setStroke(theme.accent());
+    g.setLineWidth(2);
+    g.strokeLine(x0, y0, x1, y1);
+    text(name, x1 + 4, y1, NAME, theme.accent(), TextAlignment.LEFT);
+  }
+
+  void scaleBar() {
+    double wanted = 110 * w.metresPerPixel();
+    double power = Math.pow(10, Math.floor(Math.log10(wanted)));
+    double length = wanted / power >= 5 ? 5 * power : wanted / power >= 2 ? 2 * power : power;
+    double px = length / w.metresPerPixel();
+    double x = 20;
+    double y = w.height() - 18;
+    g.setStroke(theme.ink());
+    g.setLineWidth(1.2);
+    g.strokeLine(x, y, x + px, y);
+    for (double t : new double[] {0, 0.5, 1}) {
+      g.strokeLine(x + t * px, y - 4, x + t * px, y + 4);
+    }
+    text("0", x, y - 12, FIGURE, theme.ink(), TextAlignment.CENTER);
+    String label =
+        length >= 1000
+            ? Figures.number(length / 1000, 0) + " km"
+            : Figures.number(length, length < 1 ? 2 : 0) + " m";
+    text(label, x + px, y - 12, FIGURE, theme.ink(), TextAlignment.CENTER);
+  }
+
+  /** Grid north, and site north where it differs. */
+  void north() {
+    double x = 44;
+    double y = w.height() - 84;
+    g.setFill(theme.panel());
+    g.setStroke(theme.line());
+    g.setLineWidth(1);
+    g.fillOval(x - 24, y - 24, 48, 48);
+    g.strokeOval(x - 24, y - 24, 48, 48);
+    double r = Math.toRadians(frame.rotationDegrees());
+    if (r != 0) {
+      g.setStroke(theme.accent());
+      g.setLineWidth(1.5);
+      g.setLineDashes(3, 3);
+      g.strokeLine(
+          x - 18 * Math.sin(r), y + 18 * Math.cos(r), x + 18 * Math.sin(r), y - 18 * Math.cos(r));
+      g.setLineDashes();
+      text(
+          "site " + Figures.number(frame.rotationDegrees(), 1) + "°",
+          x + 30,
+          y + 8,
+          FIGURE,
+          theme.accent(),
+          TextAlignment.LEFT);
+    }
+    g.setStroke(theme.ink());
+    g.setLineWidth(1.6);
+    g.strokeLine(x, y + 18, x, y - 18);
+    g.strokeLine(x, y - 18, x - 4, y - 11);
+    g.strokeLine(x, y - 18, x + 4, y - 11);
+    text("grid N", x + 30, y - 8, FIGURE, theme.ink(), TextAlignment.LEFT);
+  }
+}

@@ -1,0 +1,431 @@
+package wellspan.app.stage;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import javafx.beans.value.ChangeListener;
+import javafx.scene.Cursor;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.image.Image;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Pane;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Theme;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.finding.Stop;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+
+/**
+ * The plan: terrain in tiles, alignments, points, and the job's place. Drag to pan, wheel to zoom,
+ * click to select.
+ */
+public final class PlanView extends Pane {
+  private static final double PICK_PIXELS = 7;
+
+  private final Session session;
+  private final Canvas canvas = new Canvas();
+  private final TileCache tiles = new TileCache(this::redrawSoon);
+  private final Map<Alignment, List<AlignmentPoint>> lines = new HashMap<>();
+  private PlanWindow window = new PlanWindow(0, 0, 1, 100, 100);
+  private Theme theme = Theme.LIGHT;
+  private SurfaceStyle style = SurfaceStyle.CONTOURS;
+  private boolean proofShown;
+  private boolean fitted;
+  private boolean redrawAsked;
+  private double pressX;
+  private double pressY;
+  private double lastX;
+  private double lastY;
+
+  /** The ways to draw terrain that can be chosen. */
+  public enum SurfaceStyle {
+    CONTOURS("Contours"),
+    SHADE("Shade"),
+    TRIANGLES("Triangles");
+
+    private final String title;
+
+    SurfaceStyle(String title) {
+      this.title = title;
+    }
+
+    public String title() {
+      return title;
+    }
+  }
+
+  public PlanView(Session session) {
+    this.session = session;
+    setId("plan");
+    setFocusTraversable(true);
+    setAccessibleText("Plan");
+    setMinSize(0, 0);
+    getChildren().add(canvas);
+    ChangeListener<Object> redraw = (o, a, b) -> redrawSoon();
+    session.buildProperty().addListener((o, a, b) -> buildChanged(b));
+    session.selectedProperty().addListener(redraw);
+    session.stopProperty().addListener(redraw);
+    session.runsProperty().addListener(redraw);
+    session
+        .pickingBasePointProperty()
+        .addListener((o, a, b) -> setCursor(b ? Cursor.CROSSHAIR : Cursor.DEFAULT));
+    session
+        .goToProperty()
+        .addListener((o, a, b) -> b.ifPresent(p -> show(window.centred(p.east(), p.north()))));
+    setOnScroll(this::zoom);
+    setOnMousePressed(this::press);
+    setOnMouseDragged(this::drag);
+    setOnMouseReleased(this::release);
+    setOnMouseMoved(this::point);
+    setOnMouseExited(e -> session.pointerProperty().set(Optional.empty()));
+    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  public void setTheme(Theme t) {
+    theme = t;
+    redrawSoon();
+  }
+
+  public void setSurfaceStyle(SurfaceStyle s) {
+    style = s;
+    redrawSoon();
+  }
+
+  /** Shows what arrived over what was sent instead of the job's own surfaces. */
+  public void setProofShown(boolean shown) {
+    proofShown = shown;
+    redrawSoon();
+  }
+
+  /** Shows everything. */
+  public void fit() {
+    fitted = true;
+    show(PlanWindow.fit(visibleBounds(), getWidth(), getHeight()));
+  }
+
+  private Box visibleBounds() {
+    Build b = session.build();
+    return b.items().values().stream()
+        .filter(i -> b.isVisible(i.id()))
+        .map(i -> i.item().bounds())
+        .reduce(Box.EMPTY, Box::union);
+  }
+
+  private void buildChanged(Build b) {
+    Set<Mesh> alive = new HashSet<>();
+    b.items().values().forEach(i -> mesh(i.item()).ifPresent(alive::add));
+    session
+        .runsProperty()
+        .get()
+        .values()
+        .forEach(r -> r.outcome().arrived().items().forEach(i -> mesh(i).ifPresent(alive::add)));
+    tiles.forgetMeshesBut(alive);
+    lines.clear();
+    if (!fitted && !visibleBounds().isEmpty()) {
+      fit();
+    }
+    redrawSoon();
+  }
+
+  private static Optional<Mesh> mesh(Item item) {
+    return switch (item) {
+      case Item.TerrainSurface s -> Optional.of(s.mesh());
+      case Item.Body b -> Optional.of(b.mesh());
+      case Item.AlignmentLine a -> Optional.empty();
+      case Item.PointGroup p -> Optional.empty();
+    };
+  }
+
+  @Override
+  protected void layoutChildren() {
+    double w = getWidth();
+    double h = getHeight();
+    if (w != canvas.getWidth() || h != canvas.getHeight()) {
+      canvas.setWidth(w);
+      canvas.setHeight(h);
+      window = window.sized(w, h);
+      if (!fitted || canvas.getWidth() == 0) {
+        window = PlanWindow.fit(visibleBounds(), w, h);
+        fitted = !visibleBounds().isEmpty();
+      }
+      redrawSoon();
+    }
+  }
+
+  private void show(PlanWindow w) {
+    window = w;
+    redrawSoon();
+  }
+
+  private void redrawSoon() {
+    if (!redrawAsked) {
+      redrawAsked = true;
+      javafx.application.Platform.runLater(
+          () -> {
+            redrawAsked = false;
+            draw();
+          });
+    }
+  }
+
+  /** Whether pieces of terrain are still being painted. */
+  public boolean isBusy() {
+    return redrawAsked || tiles.isBusy();
+  }
+
+  // ---- input
+
+  private void zoom(ScrollEvent e) {
+    if (e.getDeltaY() != 0) {
+      show(window.zoomed(Math.pow(1.0016, e.getDeltaY()), e.getX(), e.getY()));
+    }
+  }
+
+  private void press(MouseEvent e) {
+    requestFocus();
+    pressX = lastX = e.getX();
+    pressY = lastY = e.getY();
+  }
+
+  private void drag(MouseEvent e) {
+    show(window.moved(e.getX() - lastX, e.getY() - lastY));
+    lastX = e.getX();
+    lastY = e.getY();
+  }
+
+  private void release(MouseEvent e) {
+    if (Math.hypot(e.getX() - pressX, e.getY() - pressY) > 3
+        || e.getButton() != MouseButton.PRIMARY) {
+      return;
+    }
+    Position at = at(e.getX(), e.getY());
+    if (session.pickingBasePointProperty().get()) {
+      session.pickingBasePointProperty().set(false);
+      Position p =
+          new Position(
+              Math.round(at.east() * 1000) / 1000.0,
+              Math.round(at.north() * 1000) / 1000.0,
+              session.job().frame().basePoint().height());
+      session.editFrame("Pick the base point", f -> f.withBasePoint(p));
+    } else {
+      session.selectedProperty().set(pick(at));
+    }
+  }
+
+  private void point(MouseEvent e) {
+    session.pointerProperty().set(Optional.of(new Session.Pointer(at(e.getX(), e.getY()))));
+  }
+
+  private Position at(double x, double y) {
+    double e = window.eastAt(x);
+    double n = window.northAt(y);
+    double level =
+        session.build().items().values().stream()
+            .filter(i -> session.build().isVisible(i.id()))
+            .map(i -> mesh(i.item()))
+            .flatMap(Optional::stream)
+            .mapToDouble(m -> tiles.level(m, e, n))
+            .filter(Double::isFinite)
+            .max()
+            .orElse(Double.NaN);
+    return new Position(e, n, level);
+  }
+
+  private Optional<ItemId> pick(Position at) {
+    Build b = session.build();
+    double reach = PICK_PIXELS * window.metresPerPixel();
+    record Hit(ItemId id, double distance) {}
+    List<Hit> hits = new ArrayList<>();
+    for (Build.BuiltItem i : b.items().values()) {
+      if (!b.isVisible(i.id())) {
+        continue;
+      }
+      double d =
+          switch (i.item()) {
+            case Item.AlignmentLine a ->
+                line(a.alignment()).stream()
+                    .mapToDouble(p -> Math.hypot(p.east() - at.east(), p.north() - at.north()))
+                    .min()
+                    .orElse(Double.MAX_VALUE);
+            case Item.PointGroup g ->
+                g.points().stream()
+                    .mapToDouble(p -> p.position().planDistanceTo(at))
+                    .min()
+                    .orElse(Double.MAX_VALUE);
+            case Item.TerrainSurface s ->
+                Double.isNaN(tiles.level(s.mesh(), at.east(), at.north()))
+                    ? Double.MAX_VALUE
+                    : reach;
+            case Item.Body s ->
+                Double.isNaN(tiles.level(s.mesh(), at.east(), at.north()))
+                    ? Double.MAX_VALUE
+                    : reach * 0.99;
+          };
+      if (d <= reach) {
+        hits.add(new Hit(i.id(), d));
+      }
+    }
+    return hits.stream().min(Comparator.comparingDouble(Hit::distance)).map(Hit::id);
+  }
+
+  private void key(KeyEvent e) {
+    double step = 80;
+    switch (e.getCode()) {
+      case LEFT -> show(window.moved(step, 0));
+      case RIGHT -> show(window.moved(-step, 0));
+      case UP -> show(window.moved(0, step));
+      case DOWN -> show(window.moved(0, -step));
+      case PLUS, ADD, EQUALS -> show(window.zoomed(1.4, getWidth() / 2, getHeight() / 2));
+      case MINUS, SUBTRACT -> show(window.zoomed(1 / 1.4, getWidth() / 2, getHeight() / 2));
+      default -> {
+        return;
+      }
+    }
+    e.consume();
+  }
+
+  // ---- drawing
+
+  private List<AlignmentPoint> line(Alignment a) {
+    return lines.computeIfAbsent(a, k -> k.everyWithEnds(2));
+  }
+
+  private void draw() {
+    GraphicsContext g = canvas.getGraphicsContext2D();
+    g.setFill(theme.paper());
+    g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
+    Build b = session.build();
+    PlanFurniture furniture = new PlanFurniture(g, window, theme, session.job().frame());
+    if (proofShown) {
+      drawProof(g);
+    } else {
+      for (Build.BuiltItem i : b.items().values()) {
+        if (b.isVisible(i.id())) {
+          mesh(i.item()).ifPresent(m -> tiles(g, m, look()));
+        }
+      }
+    }
+    boolean placing = session.stopProperty().get() == Stop.PLACE;
+    if (placing) {
+      furniture.rings(b.bounds());
+    }
+    for (Build.BuiltItem i : b.items().values()) {
+      if (!b.isVisible(i.id())) {
+        continue;
+      }
+      boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
+      switch (i.item()) {
+        case Item.AlignmentLine a ->
+            furniture.alignment(a.name(), a.alignment(), line(a.alignment()), chosen);
+        case Item.PointGroup p -> furniture.points(p, chosen);
+        case Item.TerrainSurface s -> furniture.outline(s.bounds(), chosen);
+        case Item.Body s -> furniture.outline(s.bounds(), chosen);
+      }
+    }
+    if (placing) {
+      furniture.basePoint();
+    }
+    furniture.scaleBar();
+    furniture.north();
+  }
+
+  private SurfaceLook look() {
+    return switch (style) {
+      case CONTOURS ->
+          new SurfaceLook.ContourLines(awt(theme.contour()), awt(theme.majorContour()));
+      case SHADE -> new SurfaceLook.Shade(theme == Theme.DARK);
+      case TRIANGLES -> new SurfaceLook.Triangles(awt(theme.muted()), theme == Theme.DARK);
+    };
+  }
+
+  private static java.awt.Color awt(javafx.scene.paint.Color c) {
+    return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
+  }
+
+  private void drawProof(GraphicsContext g) {
+    Session.Run run = session.runsProperty().get().get(session.deliveryProperty().get());
+    if (run == null) {
+      return;
+    }
+    Map<String, double[]> deviations = new HashMap<>();
+    run.outcome().receipt().proof().items().forEach(i -> deviations.put(i.name(), i.deviations()));
+    run.outcome().sent().pieces().forEach(p -> mesh(p.item()).ifPresent(m -> tiles(g, m, look())));
+    for (Item i : run.outcome().arrived().items()) {
+      double[] d = deviations.getOrDefault(i.name(), new double[0]);
+      mesh(i)
+          .ifPresent(
+              m ->
+                  tiles(
+                      g,
+                      m,
+                      new SurfaceLook.Deviation(
+                          d, awt(theme.proven()), awt(theme.error()), awt(theme.proven()))));
+    }
+  }
+
+  private void tiles(GraphicsContext g, Mesh mesh, SurfaceLook look) {
+    if (mesh.triangleCount() == 0) {
+      return;
+    }
+    Box box = mesh.bounds();
+    int zoom = (int) Math.floor(Math.log(window.metresPerPixel()) / Math.log(2) + 0.3);
+    double size = TilePainter.SIZE * TileCache.resolution(zoom);
+    double minE = Math.max(box.minE(), window.eastAt(0)),
+        maxE = Math.min(box.maxE(), window.eastAt(window.width()));
+    double minN = Math.max(box.minN(), window.northAt(window.height())),
+        maxN = Math.min(box.maxN(), window.northAt(0));
+    for (long row = (long) Math.floor(minN / size); row <= (long) Math.floor(maxN / size); row++) {
+      for (long column = (long) Math.floor(minE / size);
+          column <= (long) Math.floor(maxE / size);
+          column++) {
+        tile(g, new TileCache.Key(mesh, look, zoom, column, row));
+      }
+    }
+  }
+
+  private void tile(GraphicsContext g, TileCache.Key key) {
+    double size = TilePainter.SIZE * TileCache.resolution(key.zoom());
+    double x0 = Math.round(window.x(key.column() * size));
+    double y0 = Math.round(window.y((key.row() + 1) * size));
+    double w = Math.round(window.x((key.column() + 1) * size)) - x0;
+    double h = Math.round(window.y(key.row() * size)) - y0;
+    Image image = tiles.get(key);
+    if (image != null) {
+      g.drawImage(image, x0, y0, w, h);
+      return;
+    }
+    for (int up = 1; up <= 6; up++) { // a part of a coarser tile stands in
+      long span = 1L << up;
+      TileCache.Key parent =
+          new TileCache.Key(
+              key.mesh(),
+              key.look(),
+              key.zoom() + up,
+              Math.floorDiv(key.column(), span),
+              Math.floorDiv(key.row(), span));
+      Image coarse = tiles.peek(parent);
+      if (coarse != null) {
+        double part = (double) TilePainter.SIZE / span;
+        double sx = Math.floorMod(key.column(), span) * part;
+        double sy = (span - 1 - Math.floorMod(key.row(), span)) * part;
+        g.drawImage(coarse, sx, sy, part, part, x0, y0, w, h);
+        return;
+      }
+    }
+  }
+}

@@ -1,0 +1,70 @@
+package wellspan.app.stage;
+
+import wellspan.core.geom.Box;
+
+/**
+ * The part of the plan that is shown.
+ *
+ * @param east shared coordinate in the middle of the picture
+ * @param metresPerPixel how much ground a pixel covers
+ */
+record PlanWindow(double east, double north, double metresPerPixel, double width, double height) {
+  private static final double FINEST = 0.0005;
+  private static final double COARSEST = 50_000;
+
+  static PlanWindow fit(Box box, double width, double height) {
+    if (box.isEmpty()) {
+      return new PlanWindow(0, 0, 1, width, height);
+    }
+    double scale =
+        Math.max(box.width() / Math.max(1, width - 120), box.depth() / Math.max(1, height - 120));
+    return new PlanWindow(
+        (box.minE() + box.maxE()) / 2,
+        (box.minN() + box.maxN()) / 2,
+        clamp(Math.max(scale, 0.01)),
+        width,
+        height);
+  }
+
+  private static double clamp(double scale) {
+    return Math.max(FINEST, Math.min(COARSEST, scale));
+  }
+
+  double x(double e) {
+    return width / 2 + (e - east) / metresPerPixel;
+  }
+
+  double y(double n) {
+    return height / 2 - (n - north) / metresPerPixel;
+  }
+
+  double eastAt(double x) {
+    return east + (x - width / 2) * metresPerPixel;
+  }
+
+  double northAt(double y) {
+    return north - (y - height / 2) * metresPerPixel;
+  }
+
+  PlanWindow moved(double dx, double dy) {
+    return new PlanWindow(
+        east - dx * metresPerPixel, north + dy * metresPerPixel, metresPerPixel, width, height);
+  }
+
+  /** Zooms so that the ground under a pixel stays there. */
+  PlanWindow zoomed(double factor, double x, double y) {
+    double next = clamp(metresPerPixel / factor);
+    double e = eastAt(x);
+    double n = northAt(y);
+    return new PlanWindow(
+        e - (x - width / 2) * next, n + (y - height / 2) * next, next, width, height);
+  }
+
+  PlanWindow sized(double w, double h) {
+    return new PlanWindow(east, north, metresPerPixel, w, h);
+  }
+
+  PlanWindow centred(double e, double n) {
+    return new PlanWindow(e, n, metresPerPixel, width, height);
+  }
+}

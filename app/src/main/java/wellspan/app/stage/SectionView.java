@@ -1,0 +1,244 @@
+package wellspan.app.stage;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Figures;
+import wellspan.app.theme.Theme;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.Chainages;
+import wellspan.core.align.ProfileSegment;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Band;
+import wellspan.core.item.Item;
+
+/** The long section of the alignment in hand: design line, ground under it, grades. */
+public final class SectionView extends Pane {
+  private static final Font FIGURE = Font.font("JetBrains Mono", 11);
+  private static final Font NAME = Font.font("Manrope", FontWeight.BOLD, 14);
+  private static final double LEFT = 74;
+  private static final double RIGHT = 30;
+  private static final double TOP = 64;
+  private static final double BOTTOM = 44;
+
+  private final Session session;
+  private final Canvas canvas = new Canvas();
+  private Theme theme = Theme.LIGHT;
+  private LongSection section;
+
+  public SectionView(Session session) {
+    this.session = session;
+    setId("section");
+    setFocusTraversable(true);
+    setAccessibleText("Long section");
+    setMinSize(0, 0);
+    getChildren().add(canvas);
+    session.buildProperty().addListener((o, a, b) -> refresh());
+    session.selectedProperty().addListener((o, a, b) -> refresh());
+    visibleProperty().addListener((o, a, b) -> refresh());
+    setOnMouseMoved(this::point);
+    setOnMouseExited(e -> session.pointerProperty().set(Optional.empty()));
+  }
+
+  public void setTheme(Theme t) {
+    theme = t;
+    draw();
+  }
+
+  @Override
+  protected void layoutChildren() {
+    if (canvas.getWidth() != getWidth() || canvas.getHeight() != getHeight()) {
+      canvas.setWidth(getWidth());
+      canvas.setHeight(getHeight());
+      draw();
+    }
+  }
+
+  private void refresh() {
+    if (isVisible()) {
+      section = LongSection.of(session.build(), session.selectedProperty().get()).orElse(null);
+      draw();
+    }
+  }
+
+  private double x(double distance) {
+    return LEFT + distance / section.length() * (canvas.getWidth() - LEFT - RIGHT);
+  }
+
+  private double y(double level) {
+    double span = section.high() - section.low();
+    return canvas.getHeight()
+        - BOTTOM
+        - (level - section.low()) / span * (canvas.getHeight() - TOP - BOTTOM);
+  }
+
+  private void draw() {
+    GraphicsContext g = canvas.getGraphicsContext2D();
+    g.setFill(theme.panel());
+    g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
+    g.setTextBaseline(VPos.CENTER);
+    if (section == null) {
+      text(
+          g,
+          "There is no alignment to cut along. Receive a road design.",
+          canvas.getWidth() / 2,
+          canvas.getHeight() / 2,
+          NAME,
+          theme.muted(),
+          TextAlignment.CENTER);
+      return;
+    }
+    double exaggeration =
+        (canvas.getHeight() - TOP - BOTTOM)
+            / (section.high() - section.low())
+            / ((canvas.getWidth() - LEFT - RIGHT) / section.length());
+    grid(g);
+    line(g, section.ground(), Theme.of(Band.GROUND), 2);
+    line(g, section.design(), theme.accent(), 2.5);
+    segments(g);
+    text(g, section.name(), LEFT, 50, NAME, theme.ink(), TextAlignment.LEFT);
+    text(
+        g,
+        "levels × " + Figures.number(exaggeration, 1),
+        canvas.getWidth() - RIGHT,
+        50,
+        FIGURE,
+        theme.muted(),
+        TextAlignment.RIGHT);
+    double x = canvas.getWidth() - RIGHT - 330;
+    legend(g, x, "design line", theme.accent());
+    legend(g, x + 110, "ground: " + section.surface(), Theme.of(Band.GROUND));
+  }
+
+  private void legend(GraphicsContext g, double x, String what, Color c) {
+    g.setStroke(c);
+    g.setLineWidth(2.5);
+    g.strokeLine(x, 26, x + 18, 26);
+    text(g, what, x + 24, 26, FIGURE, theme.ink(), TextAlignment.LEFT);
+  }
+
+  private void grid(GraphicsContext g) {
+    double levelStep =
+        step(
+            (section.high() - section.low())
+                / Math.max(2, (canvas.getHeight() - TOP - BOTTOM) / 60));
+    g.setLineWidth(1);
+    for (double level = Math.ceil(section.low() / levelStep) * levelStep;
+        level <= section.high();
+        level += levelStep) {
+      g.setStroke(theme.line());
+      g.strokeLine(LEFT, y(level), canvas.getWidth() - RIGHT, y(level));
+      text(
+          g,
+          Figures.number(level, levelStep < 1 ? 1 : 0) + " m",
+          LEFT - 8,
+          y(level),
+          FIGURE,
+          theme.muted(),
+          TextAlignment.RIGHT);
+    }
+    double along = step(section.length() / Math.max(2, (canvas.getWidth() - LEFT - RIGHT) / 110));
+    for (double d = 0; d <= section.length(); d += along) {
+      g.setStroke(theme.line());
+      g.strokeLine(x(d), TOP, x(d), canvas.getHeight() - BOTTOM);
+      text(
+          g,
+          Chainages.format(section.alignment().chainages().at(d)),
+          x(d),
+          canvas.getHeight() - BOTTOM + 16,
+          FIGURE,
+          theme.muted(),
+          TextAlignment.CENTER);
+    }
+  }
+
+  private static double step(double wanted) {
+    double power = Math.pow(10, Math.floor(Math.log10(wanted)));
+    return wanted / power > 5
+        ? 10 * power
+        : wanted / power > 2 ? 5 * power : wanted / power > 1 ? 2 * power : power;
+  }
+
+  private void line(GraphicsContext g, List<double[]> points, Color c, double width) {
+    g.setStroke(c);
+    g.setLineWidth(width);
+    g.beginPath();
+    boolean pen = false;
+    for (double[] p : points) {
+      if (Double.isNaN(p[1])) {
+        pen = false;
+      } else if (pen) {
+        g.lineTo(x(p[0]), y(p[1]));
+      } else {
+        g.moveTo(x(p[0]), y(p[1]));
+        pen = true;
+      }
+    }
+    g.stroke();
+  }
+
+  /** Grades over straight pieces and marks where pieces of the profile meet. */
+  private void segments(GraphicsContext g) {
+    section
+        .alignment()
+        .profile()
+        .ifPresent(
+            p -> {
+              for (ProfileSegment s : p.segments()) {
+                g.setFill(theme.panel());
+                g.setStroke(theme.accent());
+                g.setLineWidth(1.2);
+                g.fillOval(x(s.startDistance()) - 3, y(s.startLevel()) - 3, 6, 6);
+                g.strokeOval(x(s.startDistance()) - 3, y(s.startLevel()) - 3, 6, 6);
+                if (s instanceof ProfileSegment.Grade grade
+                    && x(s.endDistance()) - x(s.startDistance()) > 46) {
+                  double middle = grade.startDistance() + grade.length() / 2;
+                  text(
+                      g,
+                      Figures.number(100 * grade.startGrade(), 2) + " %",
+                      x(middle),
+                      y(grade.levelAt(grade.length() / 2)) - 16,
+                      FIGURE,
+                      theme.ink(),
+                      TextAlignment.CENTER);
+                }
+              }
+            });
+  }
+
+  private static void text(
+      GraphicsContext g, String s, double x, double y, Font font, Color c, TextAlignment align) {
+    g.setFont(font);
+    g.setTextAlign(align);
+    g.setFill(c);
+    g.fillText(s, x, y);
+  }
+
+  private void point(MouseEvent e) {
+    if (section == null) {
+      return;
+    }
+    double d = (e.getX() - LEFT) / (canvas.getWidth() - LEFT - RIGHT) * section.length();
+    if (d >= 0 && d <= section.length()) {
+      AlignmentPoint p = section.alignment().at(d);
+      session
+          .pointerProperty()
+          .set(Optional.of(new Session.Pointer(new Position(p.east(), p.north(), p.level()))));
+    }
+  }
+
+  /** Whether the item in hand can be cut along. */
+  public static boolean canShow(Session session) {
+    return session.build().items().values().stream()
+        .anyMatch(i -> i.item() instanceof Item.AlignmentLine);
+  }
+}

@@ -1,0 +1,341 @@
+package wellspan.app.stage;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.application.ConditionalFeature;
+import javafx.application.Platform;
+import javafx.scene.AmbientLight;
+import javafx.scene.DirectionalLight;
+import javafx.scene.Group;
+import javafx.scene.Node;
+import javafx.scene.PerspectiveCamera;
+import javafx.scene.SceneAntialiasing;
+import javafx.scene.SubScene;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.PickResult;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.StackPane;
+import javafx.scene.paint.Color;
+import javafx.scene.paint.PhongMaterial;
+import javafx.scene.shape.CullFace;
+import javafx.scene.shape.DrawMode;
+import javafx.scene.shape.MeshView;
+import javafx.scene.transform.Rotate;
+import javafx.scene.transform.Scale;
+import javafx.scene.transform.Translate;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Parts;
+import wellspan.app.theme.Theme;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+
+/**
+ * The job in 3D: drag to orbit, drag with the secondary button or Shift to pan, wheel to zoom to
+ * what lies under the cursor. The picture's zero is the middle of the work, subtracted in double
+ * precision before anything becomes a float.
+ */
+public final class SpaceView extends StackPane {
+  private static final double NEAR = 0.002;
+
+  private final Session session;
+  private final Group world = new Group();
+  private final Group content = new Group();
+  private final Scale exaggeration = new Scale(1, 1, 1);
+  private final PerspectiveCamera camera = new PerspectiveCamera(true);
+  private final Translate pivot = new Translate();
+  private final Rotate turn = new Rotate(0, Rotate.Z_AXIS);
+  private final Rotate tilt = new Rotate(0, Rotate.X_AXIS);
+  private final Translate back = new Translate(0, 0, -1000);
+  private final SubScene scene;
+  private final boolean possible = Platform.isSupported(ConditionalFeature.SCENE3D);
+  private Position zero = new Position(0, 0, 0);
+  private Theme theme = Theme.LIGHT;
+  private boolean edges;
+  private boolean stale = true;
+  private boolean fitted;
+  private double lastX;
+  private double lastY;
+  private double pressX;
+  private double pressY;
+
+  public SpaceView(Session session) {
+    this.session = session;
+    setId("space");
+    setFocusTraversable(true);
+    setAccessibleText("3D");
+    setMinSize(0, 0);
+    scene = new SubScene(world, 100, 100, true, SceneAntialiasing.DISABLED);
+    if (!possible) {
+      getChildren()
+          .add(
+              Parts.wrapped(
+                  "This machine cannot show 3D. The plan and the long section work; all figures and deliveries are the same.",
+                  "title"));
+      return;
+    }
+    DirectionalLight sun = new DirectionalLight(Color.gray(0.75));
+    sun.setDirection(new javafx.geometry.Point3D(0.55, -0.45, -0.75));
+    world.getChildren().addAll(content, sun, new AmbientLight(Color.gray(0.42)));
+    content.getTransforms().add(exaggeration);
+    camera.setFieldOfView(38);
+    camera.getTransforms().addAll(pivot, turn, tilt, back);
+    scene.setCamera(camera);
+    Pane holder = new Pane(scene);
+    scene.widthProperty().bind(holder.widthProperty());
+    scene.heightProperty().bind(holder.heightProperty());
+    holder.setMinSize(0, 0);
+    getChildren().add(holder);
+    session.buildProperty().addListener((o, a, b) -> changed());
+    session.selectedProperty().addListener((o, a, b) -> changed());
+    visibleProperty().addListener((o, a, b) -> rebuildIfShown());
+    session.goToProperty().addListener((o, a, b) -> b.ifPresent(this::look));
+    setOnMousePressed(this::press);
+    setOnMouseDragged(this::drag);
+    setOnMouseReleased(this::release);
+    setOnMouseMoved(this::point);
+    setOnScroll(this::zoom);
+    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    resetView();
+  }
+
+  public boolean isPossible() {
+    return possible;
+  }
+
+  public void setTheme(Theme t) {
+    theme = t;
+    scene.setFill(t.paper());
+    changed();
+  }
+
+  public void setEdges(boolean shown) {
+    edges = shown;
+    changed();
+  }
+
+  public void setExaggeration(double factor) {
+    exaggeration.setZ(factor);
+  }
+
+  private void changed() {
+    stale = true;
+    rebuildIfShown();
+  }
+
+  private void rebuildIfShown() {
+    if (possible && stale && isVisible()) {
+      stale = false;
+      rebuild();
+    }
+  }
+
+  private void rebuild() {
+    Build build = session.build();
+    List<Build.BuiltItem> shown =
+        build.items().values().stream().filter(i -> build.isVisible(i.id())).toList();
+    Box box = shown.stream().map(i -> i.item().bounds()).reduce(Box.EMPTY, Box::union);
+    content.getChildren().clear();
+    if (box.isEmpty()) {
+      return;
+    }
+    Position c = box.centre();
+    zero = new Position(c.east(), c.north(), Double.isNaN(c.height()) ? 0 : c.height());
+    SpaceMeshes meshes = new SpaceMeshes(zero);
+    double thickness = Math.max(box.width(), box.depth()) / 700;
+    for (Build.BuiltItem i : shown) {
+      boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
+      switch (i.item()) {
+        case Item.TerrainSurface s ->
+            surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen);
+        case Item.Body s -> surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen);
+        case Item.AlignmentLine a ->
+            add(
+                i.id(),
+                meshes.line(a.alignment(), thickness * (chosen ? 1.6 : 1)),
+                chosen ? theme.accent() : theme.ink());
+        case Item.PointGroup p ->
+            add(
+                i.id(),
+                meshes.points(p, thickness * 4),
+                chosen ? theme.accent() : Theme.of(i.item().band()));
+      }
+    }
+    if (!fitted) {
+      fit();
+    }
+  }
+
+  private void surface(
+      SpaceMeshes meshes, ItemId id, wellspan.core.geom.Mesh mesh, Color colour, boolean chosen) {
+    for (javafx.scene.shape.TriangleMesh tile : meshes.tiles(mesh)) {
+      add(
+          id,
+          tile,
+          chosen
+              ? colour.interpolate(theme.accent(), 0.35)
+              : colour.interpolate(Color.WHITE, 0.25));
+      if (edges) {
+        MeshView net = add(id, tile, theme.ink());
+        net.setDrawMode(DrawMode.LINE);
+        net.setTranslateZ(0.02);
+        net.setMouseTransparent(true);
+      }
+    }
+  }
+
+  private MeshView add(ItemId id, javafx.scene.shape.TriangleMesh mesh, Color colour) {
+    MeshView view = new MeshView(mesh);
+    view.setCullFace(CullFace.NONE);
+    PhongMaterial material = new PhongMaterial(colour);
+    material.setSpecularColor(Color.BLACK);
+    view.setMaterial(material);
+    view.setUserData(id);
+    content.getChildren().add(view);
+    return view;
+  }
+
+  // ---- camera
+
+  private void resetView() {
+    turn.setAngle(-28);
+    tilt.setAngle(-122);
+  }
+
+  /** Shows everything. */
+  public void fit() {
+    Build build = session.build();
+    Box box =
+        build.items().values().stream()
+            .filter(i -> build.isVisible(i.id()))
+            .map(i -> i.item().bounds())
+            .reduce(Box.EMPTY, Box::union);
+    if (box.isEmpty()) {
+      return;
+    }
+    fitted = true;
+    pivot.setX(0);
+    pivot.setY(0);
+    pivot.setZ(0);
+    double size = Math.hypot(box.width(), box.depth());
+    back(size * 1.02);
+  }
+
+  private void back(double distance) {
+    double d = Math.max(1, Math.min(500_000, distance));
+    back.setZ(-d);
+    camera.setNearClip(Math.max(0.1, d * NEAR));
+    camera.setFarClip(d * 20);
+  }
+
+  private void look(Position at) {
+    pivot.setX(at.east() - zero.east());
+    pivot.setY(at.north() - zero.north());
+    pivot.setZ((Double.isNaN(at.height()) ? 0 : at.height() - zero.height()) * exaggeration.getZ());
+    back(Math.min(-back.getZ(), 300));
+  }
+
+  private void press(MouseEvent e) {
+    requestFocus();
+    lastX = pressX = e.getX();
+    lastY = pressY = e.getY();
+  }
+
+  private void drag(MouseEvent e) {
+    double dx = e.getX() - lastX;
+    double dy = e.getY() - lastY;
+    lastX = e.getX();
+    lastY = e.getY();
+    if (e.getButton() == MouseButton.SECONDARY
+        || e.getButton() == MouseButton.MIDDLE
+        || e.isShiftDown()) {
+      pan(dx, dy);
+    } else {
+      orbit(dx, dy);
+    }
+  }
+
+  private void orbit(double dx, double dy) {
+    turn.setAngle(turn.getAngle() + dx * 0.3);
+    tilt.setAngle(Math.max(-178, Math.min(-92, tilt.getAngle() + dy * 0.3)));
+  }
+
+  private void pan(double dx, double dy) {
+    double perPixel =
+        -back.getZ()
+            * 2
+            * Math.tan(Math.toRadians(camera.getFieldOfView() / 2))
+            / Math.max(1, getHeight());
+    double a = Math.toRadians(turn.getAngle());
+    double right = -dx * perPixel;
+    double up = dy * perPixel / Math.max(0.25, Math.abs(Math.cos(Math.toRadians(tilt.getAngle()))));
+    pivot.setX(pivot.getX() + right * Math.cos(a) - up * Math.sin(a));
+    pivot.setY(pivot.getY() + right * Math.sin(a) + up * Math.cos(a));
+  }
+
+  private void zoom(ScrollEvent e) {
+    double factor = Math.pow(0.9985, e.getDeltaY());
+    hit(e.getPickResult())
+        .ifPresent(
+            p -> {
+              pivot.setX(p.getX() + (pivot.getX() - p.getX()) * factor);
+              pivot.setY(p.getY() + (pivot.getY() - p.getY()) * factor);
+              pivot.setZ(p.getZ() + (pivot.getZ() - p.getZ()) * factor);
+            });
+    back(-back.getZ() * factor);
+  }
+
+  private Optional<javafx.geometry.Point3D> hit(PickResult pick) {
+    Node n = pick.getIntersectedNode();
+    return n instanceof MeshView
+        ? Optional.of(content.localToParent(n.localToParent(pick.getIntersectedPoint())))
+        : Optional.empty();
+  }
+
+  private void release(MouseEvent e) {
+    if (Math.hypot(e.getX() - pressX, e.getY() - pressY) <= 3
+        && e.getButton() == MouseButton.PRIMARY) {
+      Node n = e.getPickResult().getIntersectedNode();
+      session
+          .selectedProperty()
+          .set(
+              n instanceof MeshView && n.getUserData() instanceof ItemId id
+                  ? Optional.of(id)
+                  : Optional.empty());
+    }
+  }
+
+  private void point(MouseEvent e) {
+    session
+        .pointerProperty()
+        .set(
+            hit(e.getPickResult())
+                .map(
+                    p ->
+                        new Session.Pointer(
+                            new Position(
+                                zero.east() + p.getX(),
+                                zero.north() + p.getY(),
+                                zero.height() + p.getZ() / exaggeration.getZ()))));
+  }
+
+  private void key(KeyEvent e) {
+    switch (e.getCode()) {
+      case LEFT -> orbit(-20, 0);
+      case RIGHT -> orbit(20, 0);
+      case UP -> orbit(0, -20);
+      case DOWN -> orbit(0, 20);
+      case PLUS, ADD, EQUALS -> back(-back.getZ() / 1.3);
+      case MINUS, SUBTRACT -> back(-back.getZ() * 1.3);
+      default -> {
+        return;
+      }
+    }
+    e.consume();
+  }
+}

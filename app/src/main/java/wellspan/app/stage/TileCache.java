@@ -1,0 +1,134 @@
+package wellspan.app.stage;
+
+import java.awt.image.BufferedImage;
+import java.awt.image.DataBufferInt;
+import java.nio.IntBuffer;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+import javafx.application.Platform;
+import javafx.scene.image.Image;
+import javafx.scene.image.PixelBuffer;
+import javafx.scene.image.PixelFormat;
+import javafx.scene.image.WritableImage;
+import wellspan.core.geom.Mesh;
+import wellspan.core.terrain.TriangleIndex;
+
+/**
+ * Painted pieces of surfaces. A piece that is not there yet is painted beside the window, newest
+ * wish first, and a coarser one stands in for it. Used on the window's thread only.
+ */
+final class TileCache {
+  private static final int KEPT = 400;
+  private static final int WISHES = 64;
+
+  /**
+   * Which piece.
+   *
+   * @param zoom power of two of the resolution in metres
+   */
+  record Key(Mesh mesh, SurfaceLook look, int zoom, long column, long row) {}
+
+  private final Map<Key, Image> tiles =
+      new LinkedHashMap<>(KEPT, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<Key, Image> eldest) {
+          return size() > KEPT;
+        }
+      };
+  private final Map<Mesh, TriangleIndex> indexes = new HashMap<>();
+  private final Set<Key> asked = new HashSet<>();
+  private final Deque<Key> wishes = new ArrayDeque<>();
+  private final Runnable changed;
+  private int painting;
+
+  /**
+   * @param changed called on the window's thread when a new piece is there
+   */
+  TileCache(Runnable changed) {
+    this.changed = changed;
+  }
+
+  static double resolution(int zoom) {
+    return Math.scalb(1.0, zoom);
+  }
+
+  /** The piece, or null while it is being painted. */
+  Image get(Key key) {
+    Image there = tiles.get(key);
+    if (there == null && asked.add(key)) {
+      wishes.push(key);
+      while (wishes.size() > WISHES) {
+        asked.remove(wishes.removeLast());
+      }
+      next();
+    }
+    return there;
+  }
+
+  /** The piece if it is painted already. */
+  Image peek(Key key) {
+    return tiles.get(key);
+  }
+
+  boolean isBusy() {
+    return painting > 0 || !wishes.isEmpty();
+  }
+
+  void forgetMeshesBut(Set<Mesh> alive) {
+    indexes.keySet().retainAll(alive);
+    tiles.keySet().removeIf(k -> !alive.contains(k.mesh()));
+  }
+
+  private void next() {
+    if (painting > 0 || wishes.isEmpty()) {
+      return;
+    }
+    painting++;
+    Key key = wishes.pop();
+    TriangleIndex known = indexes.get(key.mesh());
+    Thread.ofPlatform()
+        .daemon()
+        .name("tiles")
+        .start(
+            () -> {
+              TriangleIndex index = known == null ? new TriangleIndex(key.mesh()) : known;
+              double size = TilePainter.SIZE * resolution(key.zoom());
+              BufferedImage image =
+                  TilePainter.paint(
+                      index,
+                      key.look(),
+                      key.column() * size,
+                      (key.row() + 1) * size,
+                      resolution(key.zoom()));
+              Platform.runLater(() -> done(key, index, image));
+            });
+  }
+
+  private void done(Key key, TriangleIndex index, BufferedImage image) {
+    painting--;
+    asked.remove(key);
+    indexes.put(key.mesh(), index);
+    int[] argb = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
+    tiles.put(
+        key,
+        new WritableImage(
+            new PixelBuffer<>(
+                TilePainter.SIZE,
+                TilePainter.SIZE,
+                IntBuffer.wrap(argb),
+                PixelFormat.getIntArgbPreInstance())));
+    changed.run();
+    next();
+  }
+
+  /** Level of a surface under a place, NaN beside it or while the surface is not indexed yet. */
+  double level(Mesh mesh, double e, double n) {
+    TriangleIndex index = indexes.get(mesh);
+    return index == null ? Double.NaN : index.levelAt(e, n);
+  }
+}
