@@ -1,13 +1,20 @@
 package wellspan.app;
 
 import java.util.Arrays;
+import java.util.List;
 import java.util.Locale;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import javafx.application.Application;
 
 /**
  * Starts the window. It does not extend {@link Application}: then JavaFX may lie on the class path.
  */
 public final class Main {
+  /** Loggers that report at every start what nobody can change. */
+  private static final List<Logger> QUIET =
+      List.of(Logger.getLogger("javafx"), Logger.getLogger("java.util.prefs"));
+
   private Main() {}
 
   public static void main(String[] args) {
@@ -18,6 +25,7 @@ public final class Main {
       System.err.println("Call it as: wellspan demo, or wellspan open [JOB]");
       System.exit(2);
     }
+    QUIET.forEach(l -> l.setLevel(Level.SEVERE));
     System.setProperty("java.awt.headless", "true"); // pieces of the plan are painted off screen
     Application.launch(WellspanApp.class, args);
   }

@@ -52,7 +52,22 @@ final class TransformCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     Crs target = find(to);
-    Transformation t = new Transformation(find(from), target);
+    Crs source = find(from);
+    Transformation t = new Transformation(source, target);
+    if (!source.datum().equals(target.datum())) {
+      for (Crs c : java.util.List.of(source, target)) {
+        if (!c.hasDatumShift()) {
+          spec.commandLine()
+              .getErr()
+              .println(
+                  "warning  No datum shift is known here for "
+                      + c.id()
+                      + " ("
+                      + c.datum()
+                      + "); results may be off by hundreds of metres.");
+        }
+      }
+    }
     String format = target.projected() ? "%.4f %.4f" : "%.9f %.9f";
     PrintWriter out = spec.commandLine().getOut();
     int code = Main.DONE;

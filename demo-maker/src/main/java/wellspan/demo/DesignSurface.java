@@ -22,9 +22,9 @@ final class DesignSurface {
   /** Same net for every revision, so that only levels differ where only the profile did. */
   static Mesh make(Ground ground, Alignment road) {
     double e0 = 411_980;
-    double n0 = 6_534_480;
+    double n0 = 6_534_300;
     int columns = 166;
-    int rows = 70;
+    int rows = 100;
     SplittableRandom random = new SplittableRandom(20_261_124);
     double[] xyz = new double[3 * columns * rows];
     List<AlignmentPoint> line = road.every(2);
@@ -82,7 +82,7 @@ final class DesignSurface {
       {412_118.402, 6_534_792.775},
       {412_402.118, 6_534_890.330},
       {412_655.940, 6_534_758.512},
-      {412_871.277, 6_534_716.081},
+      {412_985.277, 6_534_726.081},
       {413_120.655, 6_534_640.947}
     };
     for (double[] p : places) {

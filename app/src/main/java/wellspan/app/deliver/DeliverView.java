@@ -33,7 +33,7 @@ public final class DeliverView extends BorderPane {
   public DeliverView(Session session) {
     this.session = session;
     setId("manifest");
-    grid.setPadding(new Insets(60, 16, 16, 18));
+    grid.setPadding(new Insets(16, 16, 16, 18));
     ScrollPane scroll = new ScrollPane(grid);
     scroll.setFitToWidth(true);
     scroll.getStyleClass().add("card-scroll");
@@ -56,7 +56,7 @@ public final class DeliverView extends BorderPane {
     grid.getColumnConstraints().setAll(column(116, false), column(150, true));
     List<Delivery> deliveries = session.job().deliveries();
     for (int d = 0; d < deliveries.size(); d++) {
-      ColumnConstraints c = column(124, false);
+      ColumnConstraints c = column(140, false);
       c.setHalignment(HPos.CENTER);
       grid.getColumnConstraints().add(c);
       grid.add(head(deliveries.get(d)), d + 2, 0);
@@ -91,7 +91,7 @@ public final class DeliverView extends BorderPane {
             1,
             Parts.wrapped(d.name(), "name"),
             Parts.label(d.schema(), "figure"),
-            Parts.label(d.receiver() + ", " + d.unit().symbol(), "muted"));
+            Parts.label(d.receiver() + " · " + d.unit().symbol(), "muted"));
     v.getStyleClass().add("manifest-head");
     GridPane.setMargin(v, new Insets(0, 4, 8, 4));
     if (d.name().equals(session.deliveryProperty().get())) {

@@ -56,7 +56,7 @@ public final class ProofCard extends ScrollPane {
     box.getChildren()
         .addAll(
             Parts.label(d.name(), "title"),
-            Parts.label(
+            Parts.wrapped(
                 d.schema() + " for " + d.receiver() + ", lengths in " + d.unit().title() + "s",
                 "muted"));
     Optional<Session.Run> run = Optional.ofNullable(session.runsProperty().get().get(d.name()));

@@ -102,7 +102,7 @@ public final class PlaceView extends ScrollPane {
     v.getChildren()
         .add(
             Parts.row(
-                Parts.label("Site north, from grid", "muted"),
+                Parts.label("Site north", "muted"),
                 field(
                     "rotation",
                     Figures.number(f.rotationDegrees(), 4) + "°",
@@ -158,6 +158,7 @@ public final class PlaceView extends ScrollPane {
               session.editFrame("Lock the frame", x -> x.withLock(why.isEmpty() ? "agreed" : why));
             });
     lock.setId("lock");
+    reason.setPrefWidth(190);
     return Parts.row(reason, lock);
   }
 

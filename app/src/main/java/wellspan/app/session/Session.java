@@ -202,6 +202,9 @@ public final class Session {
             (name, r) ->
                 fresh.job().source(name).ifPresent(s -> bySha.put(s.current().sha256(), r)));
     rebuild();
+    if (selected.get().isEmpty()) {
+      selected.set(build.get().items().keySet().stream().findFirst());
+    }
     say(fresh.items().size() + " items from " + fresh.received().size() + " files.");
   }
 

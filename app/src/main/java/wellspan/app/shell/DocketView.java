@@ -75,6 +75,9 @@ final class DocketView extends Pane {
           styled.length == 2
               ? Parts.label(styled[1], styled[0].split(" "))
               : Parts.label(line, "docket-line");
+      if (!l.getStyleClass().contains("figure")) {
+        l.getStyleClass().add("docket-line");
+      }
       l.setMaxWidth(Double.MAX_VALUE);
       l.setTooltip(new javafx.scene.control.Tooltip(l.getText()));
       c.getChildren().add(l);

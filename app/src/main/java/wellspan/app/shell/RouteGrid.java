@@ -3,7 +3,7 @@ package wellspan.app.shell;
 /** Where the six stops stand, so that the docket's rules stand exactly under them. */
 final class RouteGrid {
   private static final double FIRST = 232;
-  private static final double LAST_FROM_RIGHT = 172;
+  private static final double LAST_FROM_RIGHT = 216;
   private static final int STOPS = 6;
 
   private RouteGrid() {}

@@ -114,7 +114,7 @@ final class StrataView extends BorderPane {
   private HBox itemRow(Band band, Build.BuiltItem i) {
     boolean shown = session.build().isVisible(i.id());
     Label name = Parts.label(i.item().name());
-    name.setPadding(new Insets(0, 0, 0, 22));
+    name.setPadding(new Insets(0, 0, 0, 14));
     HBox row =
         new HBox(
             6,
@@ -126,6 +126,7 @@ final class StrataView extends BorderPane {
                 shown ? Feather.EYE : Feather.EYE_OFF,
                 (shown ? "Hide " : "Show ") + i.item().name(),
                 () -> session.setVisible(List.of(i.id()), !shown)));
+    ((Label) row.getChildren().get(3)).setMinWidth(Region.USE_PREF_SIZE);
     name.setMinWidth(20);
     name.setTooltip(new javafx.scene.control.Tooltip(i.item().name()));
     row.getStyleClass().add("strata-item");

@@ -1,6 +1,8 @@
 package wellspan.app.stage;
 
+import java.util.ArrayList;
 import java.util.List;
+import javafx.geometry.Rectangle2D;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -31,12 +33,29 @@ final class PlanFurniture {
   private final PlanWindow w;
   private final Theme theme;
   private final Frame frame;
+  private final List<Rectangle2D> taken = new ArrayList<>();
 
   PlanFurniture(GraphicsContext g, PlanWindow w, Theme theme, Frame frame) {
     this.g = g;
     this.w = w;
     this.theme = theme;
     this.frame = frame;
+  }
+
+  /** Writes a label unless it would cover another one. */
+  private boolean label(
+      String s, double x, double y, Font font, Color colour, TextAlignment align) {
+    double width = s.length() * font.getSize() * 0.62;
+    double left =
+        align == TextAlignment.LEFT ? x : align == TextAlignment.RIGHT ? x - width : x - width / 2;
+    Rectangle2D place =
+        new Rectangle2D(left - 2, y - font.getSize() * 0.6, width + 4, font.getSize() * 1.2);
+    if (taken.stream().anyMatch(place::intersects)) {
+      return false;
+    }
+    taken.add(place);
+    text(s, x, y, font, colour, align);
+    return true;
   }
 
   private void text(String s, double x, double y, Font font, Color colour, TextAlignment align) {
@@ -78,19 +97,23 @@ final class PlanFurniture {
     g.setStroke(chosen ? theme.accent() : theme.ink());
     g.setLineWidth(chosen ? 4 : 2.4);
     g.strokePolyline(x, y, x.length);
+    name(name, points, chosen);
     ticks(a, chosen);
-    if (x.length > 1) {
-      int third = x.length / 3;
-      AlignmentPoint p = points.get(third);
-      double nx = -Math.sin(p.direction()), ny = -Math.cos(p.direction());
-      boolean flat = Math.abs(ny) > 0.3;
-      text(
-          name,
-          x[third] - (flat ? nx * 20 : 0) + (flat ? 0 : 16),
-          y[third] - ny * 20,
-          NAME,
-          chosen ? theme.accent() : theme.ink(),
-          flat ? TextAlignment.CENTER : TextAlignment.LEFT);
+  }
+
+  private void name(String name, List<AlignmentPoint> points, boolean chosen) {
+    for (double share : new double[] {0.33, 0.5, 0.66, 0.2, 0.85}) {
+      AlignmentPoint p = points.get((int) (share * (points.size() - 1)));
+      double nx = -Math.sin(p.direction());
+      double ny = -Math.cos(p.direction());
+      boolean flat = Math.abs(ny) > 0.5;
+      double x = w.x(p.east()) - 20 * nx;
+      double y = w.y(p.north()) - 20 * ny;
+      TextAlignment align =
+          flat ? TextAlignment.CENTER : nx > 0 ? TextAlignment.RIGHT : TextAlignment.LEFT;
+      if (label(name, x, y, NAME, chosen ? theme.accent() : theme.ink(), align)) {
+        return;
+      }
     }
   }
 
@@ -115,7 +138,7 @@ final class PlanFurniture {
       g.setLineWidth(1.2);
       g.strokeLine(x - 6 * nx, y - 6 * ny, x + 6 * nx, y + 6 * ny);
       String label = Chainages.format(p.chainage());
-      text(
+      label(
           label.endsWith(".000") ? label.substring(0, label.length() - 4) : label,
           x + 14 * nx,
           y + 14 * ny,
@@ -144,7 +167,7 @@ final class PlanFurniture {
       g.setFill(c);
       g.fillOval(x - 1.5, y - 1.5, 3, 3);
       if (named) {
-        text(p.name(), x + 12, y - 1, NAME, theme.ink(), TextAlignment.LEFT);
+        label(p.name(), x + 12, y - 1, NAME, theme.ink(), TextAlignment.LEFT);
       }
     }
   }
@@ -251,8 +274,8 @@ final class PlanFurniture {
 
   /** Grid north, and site north where it differs. */
   void north() {
-    double x = 44;
-    double y = w.height() - 84;
+    double x = w.width() - 46;
+    double y = 52;
     g.setFill(theme.panel());
     g.setStroke(theme.line());
     g.setLineWidth(1);
@@ -268,17 +291,17 @@ final class PlanFurniture {
       g.setLineDashes();
       text(
           "site " + Figures.number(frame.rotationDegrees(), 1) + "°",
-          x + 30,
-          y + 8,
+          x + 24,
+          y + 48,
           FIGURE,
           theme.accent(),
-          TextAlignment.LEFT);
+          TextAlignment.RIGHT);
     }
     g.setStroke(theme.ink());
     g.setLineWidth(1.6);
     g.strokeLine(x, y + 18, x, y - 18);
     g.strokeLine(x, y - 18, x - 4, y - 11);
     g.strokeLine(x, y - 18, x + 4, y - 11);
-    text("grid N", x + 30, y - 8, FIGURE, theme.ink(), TextAlignment.LEFT);
+    text("grid N", x + 24, y + 34, FIGURE, theme.ink(), TextAlignment.RIGHT);
   }
 }

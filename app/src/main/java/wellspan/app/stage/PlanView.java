@@ -324,24 +324,28 @@ public final class PlanView extends Pane {
     if (placing) {
       furniture.rings(b.bounds());
     }
-    for (Build.BuiltItem i : b.items().values()) {
-      if (!b.isVisible(i.id())) {
-        continue;
-      }
-      boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
-      switch (i.item()) {
-        case Item.AlignmentLine a ->
-            furniture.alignment(a.name(), a.alignment(), line(a.alignment()), chosen);
-        case Item.PointGroup p -> furniture.points(p, chosen);
-        case Item.TerrainSurface s -> furniture.outline(s.bounds(), chosen);
-        case Item.Body s -> furniture.outline(s.bounds(), chosen);
-      }
-    }
+    List<Build.BuiltItem> shown =
+        b.items().values().stream().filter(i -> b.isVisible(i.id())).toList();
+    shown.forEach(i -> furnish(furniture, i, false));
+    shown.forEach(i -> furnish(furniture, i, true));
     if (placing) {
       furniture.basePoint();
     }
     furniture.scaleBar();
     furniture.north();
+  }
+
+  /** Points first, so that their names get room before chainages do. */
+  private void furnish(PlanFurniture furniture, Build.BuiltItem i, boolean lines) {
+    boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
+    switch (i.item()) {
+      case Item.AlignmentLine a when lines ->
+          furniture.alignment(a.name(), a.alignment(), line(a.alignment()), chosen);
+      case Item.PointGroup p when !lines -> furniture.points(p, chosen);
+      case Item.TerrainSurface s when lines -> furniture.outline(s.bounds(), chosen);
+      case Item.Body s when lines -> furniture.outline(s.bounds(), chosen);
+      default -> {}
+    }
   }
 
   private SurfaceLook look() {

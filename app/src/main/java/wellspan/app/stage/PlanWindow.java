@@ -17,7 +17,7 @@ record PlanWindow(double east, double north, double metresPerPixel, double width
       return new PlanWindow(0, 0, 1, width, height);
     }
     double scale =
-        Math.max(box.width() / Math.max(1, width - 120), box.depth() / Math.max(1, height - 120));
+        Math.max(box.width() / Math.max(1, width - 60), box.depth() / Math.max(1, height - 90));
     return new PlanWindow(
         (box.minE() + box.maxE()) / 2,
         (box.minN() + box.maxN()) / 2,

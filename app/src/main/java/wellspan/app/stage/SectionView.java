@@ -105,7 +105,7 @@ public final class SectionView extends Pane {
     line(g, section.ground(), Theme.of(Band.GROUND), 2);
     line(g, section.design(), theme.accent(), 2.5);
     segments(g);
-    text(g, section.name(), LEFT, 50, NAME, theme.ink(), TextAlignment.LEFT);
+    text(g, section.name(), 250, 26, NAME, theme.ink(), TextAlignment.LEFT);
     text(
         g,
         "levels × " + Figures.number(exaggeration, 1),
@@ -146,7 +146,7 @@ public final class SectionView extends Pane {
           theme.muted(),
           TextAlignment.RIGHT);
     }
-    double along = step(section.length() / Math.max(2, (canvas.getWidth() - LEFT - RIGHT) / 110));
+    double along = step(section.length() / Math.max(2, (canvas.getWidth() - LEFT - RIGHT) / 62));
     for (double d = 0; d <= section.length(); d += along) {
       g.setStroke(theme.line());
       g.strokeLine(x(d), TOP, x(d), canvas.getHeight() - BOTTOM);
@@ -205,11 +205,11 @@ public final class SectionView extends Pane {
                   text(
                       g,
                       Figures.number(100 * grade.startGrade(), 2) + " %",
-                      x(middle),
-                      y(grade.levelAt(grade.length() / 2)) - 16,
+                      x(middle) + 8,
+                      y(grade.levelAt(grade.length() / 2)) - 12,
                       FIGURE,
                       theme.ink(),
-                      TextAlignment.CENTER);
+                      TextAlignment.LEFT);
                 }
               }
             });
@@ -220,7 +220,7 @@ public final class SectionView extends Pane {
     g.setFont(font);
     g.setTextAlign(align);
     g.setFill(c);
-    g.fillText(s, x, y);
+    g.fillText(s, Math.rint(x), Math.rint(y));
   }
 
   private void point(MouseEvent e) {

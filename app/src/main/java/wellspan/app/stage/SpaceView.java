@@ -81,7 +81,7 @@ public final class SpaceView extends StackPane {
     }
     DirectionalLight sun = new DirectionalLight(Color.gray(0.75));
     sun.setDirection(new javafx.geometry.Point3D(0.55, -0.45, -0.75));
-    world.getChildren().addAll(content, sun, new AmbientLight(Color.gray(0.42)));
+    world.getChildren().addAll(content, sun, new AmbientLight(Color.gray(0.58)));
     content.getTransforms().add(exaggeration);
     camera.setFieldOfView(38);
     camera.getTransforms().addAll(pivot, turn, tilt, back);
@@ -178,7 +178,7 @@ public final class SpaceView extends StackPane {
           id,
           tile,
           chosen
-              ? colour.interpolate(theme.accent(), 0.35)
+              ? colour.interpolate(theme.accent(), 0.12)
               : colour.interpolate(Color.WHITE, 0.25));
       if (edges) {
         MeshView net = add(id, tile, theme.ink());
@@ -223,7 +223,7 @@ public final class SpaceView extends StackPane {
     pivot.setY(0);
     pivot.setZ(0);
     double size = Math.hypot(box.width(), box.depth());
-    back(size * 1.02);
+    back(size * 1.28 * Math.max(1, 1.25 * getHeight() / Math.max(1, getWidth())));
   }
 
   private void back(double distance) {

@@ -16,7 +16,7 @@ import wellspan.core.terrain.TriangleIndex;
 /** Paints a square piece of a surface into pixels; runs beside the window. */
 final class TilePainter {
   static final int SIZE = 256;
-  private static final double LINE_GAP_PIXELS = 14;
+  private static final double LINE_GAP_PIXELS = 7;
   private static final int MAJOR_EVERY = 5;
 
   private TilePainter() {}

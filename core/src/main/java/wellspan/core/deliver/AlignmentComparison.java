@@ -22,17 +22,14 @@ final class AlignmentComparison {
     List<Finding> findings = new ArrayList<>();
     List<AlignmentPoint> points = sent.everyWithEnds(1);
     double[] deviations = new double[points.size()];
-    int worst = 0;
     double chainage = 0;
     for (int i = 0; i < deviations.length; i++) {
       AlignmentPoint p = points.get(i);
       AlignmentPoint q = arrived.at(p.distance());
       deviations[i] = deviation(p, q);
-      if (!(deviations[i] <= deviations[worst])) {
-        worst = i;
-      }
       chainage = Math.max(chainage, Math.abs(p.chainage() - q.chainage()));
     }
+    int worst = MeshComparison.worst(deviations);
     double longer = Math.abs(sent.length() - arrived.length());
     double max = Math.max(deviations[worst], longer);
     String name = sentItem.name();

@@ -93,10 +93,14 @@ final class MeshComparison {
     return out;
   }
 
-  private static int worst(double[] d) {
+  /** Index of the largest deviation; one that is no number counts as the largest of all. */
+  static int worst(double[] d) {
     int w = 0;
-    for (int i = 1; i < d.length; i++) {
-      if (!(d[i] <= d[w])) {
+    for (int i = 0; i < d.length; i++) {
+      if (Double.isNaN(d[i])) {
+        return i;
+      }
+      if (d[i] > d[w]) {
         w = i;
       }
     }

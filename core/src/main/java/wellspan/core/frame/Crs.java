@@ -35,4 +35,12 @@ public record Crs(
             : longitude >= west || longitude <= east;
     return inLongitude && latitude >= south && latitude <= north;
   }
+
+  /**
+   * Whether the way from this system's datum to WGS 84 is known; without it places may be off by
+   * hundreds of metres.
+   */
+  public boolean hasDatumShift() {
+    return projText.contains("+towgs84") || projText.contains("+datum=WGS84");
+  }
 }

@@ -1,0 +1,194 @@
+package wellspan.core.deliver;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.Chainages;
+import wellspan.core.align.PlanElement;
+import wellspan.core.align.PlanPoint;
+import wellspan.core.describe.Description;
+import wellspan.core.describe.EntityClass;
+import wellspan.core.describe.PropertySet;
+import wellspan.core.describe.PropertyValue;
+import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
+import wellspan.core.frame.LinearUnit;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.Received;
+import wellspan.core.progress.Progress;
+
+class ProverTest {
+  private static final Frame FRAME =
+      new Frame("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 21.5, "");
+
+  private static Item surface(double nudge) {
+    double[] xyz = {
+      412_000,
+      6_534_500,
+      1,
+      412_010,
+      6_534_500,
+      2,
+      412_010,
+      6_534_510 + nudge,
+      3,
+      412_000,
+      6_534_510,
+      4
+    };
+    return new Item.TerrainSurface(
+        "Ground", new Mesh(xyz, new int[] {0, 1, 2, 0, 2, 3}), new int[0]);
+  }
+
+  private static Item line(double length) {
+    return new Item.AlignmentLine(
+        "Road",
+        new Alignment(
+            "Road",
+            List.of(new PlanElement.Line(new PlanPoint(412_000, 6_534_500, 0.3), length)),
+            new Chainages(0, List.of()),
+            Optional.empty()));
+  }
+
+  private static Description described(String id, String entity, String text) {
+    return new Description(
+        new EntityClass(entity, ""),
+        id,
+        List.of(
+            new PropertySet(
+                "Set",
+                Map.of(
+                    "Name",
+                    new PropertyValue.Label(text),
+                    "Length",
+                    new PropertyValue.Length(12.5)))));
+  }
+
+  private static Parcel parcel() {
+    return new Parcel(
+        "p",
+        FRAME,
+        LinearUnit.METRE,
+        new GlobalIds(new UUID(1, 2)),
+        List.of(
+            new Parcel.Piece("g", surface(0), described("id-ground", "IfcGeographicElement", "x")),
+            new Parcel.Piece("r", line(50), described("id-road", "IfcAlignment", "x"))));
+  }
+
+  private static Proof prove(Frame frame, Received.Entry... entries) {
+    return Prover.compare(
+        parcel(),
+        new Received(
+            "IFC4X3_ADD2", "", "", List.of(entries), Map.of(), List.of(), Optional.of(frame)),
+        Progress.NONE);
+  }
+
+  private static Received.Entry entry(Item item, Description d) {
+    return new Received.Entry(item, "", Optional.of(d));
+  }
+
+  private static final Received.Entry GROUND =
+      entry(surface(0), described("id-ground", "IfcGeographicElement", "x"));
+  private static final Received.Entry ROAD =
+      entry(line(50), described("id-road", "IfcAlignment", "x"));
+
+  private static List<String> codes(Proof p) {
+    return p.findings().stream().map(Finding::code).toList();
+  }
+
+  @Test
+  void whatArrivesWholePasses() {
+    Proof p = prove(FRAME, ROAD, GROUND);
+    assertThat(p.pass()).isTrue();
+    assertThat(p.sent()).isEqualTo(2);
+    assertThat(p.arrived()).isEqualTo(2);
+    assertThat(p.trianglesIdentical()).isTrue();
+    assertThat(p.maxDeviation()).isZero();
+    assertThat(p.propertiesEqual()).isEqualTo(4);
+  }
+
+  @Test
+  void aMovedVertexFailsWithItsPlace() {
+    Proof p =
+        prove(
+            FRAME,
+            entry(surface(0.002), described("id-ground", "IfcGeographicElement", "x")),
+            ROAD);
+    assertThat(p.pass()).isFalse();
+    assertThat(p.maxDeviation()).isCloseTo(0.002, within(1e-9));
+    assertThat(p.findings())
+        .singleElement()
+        .satisfies(
+            f -> {
+              assertThat(f.code()).isEqualTo("proof.moved");
+              assertThat(f.message()).contains("vertex 3 of 4").contains("2.0000 mm");
+              assertThat(f.place()).contains(new Position(412_010, 6_534_510, 3));
+            });
+  }
+
+  @Test
+  void otherTrianglesMissingAndExtraItemsFail() {
+    Mesh flipped =
+        new Mesh(((Item.TerrainSurface) surface(0)).mesh().xyz(), new int[] {0, 1, 3, 1, 2, 3});
+    Proof p =
+        prove(
+            FRAME,
+            entry(
+                new Item.TerrainSurface("Ground", flipped, new int[0]),
+                described("id-ground", "IfcGeographicElement", "x")),
+            entry(line(50), described("id-other", "IfcAlignment", "x")));
+    assertThat(codes(p))
+        .containsExactlyInAnyOrder("proof.triangles", "proof.missing", "proof.extra");
+    assertThat(p.trianglesIdentical()).isFalse();
+    assertThat(p.missing()).containsExactly("Road");
+  }
+
+  @Test
+  void aLongerAlignmentAnotherClassAndAnotherPropertyFail() {
+    Proof p =
+        prove(
+            FRAME,
+            entry(surface(0), described("id-ground", "IfcWall", "y")),
+            entry(line(50.001), described("id-road", "IfcAlignment", "x")));
+    assertThat(codes(p)).containsExactlyInAnyOrder("proof.class", "proof.property", "proof.moved");
+    assertThat(p.propertyMismatches())
+        .singleElement()
+        .asString()
+        .contains("Set.Name")
+        .contains("x")
+        .contains("y");
+  }
+
+  @Test
+  void anotherFrameFails() {
+    assertThat(codes(prove(FRAME.withRotation(21.6), GROUND, ROAD))).containsExactly("proof.frame");
+    assertThat(codes(prove(FRAME.withCrs("EPSG:25833"), GROUND, ROAD)))
+        .containsExactly("proof.frame");
+    List<Received.Entry> both = new ArrayList<>(List.of(GROUND, ROAD));
+    Proof none =
+        Prover.compare(
+            parcel(),
+            new Received("x", "", "", both, Map.of(), List.of(), Optional.empty()),
+            Progress.NONE);
+    assertThat(codes(none)).containsExactly("proof.frame");
+  }
+
+  @Test
+  void aNumberThatIsNoneNeverPasses() {
+    Proof p =
+        prove(
+            FRAME,
+            entry(surface(Double.NaN), described("id-ground", "IfcGeographicElement", "x")),
+            ROAD);
+    assertThat(p.pass()).isFalse();
+  }
+}

@@ -1,0 +1,207 @@
+package wellspan.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.describe.EntityClass;
+import wellspan.core.frame.Frame;
+import wellspan.core.frame.LinearUnit;
+import wellspan.core.geom.Position;
+import wellspan.core.item.ItemId;
+
+class JobStoreTest {
+  private static final Clock CLOCK =
+      Clock.fixed(Instant.parse("2026-11-24T09:00:00Z"), ZoneOffset.UTC);
+
+  @TempDir Path dir;
+  private JobStore store;
+  private Job job;
+
+  @BeforeEach
+  void setUp() throws IOException {
+    store = new JobStore(dir.resolve("job"));
+    Path received = Files.writeString(dir.resolve("Road Rev A.xml"), "<x/>");
+    store.create(Job.named("Brindle Ness"));
+    Revision r = store.keep(received, "Rev A", CLOCK);
+    ItemId id = ItemId.of("road", "terrain surface", "Ground");
+    job =
+        store
+            .open()
+            .withSource(new Source("road", List.of(r)))
+            .withFrame(
+                new Frame(
+                    "EPSG:25832",
+                    "NN2000",
+                    new Position(412_000, 6_534_500.125, 0),
+                    21.5,
+                    "agreed"))
+            .withSettings(
+                List.of(id),
+                s ->
+                    new ItemSettings(
+                        false, Optional.of(new EntityClass("IfcEarthworksFill", "EMBANKMENT"))))
+            .withDelivery(
+                new Delivery(
+                    "Second",
+                    "viewer",
+                    "IFC4X3_ADD2",
+                    LinearUnit.US_SURVEY_FOOT,
+                    "b.ifc",
+                    Set.of(id)));
+  }
+
+  @Test
+  void whatIsSavedIsOpened() throws IOException {
+    store.save(job);
+    assertThat(store.open()).isEqualTo(job);
+    String first = Files.readString(store.jobFile());
+    store.save(store.open());
+    assertThat(Files.readString(store.jobFile())).isEqualTo(first);
+    assertThat(store.folder().resolve("job.json.new")).doesNotExist();
+  }
+
+  @Test
+  void receivedFilesAreKeptByteForByteAndWatched() throws IOException {
+    Revision r = job.sources().getFirst().current();
+    assertThat(store.stored(r)).hasContent("<x/>");
+    assertThat(store.isIntact(r)).isTrue();
+    Files.writeString(store.stored(r), "changed");
+    assertThat(store.isIntact(r)).isFalse();
+  }
+
+  @Test
+  void damagedNewerAndMissingJobsSaySo() throws IOException {
+    assertThatThrownBy(() -> new JobStore(dir.resolve("none")).open())
+        .isInstanceOf(JobException.class)
+        .hasMessageContaining("no job.json");
+    Files.writeString(store.jobFile(), "{\"wellspan\": 1, \"id\": ");
+    assertThatThrownBy(store::open)
+        .isInstanceOf(JobException.class)
+        .hasMessageContaining("damaged")
+        .hasMessageContaining("line 1");
+    Files.writeString(store.jobFile(), "{\"wellspan\": 99}");
+    assertThatThrownBy(store::open)
+        .isInstanceOf(JobException.class)
+        .hasMessageContaining("newer Wellspan");
+    Files.writeString(store.jobFile(), "{\"wellspan\": 1}");
+    assertThatThrownBy(store::open)
+        .isInstanceOf(JobException.class)
+        .hasMessageContaining("\"frame\" is missing");
+    Files.writeString(store.jobFile(), "[]");
+    assertThatThrownBy(store::open)
+        .isInstanceOf(JobException.class)
+        .hasMessageContaining("not a Wellspan job");
+    Files.write(store.jobFile(), new byte[] {(byte) 0xC3, 0x28, (byte) 0xFF});
+    assertThatThrownBy(store::open)
+        .isInstanceOf(JobException.class)
+        .hasMessageContaining("damaged");
+  }
+
+  @Test
+  void aFolderWithAJobIsNotWrittenOver() {
+    assertThatThrownBy(() -> store.create(Job.named("Other")))
+        .isInstanceOf(JobException.class)
+        .hasMessageContaining("already holds a job");
+  }
+
+  @Test
+  void theJournalGoesOnFromTheSavedStateOnly() throws IOException {
+    store.save(job);
+    store.note("Turn site north", job.withFrame(job.frame().withRotation(30)));
+    store.note("Turn it more", job.withFrame(job.frame().withRotation(31)));
+    assertThat(store.recoverable())
+        .hasValueSatisfying(
+            r -> {
+              assertThat(r.edits()).isEqualTo(2);
+              assertThat(r.lastEdit()).isEqualTo("Turn it more");
+              assertThat(r.job().frame().rotationDegrees()).isEqualTo(31);
+            });
+    Files.writeString(store.journal().file(), "{\"base\":\"cut sho", StandardOpenOption.APPEND);
+    assertThat(store.recoverable()).isPresent();
+    store.save(job);
+    assertThat(store.recoverable()).isEmpty();
+  }
+
+  /** The process that edits until it is killed. */
+  static final class Editor {
+    public static void main(String[] args) throws IOException {
+      JobStore store = new JobStore(Path.of(args[0]));
+      Job job = store.open();
+      for (int i = 1; ; i++) {
+        store.note("Edit " + i, job.withFrame(job.frame().withRotation(i)));
+        System.out.println(i);
+      }
+    }
+  }
+
+  @Test
+  void aKilledProcessLosesNoFinishedEdit() throws Exception {
+    store.save(job);
+    Process p =
+        new ProcessBuilder(
+                Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-cp",
+                System.getProperty("java.class.path"),
+                Editor.class.getName(),
+                store.folder().toString())
+            .redirectError(ProcessBuilder.Redirect.INHERIT)
+            .start();
+    int last = 0;
+    try (BufferedReader out =
+        new BufferedReader(new InputStreamReader(p.getInputStream(), StandardCharsets.UTF_8))) {
+      while (last < 20) {
+        last = Integer.parseInt(out.readLine());
+      }
+      p.destroyForcibly().waitFor();
+    }
+    assertThat(store.open()).isEqualTo(job);
+    int finished = last;
+    assertThat(store.recoverable())
+        .hasValueSatisfying(
+            r -> {
+              assertThat(r.edits()).isGreaterThanOrEqualTo(finished);
+              assertThat(r.job().frame().rotationDegrees()).isEqualTo(r.edits());
+            });
+  }
+
+  @Test
+  void undoAndRedoWalkThroughAllEdits() {
+    History h = History.of(job);
+    Job a = job.withFrame(job.frame().withRotation(1));
+    Job b = job.withFrame(job.frame().withRotation(2));
+    h = h.edit("first", a).edit("second", b).edit("nothing", b);
+    assertThat(h.past()).hasSize(2);
+    assertThat(h.undo().now()).isEqualTo(a);
+    assertThat(h.undo().undo().now()).isEqualTo(job);
+    assertThat(h.undo().undo().undo().now()).isEqualTo(job);
+    assertThat(h.undo().undo().redo().redo()).isEqualTo(h);
+    assertThat(h.undo().edit("other", job).canRedo()).isFalse();
+  }
+
+  @Test
+  void sourcesAreKnownAgainWhateverTheRevisionMark() {
+    assertThat(JobStore.sourceName("quay-road.xml")).isEqualTo("quay-road");
+    assertThat(JobStore.sourceName("quay-road-RevB.xml")).isEqualTo("quay-road");
+    assertThat(JobStore.sourceName("Quay-Road (rev 3).xml")).isEqualTo("quay-road");
+    assertThat(JobStore.sourceName("revetment.xml")).isEqualTo("revetment");
+    assertThat(JobStore.labelAfter(0)).isEqualTo("Rev A");
+    assertThat(JobStore.labelAfter(27)).isEqualTo("Rev AB");
+  }
+}

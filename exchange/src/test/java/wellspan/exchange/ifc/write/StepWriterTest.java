@@ -1,0 +1,125 @@
+package wellspan.exchange.ifc.write;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static wellspan.exchange.ifc.write.StepValue.DERIVED;
+import static wellspan.exchange.ifc.write.StepValue.UNSET;
+import static wellspan.exchange.ifc.write.StepValue.literal;
+import static wellspan.exchange.ifc.write.StepValue.many;
+import static wellspan.exchange.ifc.write.StepValue.real;
+import static wellspan.exchange.ifc.write.StepValue.reals;
+import static wellspan.exchange.ifc.write.StepValue.ref;
+import static wellspan.exchange.ifc.write.StepValue.text;
+import static wellspan.exchange.ifc.write.StepValue.typed;
+import static wellspan.exchange.ifc.write.StepValue.whole;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
+import org.junit.jupiter.api.Test;
+import wellspan.core.progress.Progress;
+import wellspan.exchange.ifc.schema.Schema;
+
+class StepWriterTest {
+  private final ByteArrayOutputStream out = new ByteArrayOutputStream();
+  private final StepWriter step =
+      new StepWriter(out, Schema.forFile("IFC4X3_ADD2").orElseThrow(), Progress.NONE);
+
+  private String written() throws IOException {
+    step.end();
+    return out.toString(StandardCharsets.US_ASCII);
+  }
+
+  private void refused(String said, String entity, StepValue... values) {
+    assertThatThrownBy(() -> step.add(entity, values))
+        .isInstanceOf(SchemaViolation.class)
+        .hasMessageContaining(said);
+  }
+
+  @Test
+  void recordsAreWrittenAsTheStandardWants() throws IOException {
+    int p = step.add("IfcCartesianPoint", reals(1, -2.5, 1e-9));
+    step.add("IfcAxis2Placement3D", ref(p), UNSET, UNSET);
+    step.add(
+        "IfcPropertySingleValue",
+        text("It's \\ Größe"),
+        UNSET,
+        typed("IfcLengthMeasure", real(3)),
+        UNSET);
+    step.add("IfcSIUnit", DERIVED, literal("LENGTHUNIT"), UNSET, literal("METRE"));
+    assertThat(written().lines())
+        .containsExactly(
+            "#1=IFCCARTESIANPOINT((1.,-2.5,1.E-9));",
+            "#2=IFCAXIS2PLACEMENT3D(#1,$,$);",
+            "#3=IFCPROPERTYSINGLEVALUE('It''s \\\\ Gr\\X2\\00F600DF\\X0\\e',$,IFCLENGTHMEASURE(3.),$);",
+            "#4=IFCSIUNIT(*,.LENGTHUNIT.,$,.METRE.);",
+            "ENDSEC;",
+            "END-ISO-10303-21;");
+  }
+
+  @Test
+  void tablesOfPointsAreRoundedWithoutTrailingZeros() throws IOException {
+    double[][] rows = {{0, -0.00000004, 12.5}, {-1234.5678901, 1e-7, 3}};
+    step.add(
+        "IfcCartesianPointList3D",
+        new StepValue.Points(2, 7, (i, r) -> System.arraycopy(rows[i], 0, r, 0, 3)),
+        UNSET);
+    assertThat(written())
+        .startsWith("#1=IFCCARTESIANPOINTLIST3D(((0.,0.,12.5),(-1234.5678901,0.0000001,3.)),$);");
+  }
+
+  @Test
+  void whatTheSchemaDoesNotAllowCannotBeWritten() throws IOException {
+    int p = step.add("IfcCartesianPoint", reals(0, 0));
+    refused("not an entity", "IfcRoadThing");
+    refused("abstract", "IfcProduct");
+    refused("attributes", "IfcCartesianPoint", reals(0, 0), UNSET);
+    refused("Coordinates is required", "IfcCartesianPoint", UNSET);
+    refused("has 4 elements", "IfcCartesianPoint", reals(0, 0, 0, 0));
+    refused("needs REAL", "IfcCartesianPoint", many(whole(1), whole(2)));
+    refused("finite", "IfcCartesianPoint", reals(0, Double.NaN));
+    refused("needs a reference to IFCDIRECTION", "IfcVector", ref(p), real(1));
+    refused("written", "IfcVector", ref(99), real(1));
+    refused("derived", "IfcSIUnit", UNSET, literal("LENGTHUNIT"), UNSET, literal("METRE"));
+    refused("IFCSIUNITNAME", "IfcSIUnit", DERIVED, literal("LENGTHUNIT"), UNSET, literal("CUBIT"));
+    refused("positive", "IfcCircle", ref(step.add("IfcAxis2Placement2D", ref(p), UNSET)), real(0));
+    refused(
+        "not a member",
+        "IfcPropertySingleValue",
+        text("x"),
+        UNSET,
+        typed("IfcCartesianPoint", real(1)),
+        UNSET);
+    refused(
+        "characters",
+        "IfcRelAggregates",
+        text("short"),
+        UNSET,
+        UNSET,
+        UNSET,
+        ref(p),
+        StepValue.refs(java.util.List.of(p)));
+    refused(
+        "255",
+        "IfcPropertySingleValue",
+        text("x"),
+        UNSET,
+        typed("IfcLabel", text("y".repeat(256))),
+        UNSET);
+    assertThat(written().lines().filter(l -> l.startsWith("#"))).hasSize(2);
+  }
+
+  @Property
+  void realsHaveAPointAndReadBack(@ForAll double d) {
+    String s = StepWriter.real(d);
+    assertThat(s).matches("-?\\d+\\.\\d*(E-?\\d+)?");
+    assertThat(Double.parseDouble(s)).isEqualTo(d);
+  }
+
+  @Property
+  void textIsPlainAscii(@ForAll String s) {
+    assertThat(StepText.encode(s)).matches("[\\x20-\\x7e]*");
+  }
+}
