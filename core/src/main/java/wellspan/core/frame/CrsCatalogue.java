@@ -111,7 +111,7 @@ public final class CrsCatalogue {
                 c[1].equals("P"),
                 c[2],
                 c[3],
-                Double.parseDouble(c[4]),
+                exact(Double.parseDouble(c[4])),
                 c[5],
                 c[6],
                 Double.parseDouble(c[7]),
@@ -125,5 +125,15 @@ public final class CrsCatalogue {
           "The catalogue of coordinate reference systems is damaged. Install again.", e);
     }
     return new CrsCatalogue(found);
+  }
+
+  /** The dataset rounds factors of units; the units known here are exact. */
+  private static double exact(double metres) {
+    for (LinearUnit u : LinearUnit.values()) {
+      if (Math.abs(metres / u.metres() - 1) < 1e-12) {
+        return u.metres();
+      }
+    }
+    return metres;
   }
 }

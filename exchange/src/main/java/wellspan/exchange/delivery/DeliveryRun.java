@@ -112,7 +112,8 @@ public final class DeliveryRun {
     Files.createDirectories(folder);
     Path fresh = folder.resolve(target.getFileName() + ".new");
     try {
-      IfcWriter.write(parcel, fresh, clock, progress.part(0, 0.45));
+      IfcWriter.write(
+          parcel, fresh, String.valueOf(target.getFileName()), clock, progress.part(0, 0.45));
       Received arrived = IfcReader.read(fresh, progress.part(0.45, 0.8));
       Proof proof = Prover.compare(parcel, arrived, progress.part(0.8, 1));
       Path kept = proof.pass() ? target : folder.resolve(target.getFileName() + ".unproven");

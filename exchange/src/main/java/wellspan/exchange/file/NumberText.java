@@ -1,5 +1,7 @@
 package wellspan.exchange.file;
 
+import java.util.regex.Pattern;
+
 /**
  * Takes numbers one after the other out of a run of characters, without making objects. Decimal
  * numbers of up to 15 digits with small exponents are exact by one correctly rounded division or
@@ -10,6 +12,10 @@ public final class NumberText {
     1e0, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15, 1e16,
     1e17, 1e18, 1e19, 1e20, 1e21, 1e22
   };
+
+  /** What may reach the slow way: no hexadecimal numbers, no suffixes, no words. */
+  private static final Pattern DECIMAL =
+      Pattern.compile("[-+]?(\\d+\\.?\\d*|\\.\\d+)([eEdD][-+]?\\d+)?");
 
   private char[] text = {};
   private int at;
@@ -75,14 +81,11 @@ public final class NumberText {
       at++;
     }
     String token = new String(text, begin, at - begin);
-    double v;
-    try {
-      v = Double.parseDouble(token.replace('D', 'E').replace('d', 'e'));
-    } catch (NumberFormatException e) {
-      throw (NumberFormatException) new NumberFormatException(token).initCause(e);
+    if (!DECIMAL.matcher(token).matches()) {
+      throw new NumberFormatException(token);
     }
-    char last = token.charAt(token.length() - 1);
-    if (!Double.isFinite(v) || last > '9' && last != '.') {
+    double v = Double.parseDouble(token.replace('D', 'E').replace('d', 'e'));
+    if (!Double.isFinite(v)) {
       throw new NumberFormatException(token);
     }
     return v;

@@ -189,10 +189,11 @@ class RoundTripTest {
     Parcel p = parcel(FRAME, LinearUnit.METRE, ground(), road());
     Path a = dir.resolve("a.ifc");
     Path b = dir.resolve("b.ifc");
-    IfcWriter.write(p, a, Clock.systemUTC(), Progress.NONE);
+    IfcWriter.write(p, a, "x.ifc", Clock.systemUTC(), Progress.NONE);
     IfcWriter.write(
         parcel(FRAME.withRotation(3), LinearUnit.MILLIMETRE, ground(), road()),
         b,
+        "x.ifc",
         Clock.systemUTC(),
         Progress.NONE);
     assertThat(guids(b)).isEqualTo(guids(a)).doesNotHaveDuplicates();
@@ -209,7 +210,7 @@ class RoundTripTest {
   private Proof damaged(UnaryOperator<String> damage) throws IOException {
     Parcel p = parcel(FRAME, LinearUnit.METRE, ground(), road());
     Path f = dir.resolve("x.ifc");
-    IfcWriter.write(p, f, Clock.systemUTC(), Progress.NONE);
+    IfcWriter.write(p, f, "x.ifc", Clock.systemUTC(), Progress.NONE);
     String whole = Files.readString(f);
     String broken = damage.apply(whole);
     assertThat(broken).isNotEqualTo(whole);
@@ -379,7 +380,7 @@ class RoundTripTest {
                         List.of(new PropertySet("Set", values))))));
     Path f = Files.createTempFile("round", ".ifc");
     try {
-      IfcWriter.write(p, f, Clock.systemUTC(), Progress.NONE);
+      IfcWriter.write(p, f, "x.ifc", Clock.systemUTC(), Progress.NONE);
       Received r = IfcReader.read(f, Progress.NONE);
       assertThat(
               r.entries().getFirst().description().orElseThrow().propertySets().getFirst().values())

@@ -156,12 +156,20 @@ final class StepFile {
 
   private int endOfStatement(int from) {
     int at = from;
+    int depth = 0;
     while (at < bytes.length) {
       byte c = bytes[at++];
       if (c == ';') {
+        if (depth != 0) {
+          throw new StepSyntaxException(from, "a parenthesis is missing");
+        }
         return at;
       }
-      if (c == '\'') {
+      if (c == '(') {
+        depth++;
+      } else if (c == ')') {
+        depth--;
+      } else if (c == '\'') {
         while (at < bytes.length && bytes[at] != '\'') {
           at++;
         }

@@ -189,11 +189,10 @@ public final class Schema {
     }
     int close = text.indexOf(']');
     String kind = text.substring(0, open).replace("~", "");
-    boolean carriedOver = text.charAt(open - 1) == '~';
     String bounds = text.substring(open + 1, close);
     int low = 0;
     int high = Integer.MAX_VALUE;
-    if (!bounds.isEmpty() && !carriedOver) {
+    if (!bounds.isEmpty()) {
       String[] b = bounds.split(":");
       low = Integer.parseInt(b[0]);
       high = b[1].equals("?") ? Integer.MAX_VALUE : Integer.parseInt(b[1]);

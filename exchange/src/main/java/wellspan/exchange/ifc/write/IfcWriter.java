@@ -41,11 +41,12 @@ public final class IfcWriter {
   }
 
   /**
-   * Writes the file; a file of this name is replaced.
+   * Writes the file; one that is there is replaced.
    *
+   * @param name of the file as it stands in its header
    * @throws SchemaViolation if a chosen class cannot be written in this schema
    */
-  public static void write(Parcel parcel, Path file, Clock clock, Progress progress)
+  public static void write(Parcel parcel, Path file, String name, Clock clock, Progress progress)
       throws IOException {
     try (OutputStream out = Files.newOutputStream(file)) {
       StepWriter step = new StepWriter(out, Schema.forFile(SCHEMA).orElseThrow(), progress);
@@ -53,14 +54,7 @@ public final class IfcWriter {
           DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mm:ss")
               .withZone(ZoneOffset.UTC)
               .format(clock.instant());
-      step.header(
-          SCHEMA,
-          "ViewDefinition [NotAssigned]",
-          String.valueOf(file.getFileName()),
-          time,
-          "",
-          "",
-          "Wellspan");
+      step.header(SCHEMA, "ViewDefinition [NotAssigned]", name, time, "", "", "Wellspan");
       new IfcWriter(parcel, step).write(progress);
       step.end();
     }

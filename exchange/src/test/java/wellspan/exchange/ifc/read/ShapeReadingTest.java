@@ -23,7 +23,6 @@ class ShapeReadingTest {
         schema.equals("IFC2X3")
             ? "'0000000000000000000001',#9,'p',$,$,$,$,(#4),#2"
             : "'0000000000000000000001',$,'p',$,$,$,$,(#4),#2";
-    String proxyEnd = schema.equals("IFC2X3") ? "$,.ELEMENT." : "$,.ELEMENT.";
     String text =
         "ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION((''),'2;1');\nFILE_SCHEMA(('"
             + schema
@@ -33,9 +32,7 @@ class ShapeReadingTest {
             + ");\n#2=IFCUNITASSIGNMENT((#3));\n#3=IFCSIUNIT(*,.LENGTHUNIT.,.MILLI.,.METRE.);\n"
             + "#4=IFCGEOMETRICREPRESENTATIONCONTEXT($,'Model',3,$,#6,$);\n#5=IFCCARTESIANPOINT((0.,0.,0.));\n#6=IFCAXIS2PLACEMENT3D(#5,$,$);\n#9=IFCOWNERHISTORY($,$,$,.ADDED.,$,$,$,0);\n"
             + "#20=IFCCARTESIANPOINT((100000.,200000.,5000.));\n#21=IFCDIRECTION((0.,0.,1.));\n#22=IFCDIRECTION((0.,1.,0.));\n#23=IFCAXIS2PLACEMENT3D(#20,#21,#22);\n#24=IFCLOCALPLACEMENT($,#23);\n"
-            + "#30=IFCBUILDINGELEMENTPROXY('0000000000000000000002',$,'Box',$,$,#24,#31,$,"
-            + (proxyEnd.startsWith("$") ? ".ELEMENT." : "$")
-            + ");\n"
+            + "#30=IFCBUILDINGELEMENTPROXY('0000000000000000000002',$,'Box',$,$,#24,#31,$,$);\n"
             + "#31=IFCPRODUCTDEFINITIONSHAPE($,$,(#32));\n#32=IFCSHAPEREPRESENTATION(#4,'Body','x',(#50));\n"
             + body
             + "ENDSEC;\nEND-ISO-10303-21;\n";

@@ -63,7 +63,7 @@ class StepReadingTest {
         "\\S\\d\\X\\E9 | äé",
         "a\\\\b | a\\b",
         "\\X4\\0001F600\\X0\\ | \uD83D\uDE00",
-        "\\P\u0041\\x | x"
+        "\\PA\\x | x"
       })
   void escapesAreDecoded(String raw, String text) {
     assertThat(StepString.decode(raw)).isEqualTo(text);

@@ -1,0 +1,260 @@
+package wellspan.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import javafx.application.ConditionalFeature;
+import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.image.WritableImage;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+import javafx.scene.paint.Color;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxToolkit;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+import wellspan.app.session.Session;
+import wellspan.app.shell.ShellView;
+import wellspan.app.theme.Theme;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.job.Job;
+import wellspan.core.job.JobStore;
+
+/** Drives the real window as a user would: receive, place, look, deliver, see the proof. */
+class WholeSliceTest extends ApplicationTest {
+  private static final Path DEMO = Path.of("..", "demo");
+
+  @TempDir static Path dir;
+  private Session session;
+  private ShellView shell;
+
+  @BeforeAll
+  static void toolkit() throws Exception {
+    FxToolkit.registerPrimaryStage();
+  }
+
+  @Override
+  public void start(Stage stage) throws Exception {
+    Theme.loadFonts();
+    JobStore store = new JobStore(Files.createTempDirectory(dir, "job").resolve("Brindle Ness"));
+    Job job = Job.named("Brindle Ness");
+    store.create(job);
+    session = new Session(store, job, Clock.systemUTC(), Platform::runLater);
+    shell = new ShellView(session, null);
+    stage.setScene(new Scene(shell, 1280, 780));
+    shell.setTheme(Theme.LIGHT);
+    stage.show();
+  }
+
+  @BeforeEach
+  void focus() {
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private static void await(String what, BooleanSupplier condition) throws Exception {
+    WaitForAsyncUtils.waitFor(
+        60,
+        TimeUnit.SECONDS,
+        () -> {
+          WaitForAsyncUtils.waitForFxEvents();
+          return condition.getAsBoolean();
+        });
+    assertThat(condition.getAsBoolean()).as(what).isTrue();
+  }
+
+  private void receive(Path file) throws Exception {
+    interact(() -> session.receive(List.of(file)));
+    await("received", () -> !session.work().runningProperty().get());
+  }
+
+  private String text(String query) {
+    return lookup(query).queryAs(Labeled.class).getText();
+  }
+
+  private List<String> docket(String stop) {
+    return lookup("#docket-" + stop).queryAs(VBox.class).getChildren().stream()
+        .map(n -> ((Labeled) n).getText())
+        .toList();
+  }
+
+  private void type(String field, String value) {
+    TextField t = lookup(field).queryAs(TextField.class);
+    interact(
+        () -> {
+          t.requestFocus();
+          t.setText(value);
+          t.getOnAction().handle(null);
+        });
+  }
+
+  @Test
+  void aDesignIsReceivedPlacedDeliveredAndProven() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    assertThat(text("#message")).contains("quay-road.xml received");
+    assertThat(lookup("#item-quay-road/alignment/Quay Road").tryQuery()).isPresent();
+
+    interact(
+        () ->
+            session
+                .selectedProperty()
+                .set(
+                    session.build().items().keySet().stream()
+                        .filter(i -> i.value().endsWith("Quay Road"))
+                        .findFirst()));
+    assertThat(docket("shape")).contains("0+000.000", "18 plan elements");
+    assertThat(docket("describe")).contains("IfcAlignment");
+
+    push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    assertThat(session.stopProperty().get()).isEqualTo(Stop.PLACE);
+    assertThat(session.findingsProperty().get()).extracting(Finding::code).contains("frame.far");
+    clickOn("#take-proposal");
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(session.findingsProperty().get())
+        .extracting(Finding::code)
+        .doesNotContain("frame.far");
+    type("#base-e", "412 000.000");
+    type("#base-n", "6 534 500");
+    type("#rotation", "21.5°");
+    type("#heights", "NN2000");
+    assertThat(session.job().frame().basePoint()).isEqualTo(new Position(412_000, 6_534_500, 0));
+    assertThat(session.job().frame().rotationDegrees()).isEqualTo(21.5);
+    type("#base-h", "ten");
+    assertThat(text("#message")).contains("\"ten\" is not a number");
+
+    push(KeyCode.CONTROL, KeyCode.DIGIT6);
+    clickOn("#deliver");
+    await(
+        "delivered",
+        () ->
+            session.runsProperty().get().containsKey("BIM handover")
+                && !session.work().runningProperty().get());
+    assertThat(text("#verdict")).startsWith("✓ Proven");
+    assertThat(docket("deliver")).contains("✓ BIM handover proven");
+    clickOn("#show-proof");
+    await("painted", () -> !shell.stage().plan().isBusy());
+    assertThat(lookup("#manifest").query().isVisible()).isFalse();
+    assertThat(colours(lookup("#plan").query())).as("sent and arrived are drawn").isGreaterThan(20);
+  }
+
+  @Test
+  void theFrameIsChosenBySearchLockedAndUndone() throws Exception {
+    receive(DEMO.resolve("survey/control.csv"));
+    push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    clickOn("#choose-system");
+    TextField search = lookup("#system-search").queryAs(TextField.class);
+    interact(() -> search.setText("etrs89 utm zone 32n"));
+    interact(search::requestFocus);
+    push(KeyCode.ENTER);
+    assertThat(session.job().frame().crs()).isEqualTo("EPSG:25832");
+    type("#lock-reason", "agreed");
+    clickOn("#lock");
+    assertThat(session.job().frame().lock()).isEqualTo("agreed");
+    assertThat(lookup("#base-e").query().isDisabled()).isTrue();
+    interact(() -> shell.stage().plan().requestFocus());
+    push(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(session.job().frame().isLocked()).isFalse();
+    push(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(session.job().frame().crs()).isEmpty();
+    push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+    assertThat(session.job().frame().crs()).isEqualTo("EPSG:25832");
+  }
+
+  @Test
+  void theBasePointIsPickedOnThePlan() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    interact(() -> shell.stage().plan().requestFocus());
+    push(KeyCode.SPACE);
+    assertThat(session.pickingBasePointProperty().get()).isTrue();
+    clickOn("#plan");
+    Position p = session.job().frame().basePoint();
+    assertThat(p.east()).isBetween(411_980.0, 413_300.0);
+    assertThat(p.north()).isBetween(6_534_300.0, 6_535_092.0);
+    assertThat(session.pickingBasePointProperty().get()).isFalse();
+  }
+
+  @Test
+  void aNewRevisionShowsWhatChanged() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    receive(DEMO.resolve("road/quay-road-RevB.xml"));
+    VBox change = lookup("#revision-change").queryAs(VBox.class);
+    assertThat(change.lookupAll(".label"))
+        .extracting(n -> ((Labeled) n).getText())
+        .anySatisfy(t -> assertThat(t).contains("Quay Road: profile moved by up to +0.350 m"));
+  }
+
+  @Test
+  void selectionInThePlanIsTheSelection() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    await("painted", () -> !shell.stage().plan().isBusy());
+    clickOn("#plan");
+    assertThat(session.selectedItem())
+        .hasValueSatisfying(i -> assertThat(i.item()).isInstanceOf(Item.TerrainSurface.class));
+    assertThat(docket("receive")).contains("quay-road.xml");
+  }
+
+  @Test
+  void threeDimensionsAreReallyShown() throws Exception {
+    assertThat(Platform.isSupported(ConditionalFeature.SCENE3D))
+        .as("3D is supported; under Xvfb it needs Mesa and -Dprism.forceGPU=true")
+        .isTrue();
+    receive(DEMO.resolve("road/quay-road.xml"));
+    push(KeyCode.ALT, KeyCode.DIGIT2);
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(colours(lookup("#space").query()))
+        .as("the shaded ground has many tones")
+        .isGreaterThan(60);
+    push(KeyCode.ALT, KeyCode.DIGIT3);
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(lookup("#section").query().isVisible()).isTrue();
+    assertThat(colours(lookup("#section").query())).isGreaterThan(8);
+  }
+
+  @Test
+  void everyStopHasItsPanelAndKeysAreListed() {
+    KeyCode[] digits = {
+      KeyCode.DIGIT1, KeyCode.DIGIT2, KeyCode.DIGIT3, KeyCode.DIGIT4, KeyCode.DIGIT5, KeyCode.DIGIT6
+    };
+    for (Stop s : Stop.values()) {
+      push(KeyCode.CONTROL, digits[s.ordinal()]);
+      assertThat(session.stopProperty().get()).isEqualTo(s);
+    }
+    push(KeyCode.F1);
+    assertThat(lookup("#shortcuts").query().isVisible()).isTrue();
+    push(KeyCode.ESCAPE);
+    assertThat(lookup("#shortcuts").query().isVisible()).isFalse();
+    push(KeyCode.CONTROL, KeyCode.F);
+    assertThat(lookup("#findings").query().isVisible()).isTrue();
+    push(KeyCode.CONTROL, KeyCode.T);
+    assertThat(shell.getStyleClass()).contains("dark");
+  }
+
+  /** How many different colours a node shows. */
+  private int colours(Node node) {
+    WritableImage[] image = new WritableImage[1];
+    interact(() -> image[0] = node.snapshot(null, null));
+    java.util.Set<Color> seen = new java.util.HashSet<>();
+    for (int y = 0; y < image[0].getHeight(); y += 5) {
+      for (int x = 0; x < image[0].getWidth(); x += 5) {
+        seen.add(image[0].getPixelReader().getColor(x, y));
+      }
+    }
+    return seen.size();
+  }
+}

@@ -1,0 +1,167 @@
+package wellspan.app.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import wellspan.core.finding.Finding;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Band;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+import wellspan.core.job.Job;
+import wellspan.core.job.JobStore;
+
+class SessionTest {
+  private static final Path ROAD = Path.of("..", "demo", "road", "quay-road.xml");
+  private static final Path ROAD_B = Path.of("..", "demo", "road", "quay-road-RevB.xml");
+
+  @TempDir Path dir;
+  private final BlockingQueue<Runnable> window = new LinkedBlockingQueue<>();
+  private JobStore store;
+  private Session session;
+
+  @BeforeEach
+  void setUp() throws IOException {
+    store = new JobStore(dir.resolve("job"));
+    Job job = Job.named("Test");
+    store.create(job);
+    session = new Session(store, job, Clock.systemUTC(), window::add);
+  }
+
+  /** Plays the window's thread until no work runs. */
+  private void settle() throws InterruptedException {
+    do {
+      Runnable next = window.poll(20, TimeUnit.SECONDS);
+      assertThat(next).as("the work came to an end").isNotNull();
+      next.run();
+    } while (session.work().runningProperty().get() || !window.isEmpty());
+  }
+
+  private void receive(Path file) throws InterruptedException {
+    session.receive(List.of(file));
+    settle();
+  }
+
+  @Test
+  void receivingPlacesDeliversAndProves() throws Exception {
+    receive(ROAD);
+    assertThat(session.build().items()).hasSize(4);
+    assertThat(session.job().frame().crs()).isEqualTo("EPSG:25832");
+    assertThat(session.findingsProperty().get())
+        .extracting(Finding::code)
+        .contains("frame.far", "terrain.empty");
+    session.editFrame(
+        "Move",
+        f -> f.withBasePoint(new Position(412_000, 6_534_500, 0)).withVerticalDatum("NN2000"));
+    assertThat(session.findingsProperty().get())
+        .extracting(Finding::code)
+        .doesNotContain("frame.far");
+    session.deliver();
+    settle();
+    Session.Run run = session.runsProperty().get().get("BIM handover");
+    assertThat(run.outcome().receipt().proof().pass()).isTrue();
+    assertThat(session.messageProperty().get()).contains("is proven").contains("3 of 3");
+    Build.BuiltItem road =
+        session.build().items().get(ItemId.of("quay-road", "alignment", "Quay Road"));
+    assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
+        .isEqualTo(CellState.PROVEN);
+    session.editFrame("Turn", f -> f.withRotation(10));
+    assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
+        .isEqualTo(CellState.CHANGED);
+    session.undo();
+    assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
+        .isEqualTo(CellState.PROVEN);
+    session.holdBack("BIM handover", road.id(), true);
+    assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
+        .isEqualTo(CellState.HELD_BACK);
+  }
+
+  @Test
+  void aRevisionIsComparedAndCanBeUndone() throws Exception {
+    receive(ROAD);
+    receive(ROAD_B);
+    assertThat(session.job().sources().getFirst().current().label()).isEqualTo("Rev B");
+    assertThat(session.lastChangeProperty().get())
+        .hasValueSatisfying(c -> assertThat(c.largestLevelDifference()).isBetween(0.34, 0.36));
+    session.undo();
+    assertThat(session.job().sources().getFirst().current().label()).isEqualTo("Rev A");
+    assertThat(session.build().items()).hasSize(4);
+    session.redo();
+    assertThat(session.build().items().values().iterator().next().revision().label())
+        .isEqualTo("Rev B");
+  }
+
+  @Test
+  void aLockedFrameStaysUntilItIsUnlocked() {
+    session.editFrame("Lock", f -> f.withLock("agreed"));
+    session.editFrame("Move", f -> f.withBasePoint(new Position(1, 2, 3)));
+    assertThat(session.job().frame().basePoint()).isEqualTo(new Position(0, 0, 0));
+    assertThat(session.messageIsErrorProperty().get()).isTrue();
+    assertThat(session.messageProperty().get()).contains("locked (agreed)");
+    session.editFrame("Unlock", f -> f.withLock(""));
+    session.editFrame("Move", f -> f.withBasePoint(new Position(1, 2, 3)));
+    assertThat(session.job().frame().basePoint()).isEqualTo(new Position(1, 2, 3));
+  }
+
+  @Test
+  void editsAreInTheJournalUntilTheyAreSaved() throws Exception {
+    receive(ROAD);
+    assertThat(session.unsavedProperty().get()).isTrue();
+    assertThat(store.recoverable()).isPresent();
+    Session again = new Session(store, store.open(), Clock.systemUTC(), window::add);
+    again.recover(store.recoverable().orElseThrow());
+    again.load();
+    session = again;
+    settle();
+    assertThat(again.build().items()).hasSize(4);
+    again.save();
+    assertThat(store.recoverable()).isEmpty();
+    assertThat(store.open().sources()).hasSize(1);
+    assertThat(again.unsavedProperty().get()).isFalse();
+  }
+
+  @Test
+  void peelingHidesFromTheTopAndBringsBack() throws Exception {
+    receive(ROAD);
+    session.peel(true);
+    assertThat(session.itemsIn(Band.LINES_AND_POINTS)).noneMatch(session.build()::isVisible);
+    assertThat(session.itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
+    session.peel(true);
+    assertThat(session.itemsIn(Band.GROUND)).noneMatch(session.build()::isVisible);
+    session.peel(false);
+    assertThat(session.itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
+  }
+
+  @Test
+  void badFilesLeaveTheJobAsItIs() throws Exception {
+    receive(Files.writeString(dir.resolve("bad.xml"), "<LandXML version=\"1.2\"><Surfaces>"));
+    assertThat(session.messageIsErrorProperty().get()).isTrue();
+    assertThat(session.messageProperty().get()).startsWith("bad.xml, line ");
+    assertThat(session.job().sources()).isEmpty();
+    assertThat(session.unsavedProperty().get()).isFalse();
+    session.deliver();
+    settle();
+    assertThat(session.messageProperty().get()).contains("nothing to send");
+  }
+
+  @Test
+  void workCanBeCancelled() throws Exception {
+    session.receive(List.of(ROAD));
+    session.work().cancel();
+    settle();
+    assertThat(session.messageProperty().get()).isEqualTo("Cancelled. Nothing was changed.");
+    assertThat(session.job().sources()).isEmpty();
+    assertThat(session.selectedProperty().get()).isEqualTo(Optional.empty());
+  }
+}

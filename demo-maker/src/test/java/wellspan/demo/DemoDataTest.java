@@ -1,0 +1,89 @@
+package wellspan.demo;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.PlanElement;
+import wellspan.core.finding.Finding;
+import wellspan.core.item.Item;
+import wellspan.core.item.Received;
+import wellspan.core.job.RevisionChange;
+import wellspan.core.progress.Progress;
+import wellspan.exchange.intake.Intake;
+
+class DemoDataTest {
+  private static final Path COMMITTED = Path.of("..", "demo");
+
+  @TempDir Path dir;
+
+  @Test
+  void theCommittedDataAreWhatTheMakerMakes() throws IOException {
+    DemoMaker.make(dir);
+    List<Path> made;
+    try (Stream<Path> all = Files.walk(dir)) {
+      made = all.filter(Files::isRegularFile).map(dir::relativize).toList();
+    }
+    assertThat(made).hasSizeGreaterThan(5);
+    for (Path p : made) {
+      assertThat(Files.mismatch(COMMITTED.resolve(p), dir.resolve(p)))
+          .as(p.toString())
+          .isEqualTo(-1);
+    }
+  }
+
+  @Test
+  void theRoadIsAsTheScenarioSays() throws IOException {
+    Received r = Intake.read(COMMITTED.resolve("road/quay-road.xml"), Progress.NONE);
+    Item.TerrainSurface ground = (Item.TerrainSurface) r.items().getFirst();
+    assertThat(ground.mesh().triangleCount()).isGreaterThan(20_000);
+    Alignment quay =
+        r.items().stream()
+            .filter(Item.AlignmentLine.class::isInstance)
+            .map(i -> ((Item.AlignmentLine) i).alignment())
+            .findFirst()
+            .orElseThrow();
+    assertThat(quay.length()).isCloseTo(1240, within(1e-6));
+    assertThat(quay.largestGap()).isLessThan(1e-8);
+    List<PlanElement> e = quay.elements();
+    assertThat(e)
+        .anySatisfy(
+            x ->
+                assertThat(x)
+                    .isInstanceOfSatisfying(
+                        PlanElement.Spiral.class,
+                        s ->
+                            assertThat(s.startCurvature() * s.endCurvature())
+                                .isPositive())); // compound
+    assertThat(e.stream().mapToDouble(PlanElement::startCurvature).max().orElseThrow())
+        .isPositive();
+    assertThat(e.stream().mapToDouble(PlanElement::startCurvature).min().orElseThrow())
+        .isNegative();
+    assertThat(r.findings()).extracting(Finding::code).containsExactly("terrain.empty");
+  }
+
+  @Test
+  void revisionBRaisesTheProfileBetweenTwoChainages() throws IOException {
+    RevisionChange c =
+        RevisionChange.between(
+            Intake.read(COMMITTED.resolve("road/quay-road.xml"), Progress.NONE),
+            Intake.read(COMMITTED.resolve("road/quay-road-RevB.xml"), Progress.NONE));
+    assertThat(c.added()).isEmpty();
+    assertThat(c.gone()).isEmpty();
+    assertThat(c.changed())
+        .hasSize(2)
+        .anySatisfy(
+            s ->
+                assertThat(s)
+                    .startsWith("Quay Road: profile moved by up to +0.350 m between 0+42"));
+    assertThat(c.same()).isEqualTo(2);
+    assertThat(c.largestLevelDifference()).isCloseTo(0.35, within(0.01));
+  }
+}
