@@ -75,6 +75,7 @@ class WholeSliceTest extends ApplicationTest {
           WaitForAsyncUtils.waitForFxEvents();
           return condition.getAsBoolean();
         });
+    WaitForAsyncUtils.waitForFxEvents(); // what the end of the work brings about
     assertThat(condition.getAsBoolean()).as(what).isTrue();
   }
 
@@ -107,7 +108,9 @@ class WholeSliceTest extends ApplicationTest {
   void aDesignIsReceivedPlacedDeliveredAndProven() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));
     assertThat(text("#message")).contains("quay-road.xml received");
-    assertThat(lookup("#item-quay-road/alignment/Quay Road").tryQuery()).isPresent();
+    assertThat(
+            lookup((Node n) -> "item-quay-road/alignment/Quay Road".equals(n.getId())).tryQuery())
+        .isPresent();
 
     interact(
         () ->
@@ -163,7 +166,6 @@ class WholeSliceTest extends ApplicationTest {
     push(KeyCode.ENTER);
     assertThat(session.job().frame().crs()).isEqualTo("EPSG:25832");
     type("#lock-reason", "agreed");
-    clickOn("#lock");
     assertThat(session.job().frame().lock()).isEqualTo("agreed");
     assertThat(lookup("#base-e").query().isDisabled()).isTrue();
     interact(() -> shell.stage().plan().requestFocus());
@@ -193,6 +195,7 @@ class WholeSliceTest extends ApplicationTest {
   void aNewRevisionShowsWhatChanged() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));
     receive(DEMO.resolve("road/quay-road-RevB.xml"));
+    assertThat(text("#message")).contains("Rev B of quay-road");
     VBox change = lookup("#revision-change").queryAs(VBox.class);
     assertThat(change.lookupAll(".label"))
         .extracting(n -> ((Labeled) n).getText())
@@ -203,7 +206,7 @@ class WholeSliceTest extends ApplicationTest {
   void selectionInThePlanIsTheSelection() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));
     await("painted", () -> !shell.stage().plan().isBusy());
-    clickOn("#plan");
+    clickOn(offset("#plan", 0, 150));
     assertThat(session.selectedItem())
         .hasValueSatisfying(i -> assertThat(i.item()).isInstanceOf(Item.TerrainSurface.class));
     assertThat(docket("receive")).contains("quay-road.xml");

@@ -28,8 +28,8 @@ import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.item.Received;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 import wellspan.exchange.delivery.DeliveryRun;
 import wellspan.exchange.intake.Intake;
 

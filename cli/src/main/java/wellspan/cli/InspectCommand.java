@@ -15,8 +15,8 @@ import picocli.CommandLine.Spec;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Box;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 import wellspan.exchange.intake.Intake;
 
 /** {@code inspect FILE...}: what a file holds. */

@@ -15,7 +15,7 @@ import wellspan.core.finding.FindingJson;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
+import wellspan.core.receive.Received;
 
 /**
  * What a file holds, as JSON: metres, degrees, shared coordinates. Fields that do not apply are

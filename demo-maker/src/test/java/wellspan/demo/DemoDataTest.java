@@ -14,9 +14,9 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.PlanElement;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 import wellspan.exchange.intake.Intake;
 
 class DemoDataTest {

@@ -158,6 +158,7 @@ public final class PlaceView extends ScrollPane {
               session.editFrame("Lock the frame", x -> x.withLock(why.isEmpty() ? "agreed" : why));
             });
     lock.setId("lock");
+    reason.setOnAction(e -> lock.fire());
     reason.setPrefWidth(190);
     return Parts.row(reason, lock);
   }

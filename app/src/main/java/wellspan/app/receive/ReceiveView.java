@@ -15,10 +15,10 @@ import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.job.Revision;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
+import wellspan.core.receive.Received;
 
 /**
  * The ledger: each received file with what is in it, its unit and system, its revisions and what

@@ -20,8 +20,8 @@ import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.job.Build;
+import wellspan.core.receive.Received;
 
 /** The docket: the selected item's own journey in six cells under the six stops. */
 final class DocketView extends Pane {

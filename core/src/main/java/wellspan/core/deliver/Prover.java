@@ -18,8 +18,8 @@ import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 
 /** Compares what was sent with what a reader found in the written file. */
 public final class Prover {

@@ -48,7 +48,7 @@ public final class CrsCatalogue {
 
   /**
    * Finds systems whose code, name or area of use hold every word of the query. Exact codes come
-   * first, then favourites, then names that hold all words, then the rest; equals by code.
+   * first, then favourites, then names that hold all words, then the rest; shorter names first.
    */
   public List<Crs> search(String query, Collection<String> favourites, int limit) {
     String[] words = query.strip().toLowerCase(Locale.ROOT).split("[\\s/,]+");
@@ -79,7 +79,9 @@ public final class CrsCatalogue {
       }
     }
     hits.sort(
-        Comparator.comparingInt(Hit::rank).thenComparingInt(h -> Integer.parseInt(h.crs.code())));
+        Comparator.comparingInt(Hit::rank)
+            .thenComparingInt(h -> h.crs.name().length())
+            .thenComparingInt(h -> Integer.parseInt(h.crs.code())));
     return hits.stream().limit(limit).map(Hit::crs).toList();
   }
 

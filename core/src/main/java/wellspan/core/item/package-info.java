@@ -1,5 +1,2 @@
-/**
- * The kinds of things a job is made of, their identity over source revisions, and what a received
- * file turned out to hold.
- */
+/** The kinds of things a job is made of and their identity over source revisions. */
 package wellspan.core.item;

@@ -13,7 +13,7 @@ import wellspan.core.frame.FrameChecks;
 import wellspan.core.geom.Box;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.item.Received;
+import wellspan.core.receive.Received;
 
 /**
  * A job with everything that its sources hold: what the window shows and deliveries are made of.

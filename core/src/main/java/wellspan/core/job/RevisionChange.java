@@ -9,7 +9,7 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
+import wellspan.core.receive.Received;
 import wellspan.core.terrain.SurfaceChange;
 
 /**

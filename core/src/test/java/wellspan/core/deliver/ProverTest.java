@@ -23,8 +23,8 @@ import wellspan.core.frame.LinearUnit;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 
 class ProverTest {
   private static final Frame FRAME =

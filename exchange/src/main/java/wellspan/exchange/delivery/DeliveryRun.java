@@ -18,11 +18,11 @@ import wellspan.core.deliver.Prover;
 import wellspan.core.deliver.Receipt;
 import wellspan.core.deliver.ReceiptJson;
 import wellspan.core.deliver.ReceiptPage;
-import wellspan.core.item.Received;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.job.Build;
 import wellspan.core.job.Sha256;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 import wellspan.exchange.ifc.read.IfcReader;
 import wellspan.exchange.ifc.write.IfcWriter;
 

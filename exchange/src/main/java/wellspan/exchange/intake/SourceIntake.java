@@ -6,7 +6,6 @@ import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.item.Received;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobException;
@@ -15,6 +14,7 @@ import wellspan.core.job.Revision;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 
 /** Takes files into a job as sources and their revisions, and builds jobs from their sources. */
 public final class SourceIntake {

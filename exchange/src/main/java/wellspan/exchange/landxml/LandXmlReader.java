@@ -15,8 +15,8 @@ import wellspan.core.frame.LinearUnit;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 import wellspan.exchange.file.UniqueNames;
 
 /** Reads LandXML 1.0, 1.1 and 1.2. */

@@ -20,8 +20,8 @@ import org.apache.commons.csv.CSVRecord;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 import wellspan.exchange.file.ReadException;
 
 /**

@@ -12,13 +12,13 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.item.ItemId;
-import wellspan.core.item.Received;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobException;
 import wellspan.core.job.JobStore;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 import wellspan.exchange.file.ReadException;
 
 class IntakeTest {

@@ -19,8 +19,8 @@ import wellspan.core.align.ProfileSegment;
 import wellspan.core.align.SpiralLaw;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 import wellspan.exchange.file.ReadException;
 
 class LandXmlReaderTest {

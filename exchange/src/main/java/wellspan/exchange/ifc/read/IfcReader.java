@@ -17,8 +17,8 @@ import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 import wellspan.exchange.file.UniqueNames;
 
 /** Reads IFC2X3, IFC4 and IFC4X3_ADD2 models: meshes, alignments, property sets, georeference. */

@@ -11,8 +11,8 @@ import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
-import wellspan.core.item.Received;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
 
 class ShapeReadingTest {
   @TempDir Path dir;

@@ -1,4 +1,4 @@
-package wellspan.core.item;
+package wellspan.core.receive;
 
 import java.util.List;
 import java.util.Map;
@@ -7,6 +7,7 @@ import wellspan.core.describe.Description;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
+import wellspan.core.item.Item;
 
 /**
  * What a file turned out to hold, in shared coordinates and metres. Item names are unique within a

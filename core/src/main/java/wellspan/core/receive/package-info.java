@@ -1,0 +1,2 @@
+/** What a received file turned out to hold. */
+package wellspan.core.receive;
