@@ -69,8 +69,8 @@ final class PlanFurniture {
     g.fillText(s, x, y);
   }
 
-  void outline(Box box, boolean chosen) {
-    if (chosen && !box.isEmpty()) {
+  void outline(Box box) {
+    if (!box.isEmpty()) {
       g.setStroke(theme.accent());
       g.setLineWidth(1.5);
       g.setLineDashes(6, 4);

@@ -41,6 +41,7 @@ public final class PlanView extends Pane {
   private final Canvas canvas = new Canvas();
   private final TileCache tiles = new TileCache(this::redrawSoon);
   private final Map<Alignment, List<AlignmentPoint>> lines = new HashMap<>();
+  private final Map<Mesh, Box> boxes = new HashMap<>();
   private PlanWindow window = new PlanWindow(0, 0, 1, 100, 100);
   private Theme theme = Theme.LIGHT;
   private SurfaceStyle style = SurfaceStyle.CONTOURS;
@@ -136,6 +137,7 @@ public final class PlanView extends Pane {
         .forEach(r -> r.outcome().arrived().items().forEach(i -> mesh(i).ifPresent(alive::add)));
     tiles.forgetMeshesBut(alive);
     lines.clear();
+    boxes.keySet().retainAll(alive);
     if (!fitted && !visibleBounds().isEmpty()) {
       fit();
     }
@@ -342,8 +344,10 @@ public final class PlanView extends Pane {
       case Item.AlignmentLine a when lines ->
           furniture.alignment(a.name(), a.alignment(), line(a.alignment()), chosen);
       case Item.PointGroup p when !lines -> furniture.points(p, chosen);
-      case Item.TerrainSurface s when lines -> furniture.outline(s.bounds(), chosen);
-      case Item.Body s when lines -> furniture.outline(s.bounds(), chosen);
+      case Item.TerrainSurface s when lines && chosen ->
+          furniture.outline(boxes.computeIfAbsent(s.mesh(), Mesh::bounds));
+      case Item.Body s when lines && chosen ->
+          furniture.outline(boxes.computeIfAbsent(s.mesh(), Mesh::bounds));
       default -> {}
     }
   }
@@ -386,7 +390,7 @@ public final class PlanView extends Pane {
     if (mesh.triangleCount() == 0) {
       return;
     }
-    Box box = mesh.bounds();
+    Box box = boxes.computeIfAbsent(mesh, Mesh::bounds);
     int zoom = (int) Math.floor(Math.log(window.metresPerPixel()) / Math.log(2) + 0.3);
     double size = TilePainter.SIZE * TileCache.resolution(zoom);
     double minE = Math.max(box.minE(), window.eastAt(0)),

@@ -109,6 +109,9 @@ final class XmlCursor implements AutoCloseable {
   }
 
   Optional<String> attribute(String name) {
+    if (xml.getAttributeCount() == 0) {
+      return Optional.empty();
+    }
     String v = xml.getAttributeValue(null, name);
     return v == null || v.isBlank() ? Optional.empty() : Optional.of(v.strip());
   }

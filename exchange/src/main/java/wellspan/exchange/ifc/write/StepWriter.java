@@ -122,6 +122,9 @@ final class StepWriter {
     }
   }
 
+  /** Room for one row of three numbers or indices with brackets and commas. */
+  private static final int ROW_BYTES = 128;
+
   private void points(StepValue.Points p) throws IOException {
     double[] row = new double[3];
     put('(');
@@ -130,16 +133,19 @@ final class StepWriter {
         progress.step((double) i / p.rows(), "Writing points");
       }
       p.source().row(i, row);
-      put(i == 0 ? '(' : ',');
-      if (i > 0) {
-        put('(');
+      if (buffer.length - fill < ROW_BYTES) {
+        flush();
       }
+      if (i > 0) {
+        buffer[fill++] = ',';
+      }
+      buffer[fill++] = '(';
       fixed(row[0], p.decimals());
-      put(',');
+      buffer[fill++] = ',';
       fixed(row[1], p.decimals());
-      put(',');
+      buffer[fill++] = ',';
       fixed(row[2], p.decimals());
-      put(')');
+      buffer[fill++] = ')';
     }
     put(')');
   }
@@ -150,16 +156,19 @@ final class StepWriter {
       if ((i & 0x3FFFF) == 0) {
         progress.step((double) i / t.length, "Writing triangles");
       }
-      if (i > 0) {
-        put(',');
+      if (buffer.length - fill < ROW_BYTES) {
+        flush();
       }
-      put('(');
-      whole(t[i] + 1L);
-      put(',');
-      whole(t[i + 1] + 1L);
-      put(',');
-      whole(t[i + 2] + 1L);
-      put(')');
+      if (i > 0) {
+        buffer[fill++] = ',';
+      }
+      buffer[fill++] = '(';
+      fill = Digits.natural(t[i] + 1L, buffer, fill);
+      buffer[fill++] = ',';
+      fill = Digits.natural(t[i + 1] + 1L, buffer, fill);
+      buffer[fill++] = ',';
+      fill = Digits.natural(t[i + 2] + 1L, buffer, fill);
+      buffer[fill++] = ')';
     }
     put(')');
   }
@@ -179,49 +188,34 @@ final class StepWriter {
         + s.substring(e);
   }
 
-  /** A real rounded to decimals, without trailing zeros. */
-  private void fixed(double d, int decimals) throws IOException {
+  /** A real rounded to decimals, without trailing zeros; there is room for it in the buffer. */
+  private void fixed(double d, int decimals) {
     double scaled = d * SCALE[decimals];
     if (!(Math.abs(scaled) < 9e15)) {
       if (!Double.isFinite(d)) {
         throw new SchemaViolation("A coordinate is not a finite number.");
       }
-      ascii(real(d));
+      byte[] b = real(d).getBytes(StandardCharsets.US_ASCII);
+      System.arraycopy(b, 0, buffer, fill, b.length);
+      fill += b.length;
       return;
     }
     long v = Math.round(scaled);
     if (v < 0) {
-      put('-');
+      buffer[fill++] = '-';
       v = -v;
     }
-    long unit = (long) SCALE[decimals];
-    whole(v / unit);
-    put('.');
-    long rest = v % unit;
-    for (unit /= 10; rest > 0; unit /= 10) {
-      put((char) ('0' + rest / unit));
-      rest %= unit;
-    }
+    fill = Digits.decimal(v, decimals, buffer, fill);
   }
 
   private void whole(long n) throws IOException {
-    if (n < 0) {
-      put('-');
-      n = -n;
-    }
-    if (buffer.length - fill < 20) {
+    if (buffer.length - fill < 24) {
       flush();
     }
-    int digits = 1;
-    for (long m = n; m >= 10; m /= 10) {
-      digits++;
+    if (n < 0) {
+      buffer[fill++] = '-';
     }
-    fill += digits;
-    int at = fill;
-    for (int i = 0; i < digits; i++) {
-      buffer[--at] = (byte) ('0' + n % 10);
-      n /= 10;
-    }
+    fill = Digits.natural(Math.abs(n), buffer, fill);
   }
 
   private void string(String s) throws IOException {
