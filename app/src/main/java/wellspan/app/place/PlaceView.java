@@ -253,7 +253,7 @@ public final class PlaceView extends ScrollPane {
     Box work = session.build().bounds();
     if (!work.isEmpty()) {
       Position near = BasePoints.propose(work);
-      if (!near.equals(p)) {
+      if (work.farthestPlanDistance(near) < work.farthestPlanDistance(p)) {
         Button take =
             Parts.button(
                 "Take",

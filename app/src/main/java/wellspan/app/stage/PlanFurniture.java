@@ -220,25 +220,25 @@ final class PlanFurniture {
     g.strokeOval(x - 7, y - 7, 14, 14);
     g.setFill(theme.accent());
     g.fillOval(x - 2.5, y - 2.5, 5, 5);
-    text("base point", x + 12, y + 14, NAME, theme.accent(), TextAlignment.LEFT);
+    text("base point", x + 12, y + 60, NAME, theme.accent(), TextAlignment.LEFT);
     text(
         "E " + Figures.number(p.east(), 3),
         x + 12,
-        y + 30,
+        y + 76,
         FIGURE,
         theme.ink(),
         TextAlignment.LEFT);
     text(
         "N " + Figures.number(p.north(), 3),
         x + 12,
-        y + 45,
+        y + 91,
         FIGURE,
         theme.ink(),
         TextAlignment.LEFT);
     text(
         "H " + Figures.number(p.height(), 3) + " = local 0, 0, 0",
         x + 12,
-        y + 60,
+        y + 106,
         FIGURE,
         theme.ink(),
         TextAlignment.LEFT);
@@ -249,6 +249,20 @@ final class PlanFurniture {
     g.setLineWidth(2);
     g.strokeLine(x0, y0, x1, y1);
     text(name, x1 + 4, y1, NAME, theme.accent(), TextAlignment.LEFT);
+  }
+
+  /** What the colours of the proof mean. */
+  void proofLegend() {
+    double x = w.width() / 2 - 120;
+    double y = w.height() - 18;
+    swatch(x, y, theme.proven(), "✓ arrived within 0.01 mm");
+    swatch(x + 220, y, theme.error(), "✕ farther away");
+  }
+
+  private void swatch(double x, double y, Color c, String what) {
+    g.setFill(c);
+    g.fillRect(x, y - 6, 14, 12);
+    text(what, x + 20, y, NAME, theme.ink(), TextAlignment.LEFT);
   }
 
   void scaleBar() {

@@ -333,6 +333,9 @@ public final class PlanView extends Pane {
     if (placing) {
       furniture.basePoint();
     }
+    if (proofShown) {
+      furniture.proofLegend();
+    }
     furniture.scaleBar();
     furniture.north();
   }

@@ -37,7 +37,7 @@ final class TilePainter {
       case SurfaceLook.Shade s -> shade(image, index, east, north, resolution, 1, s.dark());
       case SurfaceLook.Triangles t -> {
         shade(image, index, east, north, resolution, 0.35, t.dark());
-        edges(image, index, t.edge(), east, north, resolution);
+        edges(image, index, 3.5, t.edge(), east, north, resolution);
       }
       case SurfaceLook.Deviation d -> deviation(image, index, d, east, north, resolution);
     }
@@ -180,6 +180,7 @@ final class TilePainter {
   private static void edges(
       BufferedImage image,
       TriangleIndex index,
+      double gap,
       Color colour,
       double east,
       double north,
@@ -190,7 +191,7 @@ final class TilePainter {
             2
                 * Math.max(1e-9, m.bounds().width() * m.bounds().depth())
                 / Math.max(1, m.triangleCount()));
-    if (mean / res < 3.5) {
+    if (mean / res < gap) {
       return;
     }
     int[] tri = m.triangles();
@@ -246,6 +247,6 @@ final class TilePainter {
               | c.getGreen() * alpha / 255 << 8
               | c.getBlue() * alpha / 255;
         });
-    edges(image, index, look.edge(), east, north, res);
+    edges(image, index, 9, look.edge(), east, north, res);
   }
 }
