@@ -2,92 +2,25 @@ package wellspan.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.nio.file.Files;
-import java.nio.file.Path;
-import java.time.Clock;
 import java.util.List;
-import java.util.concurrent.TimeUnit;
-import java.util.function.BooleanSupplier;
 import javafx.application.ConditionalFeature;
 import javafx.application.Platform;
 import javafx.scene.Node;
-import javafx.scene.Scene;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
-import javafx.stage.Stage;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxToolkit;
-import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
-import wellspan.app.session.Session;
-import wellspan.app.shell.ShellView;
-import wellspan.app.theme.Theme;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.job.Job;
-import wellspan.core.job.JobStore;
 
 /** Drives the real window as a user would: receive, place, look, deliver, see the proof. */
-class WholeSliceTest extends ApplicationTest {
-  private static final Path DEMO = Path.of("..", "demo");
-
-  @TempDir static Path dir;
-  private Session session;
-  private ShellView shell;
-
-  @BeforeAll
-  static void toolkit() throws Exception {
-    FxToolkit.registerPrimaryStage();
-  }
-
-  @Override
-  public void start(Stage stage) throws Exception {
-    Theme.loadFonts();
-    JobStore store = new JobStore(Files.createTempDirectory(dir, "job").resolve("Brindle Ness"));
-    Job job = Job.named("Brindle Ness");
-    store.create(job);
-    session = new Session(store, job, Clock.systemUTC(), Platform::runLater);
-    shell = new ShellView(session, null);
-    stage.setScene(new Scene(shell, 1280, 780));
-    shell.setTheme(Theme.LIGHT);
-    stage.show();
-  }
-
-  @BeforeEach
-  void focus() {
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  private static void await(String what, BooleanSupplier condition) throws Exception {
-    WaitForAsyncUtils.waitFor(
-        60,
-        TimeUnit.SECONDS,
-        () -> {
-          WaitForAsyncUtils.waitForFxEvents();
-          return condition.getAsBoolean();
-        });
-    WaitForAsyncUtils.waitForFxEvents(); // what the end of the work brings about
-    assertThat(condition.getAsBoolean()).as(what).isTrue();
-  }
-
-  private void receive(Path file) throws Exception {
-    interact(() -> session.receive(List.of(file)));
-    await("received", () -> !session.work().runningProperty().get());
-  }
-
-  private String text(String query) {
-    return lookup(query).queryAs(Labeled.class).getText();
-  }
-
+class WholeSliceTest extends WindowTest {
   private List<String> docket(String stop) {
     return lookup("#docket-" + stop).queryAs(VBox.class).getChildren().stream()
         .map(n -> ((Labeled) n).getText())
@@ -142,15 +75,14 @@ class WholeSliceTest extends ApplicationTest {
 
     push(KeyCode.CONTROL, KeyCode.DIGIT6);
     clickOn("#deliver");
-    await(
-        "delivered",
+    settle(
         () ->
             session.runsProperty().get().containsKey("BIM handover")
                 && !session.work().runningProperty().get());
     assertThat(text("#verdict")).startsWith("✓ Proven");
     assertThat(docket("deliver")).contains("✓ BIM handover proven");
     clickOn("#show-proof");
-    await("painted", () -> !shell.stage().plan().isBusy());
+    settle(() -> !shell.stage().plan().isBusy());
     assertThat(lookup("#manifest").query().isVisible()).isFalse();
     assertThat(colours(lookup("#plan").query())).as("sent and arrived are drawn").isGreaterThan(20);
   }
@@ -205,7 +137,7 @@ class WholeSliceTest extends ApplicationTest {
   @Test
   void selectionInThePlanIsTheSelection() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));
-    await("painted", () -> !shell.stage().plan().isBusy());
+    settle(() -> !shell.stage().plan().isBusy());
     clickOn(offset("#plan", 0, 150));
     assertThat(session.selectedItem())
         .hasValueSatisfying(i -> assertThat(i.item()).isInstanceOf(Item.TerrainSurface.class));

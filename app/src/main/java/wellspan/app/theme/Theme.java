@@ -14,7 +14,7 @@ import wellspan.core.item.Band;
 /** Colours and type of the window, light or dark. */
 public enum Theme {
   LIGHT(
-      "#F4F0E6", "#FBF9F3", "#DAD3C2", "#22303A", "#66727A", "#0B5C6B", "#2C7A57", "#9A6403",
+      "#F4F0E6", "#FBF9F3", "#DAD3C2", "#22303A", "#5E6A72", "#0B5C6B", "#2C7A57", "#9A6403",
       "#C8402A", "#D6C9A4", "#B39B63"),
   DARK(
       "#17222A", "#1F2C35", "#33444F", "#E9E4D6", "#9FACB3", "#4FB3C1", "#5FBF93", "#E0AA45",

@@ -21,6 +21,15 @@ import java.util.zip.GZIPInputStream;
  * geographic ones.
  */
 public final class CrsCatalogue {
+  /**
+   * Ellipsoids that the projection library does not know by their names, with their EPSG
+   * parameters.
+   */
+  private static final Map<String, String> ELLIPSOIDS =
+      Map.of(
+          "+ellps=clrk80ign", "+a=6378249.2 +rf=293.4660212936269",
+          "+ellps=GSK2011", "+a=6378136.5 +rf=298.2564151");
+
   private static final class Holder {
     static final CrsCatalogue SHIPPED = load();
   }
@@ -120,7 +129,7 @@ public final class CrsCatalogue {
                 Double.parseDouble(c[8]),
                 Double.parseDouble(c[9]),
                 Double.parseDouble(c[10]),
-                c[11]));
+                known(c[11])));
       }
     } catch (IOException e) {
       throw new UncheckedIOException(
@@ -137,5 +146,13 @@ public final class CrsCatalogue {
       }
     }
     return metres;
+  }
+
+  private static String known(String projText) {
+    String text = projText;
+    for (Map.Entry<String, String> e : ELLIPSOIDS.entrySet()) {
+      text = text.replace(e.getKey(), e.getValue());
+    }
+    return text;
   }
 }

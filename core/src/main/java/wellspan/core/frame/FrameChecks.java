@@ -60,9 +60,19 @@ public final class FrameChecks {
 
   private static Optional<Finding> outsideArea(Crs crs, Box work) {
     Position c = work.centre();
-    double[] lonLat =
-        new Transformation(crs, crs)
-            .geographic(c.east() / crs.metresPerUnit(), c.north() / crs.metresPerUnit());
+    double[] lonLat;
+    try {
+      lonLat =
+          new Transformation(crs, crs)
+              .geographic(c.east() / crs.metresPerUnit(), c.north() / crs.metresPerUnit());
+    } catch (IllegalArgumentException e) {
+      return Optional.of(
+          Finding.warning(
+              PLACE,
+              "frame.crs.unchecked",
+              "",
+              e.getMessage() + " Whether the work lies in its area of use is not checked."));
+    }
     if (crs.covers(lonLat[0], lonLat[1])) {
       return Optional.empty();
     }

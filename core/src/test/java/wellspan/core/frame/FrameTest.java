@@ -98,4 +98,13 @@ class FrameTest {
         .extracting(Finding::code)
         .containsExactly("frame.crs.outside");
   }
+
+  @Test
+  void aSystemWhoseProjectionIsNotKnownIsSaidAndNothingBreaks() {
+    Box work = new Box(1_030_000, 1_270_000, 0, 1_040_000, 1_280_000, 10);
+    Frame f = new Frame("EPSG:6244", "", new Position(1_035_000, 1_275_000, 0), 0, "");
+    assertThat(FrameChecks.check(f, work))
+        .extracting(Finding::code)
+        .containsExactly("frame.crs.unchecked");
+  }
 }

@@ -1,0 +1,143 @@
+package wellspan.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+import wellspan.core.finding.Stop;
+import wellspan.core.item.Band;
+import wellspan.core.item.ItemId;
+
+/** What a user tries besides the straight way: keys, bad files, hiding, holding back, findings. */
+class WindowHabitsTest extends WindowTest {
+
+  private List<Node> withAccessibleText(String start) {
+    return List.copyOf(
+        lookup((Node n) -> n.getAccessibleText() != null && n.getAccessibleText().startsWith(start))
+            .queryAll());
+  }
+
+  @Test
+  void aBadFileIsAnsweredInASentence() throws Exception {
+    receive(
+        Files.writeString(dir.resolve("bad.xml"), "<LandXML version=\"1.2\"><Surfaces><Surface"));
+    assertThat(text("#message")).startsWith("bad.xml, line 1: the XML is broken");
+    assertThat(session.job().sources()).isEmpty();
+  }
+
+  @Test
+  void strataHideAndShowAndCountTheirItems() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    Button hide = (Button) withAccessibleText("Hide Ground").getFirst();
+    interact(hide::fire);
+    assertThat(session.itemsIn(Band.GROUND)).noneMatch(session.build()::isVisible);
+    assertThat(withAccessibleText("Show Ground")).hasSize(1);
+    interact(() -> shell.stage().plan().requestFocus());
+    push(KeyCode.CONTROL, KeyCode.Z);
+    assertThat(session.itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
+    push(KeyCode.OPEN_BRACKET);
+    assertThat(session.itemsIn(Band.LINES_AND_POINTS)).noneMatch(session.build()::isVisible);
+    push(KeyCode.CLOSE_BRACKET);
+    assertThat(session.itemsIn(Band.LINES_AND_POINTS)).allMatch(session.build()::isVisible);
+  }
+
+  @Test
+  void theManifestHoldsBackAndTakesBack() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    push(KeyCode.CONTROL, KeyCode.DIGIT6);
+    ItemId link = ItemId.of("quay-road", "alignment", "Yard Link");
+    Button cell = (Button) withAccessibleText("Yard Link in BIM handover: included").getFirst();
+    interact(cell::fire);
+    assertThat(session.job().deliveries().getFirst().heldBack()).containsExactly(link);
+    Button held = (Button) withAccessibleText("Yard Link in BIM handover: held back").getFirst();
+    assertThat(held.getText()).isEqualTo("·");
+    interact(held::fire);
+    assertThat(session.job().deliveries().getFirst().heldBack()).isEmpty();
+    Button empty = (Button) withAccessibleText("Yard formation in BIM handover").getFirst();
+    assertThat(empty.isDisabled()).isTrue();
+  }
+
+  @Test
+  void aFindingBringsTheStageToItsPlace() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    push(KeyCode.CONTROL, KeyCode.F);
+    Node far = withAccessibleText("The work reaches").getFirst();
+    clickOn(far);
+    assertThat(session.stopProperty().get()).isEqualTo(Stop.PLACE);
+    assertThat(session.goToProperty().get()).isPresent();
+    Node empty = withAccessibleText("The surface Yard formation is empty").getFirst();
+    clickOn(empty);
+    assertThat(session.stopProperty().get()).isEqualTo(Stop.RECEIVE);
+    assertThat(session.selectedItem().orElseThrow().item().name()).isEqualTo("Yard formation");
+    push(KeyCode.ESCAPE);
+    assertThat(lookup("#findings").query().isVisible()).isFalse();
+  }
+
+  @Test
+  void thePlanMovesByKeysAndTheReadingLineFollows() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    settle(() -> !shell.stage().plan().isBusy());
+    moveTo("#plan");
+    WaitForAsyncUtils.waitForFxEvents();
+    double before = session.pointerProperty().get().orElseThrow().shared().east();
+    interact(() -> shell.stage().plan().requestFocus());
+    push(KeyCode.RIGHT);
+    settle(() -> !shell.stage().plan().isBusy());
+    moveBy(1, 0);
+    double after = session.pointerProperty().get().orElseThrow().shared().east();
+    assertThat(after).isGreaterThan(before + 50);
+    assertThat(lookup("#reading").query().lookupAll(".figure"))
+        .extracting(n -> ((Labeled) n).getText())
+        .anySatisfy(t -> assertThat(t).startsWith("E 41"))
+        .anySatisfy(t -> assertThat(t).startsWith("x "));
+    push(KeyCode.F);
+    push(KeyCode.PLUS);
+    push(KeyCode.MINUS);
+  }
+
+  @Test
+  void foldingGivesTheStageMoreRoom() throws Exception {
+    double narrow = lookup("#stage").query().getLayoutBounds().getWidth();
+    push(KeyCode.CONTROL, KeyCode.B);
+    push(KeyCode.CONTROL, KeyCode.D);
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(lookup("#strata").query().isVisible()).isFalse();
+    assertThat(lookup("#docket").query().isVisible()).isFalse();
+    assertThat(lookup("#stage").query().getLayoutBounds().getWidth()).isGreaterThan(narrow + 200);
+    push(KeyCode.CONTROL, KeyCode.B);
+    assertThat(lookup("#strata").query().isVisible()).isTrue();
+  }
+
+  @Test
+  void savingClearsTheMarkAndTheJournal() throws Exception {
+    receive(DEMO.resolve("survey/control.csv"));
+    assertThat(lookup("#route").query().lookupAll(".muted"))
+        .extracting(n -> ((Labeled) n).getText())
+        .anySatisfy(t -> assertThat(t).endsWith("not saved"));
+    push(KeyCode.CONTROL, KeyCode.S);
+    assertThat(session.unsavedProperty().get()).isFalse();
+    assertThat(text("#message")).startsWith("Saved in ");
+    assertThat(session.store().recoverable()).isEmpty();
+  }
+
+  @Test
+  void theDescribeStopShowsWhatWillBeDelivered() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    interact(
+        () ->
+            session
+                .selectedProperty()
+                .set(Optional.of(ItemId.of("quay-road", "alignment", "Quay Road"))));
+    push(KeyCode.CONTROL, KeyCode.DIGIT4);
+    assertThat(lookup("#describe").query().lookupAll(".label"))
+        .extracting(n -> ((Labeled) n).getText())
+        .contains("IfcAlignment", "Wellspan_KnownFacts", "StartChainage", "quay-road.xml");
+  }
+}

@@ -1,0 +1,79 @@
+package wellspan.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.function.BooleanSupplier;
+import javafx.application.Platform;
+import javafx.scene.Scene;
+import javafx.scene.control.Labeled;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxToolkit;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+import wellspan.app.session.Session;
+import wellspan.app.shell.ShellView;
+import wellspan.app.theme.Theme;
+import wellspan.core.job.Job;
+import wellspan.core.job.JobStore;
+
+/** A real window on an empty job. */
+abstract class WindowTest extends ApplicationTest {
+  static final Path DEMO = Path.of("..", "demo");
+
+  @TempDir static Path dir;
+  protected Session session;
+  protected ShellView shell;
+
+  @BeforeAll
+  static void toolkit() throws Exception {
+    FxToolkit.registerPrimaryStage();
+  }
+
+  @Override
+  public void start(Stage stage) throws Exception {
+    Theme.loadFonts();
+    JobStore store = new JobStore(Files.createTempDirectory(dir, "job").resolve("Brindle Ness"));
+    Job job = Job.named("Brindle Ness");
+    store.create(job);
+    session = new Session(store, job, Clock.systemUTC(), Platform::runLater);
+    shell = new ShellView(session, null);
+    stage.setScene(new Scene(shell, 1280, 780));
+    shell.setTheme(Theme.LIGHT);
+    stage.show();
+  }
+
+  @BeforeEach
+  void focus() {
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** Waits until something is so and all that follows from it has happened. */
+  protected static void settle(BooleanSupplier condition) throws Exception {
+    WaitForAsyncUtils.waitFor(
+        60,
+        TimeUnit.SECONDS,
+        () -> {
+          WaitForAsyncUtils.waitForFxEvents();
+          return condition.getAsBoolean();
+        });
+    WaitForAsyncUtils.waitForFxEvents(); // what the end of the work brings about
+    assertThat(condition.getAsBoolean()).isTrue();
+  }
+
+  protected void receive(Path file) throws Exception {
+    interact(() -> session.receive(List.of(file)));
+    settle(() -> !session.work().runningProperty().get());
+  }
+
+  protected String text(String query) {
+    return lookup(query).queryAs(Labeled.class).getText();
+  }
+}

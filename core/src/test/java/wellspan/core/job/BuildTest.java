@@ -1,0 +1,162 @@
+package wellspan.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.Chainages;
+import wellspan.core.align.PlanElement;
+import wellspan.core.align.PlanPoint;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.describe.EntityClass;
+import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
+import wellspan.core.frame.LinearUnit;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.receive.Received;
+
+class BuildTest {
+  private static final Revision REV =
+      new Revision("Rev A", "road.xml", "sources/x/road.xml", "abc", 12, Instant.EPOCH);
+  private static final Item GROUND =
+      new Item.TerrainSurface(
+          "Ground",
+          new Mesh(
+              new double[] {412_000, 6_534_500, 1, 412_010, 6_534_500, 2, 412_000, 6_534_510, 3},
+              new int[] {0, 1, 2}),
+          new int[0]);
+  private static final Item EMPTY =
+      new Item.TerrainSurface("Empty", new Mesh(new double[0], new int[0]), new int[0]);
+  private static final Item ROAD =
+      new Item.AlignmentLine(
+          "Road",
+          new Alignment(
+              "Road",
+              List.of(new PlanElement.Line(new PlanPoint(412_000, 6_534_500, 0), 10)),
+              new Chainages(0, List.of()),
+              Optional.empty()));
+  private static final Item POINTS =
+      new Item.PointGroup(
+          "control", List.of(new Item.NamedPoint("A", new Position(412_001, 6_534_501, 4), "")));
+
+  private static Received received(String crs, Item... items) {
+    List<Received.Entry> entries =
+        java.util.Arrays.stream(items)
+            .map(i -> new Received.Entry(i, "", Optional.empty()))
+            .toList();
+    return new Received(
+        "LandXML 1.2", crs, "metre", entries, Map.of(), List.of(), Optional.empty());
+  }
+
+  private static Job job() {
+    return Job.named("j")
+        .withSource(new Source("road", List.of(REV)))
+        .withFrame(new Frame("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 0, ""));
+  }
+
+  @Test
+  void itemsAreKnownBySourceKindAndName() {
+    Build b = Build.of(job(), Map.of("road", received("EPSG:25832", GROUND, ROAD, POINTS)));
+    assertThat(b.items().keySet())
+        .extracting(ItemId::value)
+        .containsExactly(
+            "road/terrain-surface/Ground", "road/alignment/Road", "road/points/control");
+    assertThat(b.items().get(ItemId.of("road", "alignment", "Road")).revision()).isEqualTo(REV);
+    assertThat(b.bounds().maxE()).isEqualTo(412_010);
+    assertThat(b.bounds().maxH()).isEqualTo(4);
+  }
+
+  @Test
+  void sourcesThatAreNotReadYetHaveNoItems() {
+    assertThat(Build.of(job(), Map.of()).items()).isEmpty();
+    assertThat(Build.of(job(), Map.of()).bounds().isEmpty()).isTrue();
+  }
+
+  @Test
+  void anotherDeclaredSystemIsAFinding() {
+    Build b = Build.of(job(), Map.of("road", received("EPSG:25833", GROUND)));
+    assertThat(b.findings())
+        .singleElement()
+        .satisfies(
+            f -> {
+              assertThat(f.code()).isEqualTo("frame.crs.differs");
+              assertThat(f.message()).contains("EPSG:25833").contains("EPSG:25832");
+            });
+    assertThat(Build.of(job(), Map.of("road", received("epsg:25832", GROUND))).findings())
+        .isEmpty();
+  }
+
+  @Test
+  void pointsSayThatTheyStay() {
+    Build b = Build.of(job(), Map.of("road", received("EPSG:25832", POINTS)));
+    assertThat(b.findings()).extracting(Finding::code).containsExactly("deliver.points");
+  }
+
+  @Test
+  void chosenClassesGoBeforeStandardOnes() {
+    ItemId id = ItemId.of("road", "terrain surface", "Ground");
+    EntityClass fill = new EntityClass("IfcEarthworksFill", "EMBANKMENT");
+    Job chosen = job().withSettings(List.of(id), s -> new ItemSettings(true, Optional.of(fill)));
+    Map<String, Received> r = Map.of("road", received("EPSG:25832", GROUND, ROAD));
+    Build b = Build.of(chosen, r);
+    assertThat(b.classOf(b.items().get(id)))
+        .isEqualTo(fill)
+        .hasToString("IfcEarthworksFill EMBANKMENT");
+    Build plain = Build.of(job(), r);
+    assertThat(plain.classOf(plain.items().get(id))).hasToString("IfcGeographicElement TERRAIN");
+    assertThat(plain.classOf(plain.items().get(ItemId.of("road", "alignment", "Road"))))
+        .hasToString("IfcAlignment");
+  }
+
+  @Test
+  void settingsThatAreStandardAgainAreForgotten() {
+    ItemId id = ItemId.of("road", "alignment", "Road");
+    Job hidden = job().withSettings(List.of(id), s -> s.withVisible(false));
+    assertThat(hidden.settings()).containsKey(id);
+    assertThat(Build.of(hidden, Map.of()).isVisible(id)).isFalse();
+    assertThat(hidden.withSettings(List.of(id), s -> s.withVisible(true)).settings()).isEmpty();
+  }
+
+  @Test
+  void deliveriesSendWhatTheyCanCarryAndIsNotHeldBack() {
+    Delivery d = new Delivery("d", "r", "IFC4X3_ADD2", LinearUnit.METRE, "d.ifc", Set.of());
+    ItemId id = ItemId.of("road", "terrain surface", "Ground");
+    assertThat(d.sends(id, GROUND)).isTrue();
+    assertThat(d.holdingBack(Set.of(id)).sends(id, GROUND)).isFalse();
+    assertThat(d.sends(id, EMPTY)).isFalse();
+    assertThat(d.sends(id, POINTS)).isFalse();
+    assertThat(d.sends(id, ROAD)).isTrue();
+  }
+
+  @Test
+  void sourcesAreReplacedByNameAndKeepTheirOrder() {
+    Revision b = new Revision("Rev B", "road-b.xml", "x", "def", 1, Instant.EPOCH);
+    Job two = job().withSource(new Source("survey", List.of(REV)));
+    Job next = two.withSource(two.source("road").orElseThrow().withRevision(b));
+    assertThat(next.sources()).extracting(Source::name).containsExactly("road", "survey");
+    assertThat(next.source("road").orElseThrow().current()).isEqualTo(b);
+    assertThatThrownBy(() -> new Source("none", List.of()))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void deliveriesAreReplacedByName() {
+    Delivery other = new Delivery("Other", "r", "IFC4X3_ADD2", LinearUnit.FOOT, "o.ifc", Set.of());
+    Job with = job().withDelivery(other);
+    assertThat(with.deliveries()).hasSize(2);
+    ItemId id = ItemId.of("road", "alignment", "Road");
+    Job held = with.withDelivery(other.holdingBack(Set.of(id)));
+    assertThat(held.deliveries()).hasSize(2);
+    assertThat(held.delivery("Other").orElseThrow().heldBack()).containsExactly(id);
+    assertThat(held.delivery("None")).isEmpty();
+  }
+}

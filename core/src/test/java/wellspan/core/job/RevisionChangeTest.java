@@ -1,0 +1,128 @@
+package wellspan.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.Chainages;
+import wellspan.core.align.PlanElement;
+import wellspan.core.align.PlanPoint;
+import wellspan.core.align.Profile;
+import wellspan.core.align.ProfileSegment;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.receive.Received;
+
+class RevisionChangeTest {
+  private static Received received(Item... items) {
+    return new Received(
+        "x",
+        "",
+        "",
+        Arrays.stream(items).map(i -> new Received.Entry(i, "", Optional.empty())).toList(),
+        Map.of(),
+        List.of(),
+        Optional.empty());
+  }
+
+  private static Item line(double length, double start, double... levels) {
+    Optional<Profile> profile =
+        levels.length == 0
+            ? Optional.empty()
+            : Optional.of(
+                new Profile(
+                    "p",
+                    List.of(
+                        new ProfileSegment.Grade(
+                            0, length, levels[0], (levels[1] - levels[0]) / length))));
+    return new Item.AlignmentLine(
+        "Road",
+        new Alignment(
+            "Road",
+            List.of(new PlanElement.Line(new PlanPoint(412_000, 6_534_500, 0.5), length)),
+            new Chainages(start, List.of()),
+            profile));
+  }
+
+  private static Item surface(String name, double level, int triangles) {
+    double[] xyz = {0, 0, level, 10, 0, level, 10, 10, level, 0, 10, level};
+    int[] t = {0, 1, 2, 0, 2, 3};
+    return new Item.TerrainSurface(
+        name, new Mesh(xyz, Arrays.copyOf(t, 3 * triangles)), new int[0]);
+  }
+
+  private static RevisionChange change(Received a, Received b) {
+    return RevisionChange.between(a, b);
+  }
+
+  @Test
+  void nothingChangesBetweenEqualRevisions() {
+    RevisionChange c =
+        change(
+            received(line(50, 0, 1, 2), surface("G", 5, 2)),
+            received(line(50, 0, 1, 2), surface("G", 5, 2)));
+    assertThat(c.changed()).isEmpty();
+    assertThat(c.same()).isEqualTo(2);
+    assertThat(c.largestLevelDifference()).isZero();
+  }
+
+  @Test
+  void addedAndGoneItemsAreNamed() {
+    RevisionChange c = change(received(surface("Old", 5, 2)), received(surface("New", 5, 2)));
+    assertThat(c.added()).containsExactly("New");
+    assertThat(c.gone()).containsExactly("Old");
+  }
+
+  @Test
+  void anItemOfAnotherKindIsAnotherItem() {
+    Item points = new Item.PointGroup("G", List.of());
+    RevisionChange c = change(received(surface("G", 5, 2)), received(points));
+    assertThat(c.added()).containsExactly("G");
+    assertThat(c.gone()).containsExactly("G");
+  }
+
+  @Test
+  void surfacesSayTrianglesAndLevels() {
+    RevisionChange c = change(received(surface("G", 5, 2)), received(surface("G", 4.4, 1)));
+    assertThat(c.largestLevelDifference()).isCloseTo(-0.6, within(1e-12));
+    assertThat(c.changed())
+        .singleElement()
+        .asString()
+        .contains("2 triangles before, 1 now")
+        .contains("-0.600 m");
+  }
+
+  @Test
+  void alignmentsSayChainagesPlanAndProfile() {
+    RevisionChange longer = change(received(line(50, 0)), received(line(60, 10)));
+    assertThat(longer.changed())
+        .singleElement()
+        .asString()
+        .contains("chainage 0+000.000 to 0+050.000 before, 0+010.000 to 0+070.000 now");
+    RevisionChange higher = change(received(line(50, 0, 1, 2)), received(line(50, 0, 1, 2.5)));
+    assertThat(higher.changed())
+        .singleElement()
+        .asString()
+        .contains("profile moved by up to +0.500 m");
+    assertThat(higher.largestLevelDifference()).isCloseTo(0.5, within(1e-12));
+    RevisionChange with = change(received(line(50, 0)), received(line(50, 0, 1, 2)));
+    assertThat(with.changed()).singleElement().asString().contains("has a profile now");
+    RevisionChange without = change(received(line(50, 0, 1, 2)), received(line(50, 0)));
+    assertThat(without.changed()).singleElement().asString().contains("has no profile any more");
+  }
+
+  @Test
+  void pointsSayHowMany() {
+    Item one =
+        new Item.PointGroup("P", List.of(new Item.NamedPoint("A", new Position(1, 2, 3), "")));
+    RevisionChange c = change(received(new Item.PointGroup("P", List.of())), received(one));
+    assertThat(c.changed())
+        .containsExactly("P: 0 points before, 1 points now".replace("1 points", "1"));
+  }
+}
