@@ -11,11 +11,11 @@ import wellspan.core.deliver.Packing;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.frame.Frame;
-import wellspan.core.frame.LinearUnit;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.unit.LinearUnit;
 
 /** A wavy surface of a given size, as mesh, LandXML file and parcel. */
 final class Fixture {

@@ -14,9 +14,9 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import wellspan.core.frame.Crs;
-import wellspan.core.frame.CrsCatalogue;
-import wellspan.core.frame.Transformation;
+import wellspan.core.crs.Crs;
+import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.crs.Transformation;
 
 /**
  * {@code transform --from EPSG:a --to EPSG:b [FILE]}: lines of x y [z], easting or longitude first.

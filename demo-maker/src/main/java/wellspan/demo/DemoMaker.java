@@ -15,11 +15,11 @@ import java.util.UUID;
 import wellspan.core.align.Alignment;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.frame.Frame;
-import wellspan.core.frame.LinearUnit;
 import wellspan.core.geom.Position;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;
+import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.intake.SourceIntake;
 
 /**

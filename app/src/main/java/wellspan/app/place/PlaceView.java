@@ -11,13 +11,13 @@ import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
+import wellspan.core.crs.Crs;
+import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.crs.GridNorth;
+import wellspan.core.crs.Transformation;
 import wellspan.core.frame.BasePoints;
-import wellspan.core.frame.Crs;
-import wellspan.core.frame.CrsCatalogue;
 import wellspan.core.frame.Frame;
-import wellspan.core.frame.GridNorth;
 import wellspan.core.frame.SinglePrecision;
-import wellspan.core.frame.Transformation;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 

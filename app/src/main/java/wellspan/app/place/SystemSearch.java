@@ -15,8 +15,8 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import wellspan.app.theme.Parts;
-import wellspan.core.frame.Crs;
-import wellspan.core.frame.CrsCatalogue;
+import wellspan.core.crs.Crs;
+import wellspan.core.crs.CrsCatalogue;
 
 /** Finds a coordinate reference system by code, name or area; favourites first. */
 final class SystemSearch extends VBox {

@@ -1,9 +1,9 @@
 package wellspan.core.deliver;
 
 import java.util.Set;
-import wellspan.core.frame.LinearUnit;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.unit.LinearUnit;
 
 /**
  * A saved hand-over.

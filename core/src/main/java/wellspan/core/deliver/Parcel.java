@@ -3,8 +3,8 @@ package wellspan.core.deliver;
 import java.util.List;
 import wellspan.core.describe.Description;
 import wellspan.core.frame.Frame;
-import wellspan.core.frame.LinearUnit;
 import wellspan.core.item.Item;
+import wellspan.core.unit.LinearUnit;
 
 /**
  * Everything that one delivery sends, ready for a writer: nothing in it is decided any more.

@@ -10,8 +10,8 @@ import java.util.TreeMap;
 import java.util.UUID;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.frame.Frame;
-import wellspan.core.frame.LinearUnit;
 import wellspan.core.item.ItemId;
+import wellspan.core.unit.LinearUnit;
 
 /**
  * Everything decided about a job. Geometry is not part of it: that is built from the sources.

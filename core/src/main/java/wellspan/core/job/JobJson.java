@@ -19,9 +19,9 @@ import java.util.UUID;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.describe.EntityClass;
 import wellspan.core.frame.Frame;
-import wellspan.core.frame.LinearUnit;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
+import wellspan.core.unit.LinearUnit;
 
 /** The text of {@code job.json}: readable, in a stable order, with the version of its shape. */
 final class JobJson {

@@ -19,12 +19,12 @@ import wellspan.core.describe.PropertySet;
 import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
-import wellspan.core.frame.LinearUnit;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.unit.LinearUnit;
 
 class ProverTest {
   private static final Frame FRAME =

@@ -17,12 +17,12 @@ import wellspan.core.deliver.Delivery;
 import wellspan.core.describe.EntityClass;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
-import wellspan.core.frame.LinearUnit;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.receive.Received;
+import wellspan.core.unit.LinearUnit;
 
 class BuildTest {
   private static final Revision REV =

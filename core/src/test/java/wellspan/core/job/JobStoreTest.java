@@ -22,9 +22,9 @@ import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.describe.EntityClass;
 import wellspan.core.frame.Frame;
-import wellspan.core.frame.LinearUnit;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
+import wellspan.core.unit.LinearUnit;
 
 class JobStoreTest {
   private static final Clock CLOCK =

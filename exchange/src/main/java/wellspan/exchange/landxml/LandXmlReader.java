@@ -11,12 +11,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import wellspan.core.finding.Finding;
-import wellspan.core.frame.LinearUnit;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.file.UniqueNames;
 
 /** Reads LandXML 1.0, 1.1 and 1.2. */

@@ -63,7 +63,7 @@ record Units(double length, double area, double angle) {
   }
 
   String title() {
-    for (wellspan.core.frame.LinearUnit u : wellspan.core.frame.LinearUnit.values()) {
+    for (wellspan.core.unit.LinearUnit u : wellspan.core.unit.LinearUnit.values()) {
       if (Math.abs(u.metres() / length - 1) < 1e-9) {
         return u.title();
       }

@@ -15,13 +15,13 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import wellspan.core.crs.Crs;
+import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.crs.GridNorth;
+import wellspan.core.crs.Transformation;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.frame.Crs;
-import wellspan.core.frame.CrsCatalogue;
 import wellspan.core.frame.Frame;
-import wellspan.core.frame.GridNorth;
-import wellspan.core.frame.LinearUnit;
-import wellspan.core.frame.Transformation;
+import wellspan.core.unit.LinearUnit;
 
 /**
  * Writes what every file starts with: units, contexts, georeference, project, site, road and road

@@ -1,4 +1,4 @@
-package wellspan.core.frame;
+package wellspan.core.crs;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -7,6 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.locationtech.proj4j.CRSFactory;
 import org.locationtech.proj4j.Proj4jException;
+import wellspan.core.unit.LinearUnit;
 
 class CatalogueTextTest {
   @Test

@@ -1,4 +1,4 @@
-package wellspan.core.frame;
+package wellspan.core.crs;
 
 import org.locationtech.proj4j.BasicCoordinateTransform;
 import org.locationtech.proj4j.CRSFactory;

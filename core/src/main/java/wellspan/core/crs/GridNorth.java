@@ -1,4 +1,4 @@
-package wellspan.core.frame;
+package wellspan.core.crs;
 
 import wellspan.core.geom.Position;
 

@@ -1,4 +1,4 @@
-package wellspan.core.frame;
+package wellspan.core.crs;
 
 /**
  * One coordinate reference system of the catalogue.

@@ -1,4 +1,4 @@
-package wellspan.core.frame;
+package wellspan.core.crs;
 
 import java.io.BufferedReader;
 import java.io.IOException;
@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.zip.GZIPInputStream;
+import wellspan.core.unit.LinearUnit;
 
 /**
  * The coordinate reference systems that ship with the application: the EPSG dataset's projected and

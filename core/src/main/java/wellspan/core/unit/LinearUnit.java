@@ -1,4 +1,4 @@
-package wellspan.core.frame;
+package wellspan.core.unit;
 
 import java.util.Arrays;
 import java.util.Locale;
