@@ -20,7 +20,7 @@ from concurrent.futures import ThreadPoolExecutor
 SQL = """
 select c.code, '{kind}', c.name, u.name, u.conv_factor, u.type, d.name,
        e.name, e.west_lon, e.south_lat, e.east_lon, e.north_lat,
-       a.name || ' ' || b.name, g.code
+       a.name || ' ' || b.name, g.code, d.code
 from {table} c
 join coordinate_system cs on cs.auth_name = c.coordinate_system_auth_name and cs.code = c.coordinate_system_code
 join axis a on a.coordinate_system_auth_name = cs.auth_name and a.coordinate_system_code = cs.code
@@ -42,12 +42,12 @@ select h.source_crs_code, h.tx, h.ty, h.tz, h.rx, h.ry, h.rz, h.scale_difference
 from helmert_transformation_table h
 join usage us on us.object_table_name = 'helmert_transformation' and us.object_auth_name = h.auth_name and us.object_code = h.code
 join extent e on e.auth_name = us.extent_auth_name and e.code = us.extent_code
-where h.auth_name = 'EPSG' and h.source_crs_auth_name = 'EPSG' and h.target_crs_code in ({targets}) and h.deprecated = 0
-  and h.method_code in ('9603', '9606', '9607') and h.translation_uom_code = '9001'
+where h.auth_name = 'EPSG' and h.source_crs_auth_name = 'EPSG' and cast(h.target_crs_code as text) in ({targets})
+  and h.deprecated = 0 and cast(h.method_code as text) in ('9603', '9606', '9607') and cast(h.translation_uom_code as text) = '9001'
 """
 
 GRID = """
-select t.source_crs_code, t.grid_name, t.accuracy, e.west_lon, e.south_lat, e.east_lon, e.north_lat
+select t.source_crs_code, t.target_crs_code, t.grid_name, t.accuracy, e.west_lon, e.south_lat, e.east_lon, e.north_lat
 from grid_transformation t
 join usage us on us.object_table_name = 'grid_transformation' and us.object_auth_name = t.auth_name and us.object_code = t.code
 join extent e on e.auth_name = us.extent_auth_name and e.code = us.extent_code
@@ -56,7 +56,7 @@ where t.auth_name = 'EPSG' and t.source_crs_auth_name = 'EPSG' and t.deprecated 
 """
 
 # WGS 84 and the regional systems that lie within a metre or two of it
-NEAR_WGS84 = ["4326", "4258", "4269", "4283", "4167", "4612", "4674", "4610", "4619"]
+NEAR_WGS84 = ["4326", "4258", "4269", "4283", "4167", "4612", "4674", "4610", "4619", "4171", "7844"]
 
 
 def rows(db):
@@ -99,13 +99,13 @@ def share(area, extent):
 
 def towgs84(h):
     """The seven parameters in PROJ's order and sign (position vector), or None for other units."""
-    if h[8] == "9603":
+    if str(h[8]) == "9603":
         return [h[1], h[2], h[3]]
-    angle = {"9104": 1.0, "9113": 0.1, "1031": 0.001, "9109": math.degrees(1e-6) * 3600}.get(h[10])
-    ppm = {"9202": 1.0, "1028": 0.001}.get(h[11])
+    angle = {"9104": 1.0, "9113": 0.1, "1031": 0.001, "9109": math.degrees(1e-6) * 3600}.get(str(h[10]))
+    ppm = {"9202": 1.0, "1028": 0.001}.get(str(h[11]))
     if angle is None or ppm is None:
         return None
-    sign = -1 if h[8] == "9607" else 1
+    sign = -1 if str(h[8]) == "9607" else 1
     return [h[1], h[2], h[3], *(round(sign * r * angle, 9) for r in h[4:7]), round(h[7] * ppm, 9)]
 
 
@@ -116,9 +116,9 @@ def same(text, parameters):
     return bool(numbers) and all(abs(a - b) < 1e-6 for a, b in zip(numbers + [0.0] * (7 - len(numbers)), want))
 
 
-def datum_shift(text, base, area, helmerts):
+def datum_shift(text, bases, area, helmerts):
     """PROJ text with a shift, and the shift's accuracy in metres or ''."""
-    candidates = [(towgs84(h), h[9], share(area, h[12:16])) for h in helmerts.get(base, [])]
+    candidates = [(towgs84(h), h[9], share(area, h[12:16])) for b in bases for h in helmerts.get(b, [])]
     candidates = [c for c in candidates if c[0] is not None]
     if "+datum=WGS84" in text:
         return text, "0"
@@ -144,9 +144,16 @@ def main(folder):
     found = list(rows(db))
     helmerts, grids = {}, {}
     for h in db.execute(HELMERT.format(targets=",".join(f"'{t}'" for t in NEAR_WGS84))):
-        helmerts.setdefault(h[0], []).append(h)
+        helmerts.setdefault(str(h[0]), []).append(h)
     for g in db.execute(GRID):
-        grids.setdefault(g[0], []).append(g)
+        ends = [str(g[0]), str(g[1])]
+        for base, other in (ends, ends[::-1]):
+            if other in NEAR_WGS84 and base not in NEAR_WGS84:
+                grids.setdefault(base, []).append(g[2:])
+    # a shift holds for every geographic system of its datum, whatever its axes or prime meridian
+    sibling = {}
+    for code, datum in db.execute("select code, datum_code from geodetic_crs where auth_name = 'EPSG' and datum_auth_name = 'EPSG'"):
+        sibling.setdefault(str(datum), []).append(str(code))
     with ThreadPoolExecutor(4) as pool:
         texts = list(pool.map(lambda r: proj_text(r[0]), found))
         wkts = list(pool.map(lambda r: wkt(r[0]), found))
@@ -158,13 +165,14 @@ def main(folder):
             left_out += 1
             continue
         factor = 0 if r[5] == "angle" else r[4]
-        text, accuracy = datum_shift(text, r[13], r[8:12], helmerts)
-        better = [g for g in grids.get(r[13], []) if share(r[8:12], g[3:7]) > 0.1
-                  and (accuracy == "" or g[2] < float(accuracy))]
-        grid = min(better, key=lambda g: (g[2], -share(r[8:12], g[3:7]))) if better else None
+        bases = sibling.get(str(r[14]), [str(r[13])])
+        text, accuracy = datum_shift(text, bases, r[8:12], helmerts)
+        better = [g for b in bases for g in grids.get(b, []) if share(r[8:12], g[2:6]) > 0.1
+                  and (accuracy == "" or g[1] < float(accuracy))]
+        grid = min(better, key=lambda g: (g[1], -share(r[8:12], g[2:6]))) if better else None
         area = [f"{x:.2f}".rstrip("0").rstrip(".") for x in r[8:12]]
         lines.append("\t".join([str(r[0]), r[1], r[2], r[3], repr(factor), r[6], r[7].replace("\t", " "), *area, text,
-                                r[12], str(r[13]), accuracy, grid[1] if grid else "", repr(grid[2]) if grid else ""]))
+                                r[12], str(r[13]), accuracy, grid[0] if grid else "", repr(grid[1]) if grid else ""]))
         wkt_lines.append(f"{r[0]}\t{w}")
     version = db.execute("select value from metadata where key = 'EPSG.VERSION'").fetchone()[0]
     write(folder, "crs.tsv.gz", version, lines)
@@ -172,4 +180,5 @@ def main(folder):
     print(f"{len(lines)} systems written, {left_out} left out (no PROJ text, or polyconic)")
 
 
-main(sys.argv[1])
+if __name__ == "__main__":
+    main(sys.argv[1])

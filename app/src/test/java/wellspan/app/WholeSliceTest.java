@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
+import wellspan.app.session.Pick;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;
@@ -59,7 +60,7 @@ class WholeSliceTest extends WindowTest {
     push(KeyCode.CONTROL, KeyCode.DIGIT2);
     assertThat(session.stopProperty().get()).isEqualTo(Stop.PLACE);
     assertThat(session.findingsProperty().get()).extracting(Finding::code).contains("frame.far");
-    clickOn("#take-proposal");
+    clickOn(".take-proposal");
     WaitForAsyncUtils.waitForFxEvents();
     assertThat(session.findingsProperty().get())
         .extracting(Finding::code)
@@ -77,7 +78,7 @@ class WholeSliceTest extends WindowTest {
     clickOn("#deliver");
     settle(
         () ->
-            session.runsProperty().get().containsKey("BIM handover")
+            session.deliveries().runsProperty().get().containsKey("BIM handover")
                 && !session.work().runningProperty().get());
     assertThat(text("#verdict")).startsWith("✓ Proven");
     assertThat(docket("deliver")).contains("✓ BIM handover proven");
@@ -115,12 +116,12 @@ class WholeSliceTest extends WindowTest {
     push(KeyCode.CONTROL, KeyCode.DIGIT2);
     interact(() -> shell.stage().plan().requestFocus());
     push(KeyCode.SPACE);
-    assertThat(session.pickingBasePointProperty().get()).isTrue();
+    assertThat(session.place().pickProperty().get()).isEqualTo(Pick.BASE_POINT);
     clickOn("#plan");
     Position p = session.job().frame().basePoint();
     assertThat(p.east()).isBetween(411_980.0, 413_300.0);
     assertThat(p.north()).isBetween(6_534_300.0, 6_535_092.0);
-    assertThat(session.pickingBasePointProperty().get()).isFalse();
+    assertThat(session.place().pickProperty().get()).isEqualTo(Pick.NONE);
   }
 
   @Test

@@ -7,14 +7,15 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.UUID;
 import wellspan.core.deliver.GlobalIds;
-import wellspan.core.deliver.Packing;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.ClassRules;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.packing.Packing;
+import wellspan.core.place.Control;
 import wellspan.core.unit.LinearUnit;
 
 /** A wavy surface of a given size, as mesh, LandXML file and parcel. */
@@ -79,19 +80,15 @@ final class Fixture {
   static Parcel parcel(Mesh mesh) {
     Item item = new Item.TerrainSurface("Large", mesh, new int[0]);
     GlobalIds ids = new GlobalIds(new UUID(1, 2));
-    Frame frame = new Frame("EPSG:25832", "NN2000", new Position(412_000, 6_534_000, 0), 21.5, "");
+    Frame frame = Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_000, 0), 21.5);
+    ItemId id = ItemId.of("large", item.kind(), item.name());
     return new Parcel(
         "bench",
+        IfcSchema.IFC4X3,
         frame,
         LinearUnit.METRE,
         ids,
-        List.of(
-            Packing.piece(
-                ids,
-                ItemId.of("large", item.kind(), item.name()),
-                item,
-                ClassRules.standard(item),
-                "large.xml",
-                "Rev A")));
+        List.of(Packing.loosePiece(ids, id, item, IfcSchema.IFC4X3, "large.xml")),
+        Control.NONE);
   }
 }

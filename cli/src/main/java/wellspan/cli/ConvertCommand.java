@@ -14,23 +14,25 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.GlobalIds;
-import wellspan.core.deliver.Packing;
+import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.deliver.ReceiptJson;
-import wellspan.core.describe.ClassRules;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.BasePoints;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.packing.Packing;
+import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveryRun;
+import wellspan.exchange.delivery.PointListRun;
 import wellspan.exchange.intake.Intake;
 
 /** {@code convert IN... OUT}: files to an IFC file without a job, proven too. */
@@ -70,10 +72,25 @@ final class ConvertCommand implements Callable<Integer> {
   @Option(names = "--heights", paramLabel = "NAME", description = "name of the height system")
   private String heights = "";
 
+  @Option(
+      names = "--scale",
+      paramLabel = "FACTOR",
+      description = "horizontal scale, local over grid")
+  private double scale = 1;
+
+  @Option(
+      names = "--zero",
+      paramLabel = "base|shared",
+      description = "where the written file's zero lies: the base point, or shared coordinates")
+  private String zero = "base";
+
   @Option(names = "--unit", paramLabel = "m|mm|ft", description = "length unit of the written file")
   private String unit = "m";
 
-  @Option(names = "--schema", paramLabel = "IFC4X3", description = "schema of the written file")
+  @Option(
+      names = "--schema",
+      paramLabel = "IFC4X3|IFC4|IFC2X3",
+      description = "schema of the written file")
   private String schema = "IFC4X3";
 
   @Option(names = "--json", description = "the receipt as JSON")
@@ -82,13 +99,18 @@ final class ConvertCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     Path out = files.getLast();
-    if (!out.toString().toLowerCase(Locale.ROOT).endsWith(".ifc")) {
+    String ending = out.toString().toLowerCase(Locale.ROOT);
+    boolean list = ending.endsWith(".csv");
+    if (!list && !ending.endsWith(".ifc")) {
       throw new IllegalArgumentException(
-          out + ": IFC files can be written; name the output with the ending .ifc.");
+          out + ": name the output with the ending .ifc, or .csv for points.");
     }
-    if (!schema.equalsIgnoreCase("IFC4X3") && !schema.equalsIgnoreCase("IFC4X3_ADD2")) {
-      throw new IllegalArgumentException("--schema " + schema + " cannot be written; IFC4X3 can.");
-    }
+    IfcSchema version =
+        IfcSchema.named(schema)
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "--schema " + schema + " cannot be written; IFC4X3, IFC4 and IFC2X3 can."));
     LinearUnit lengths =
         LinearUnit.named(unit)
             .orElseThrow(
@@ -114,29 +136,33 @@ final class ConvertCommand implements Callable<Integer> {
                       .println(f.severity().word() + "  " + in.getFileName() + "  " + f.message()));
       declared = declared.isEmpty() ? r.crs() : declared;
       for (Item item : r.items()) {
-        if (Delivery.carries(item)) {
+        if (Delivery.carries(item) && (!list || item instanceof Item.PointGroup)) {
           box = box.union(item.bounds());
           ItemId id = ItemId.of(in.getFileName().toString(), item.kind(), item.name());
-          pieces.add(
-              Packing.piece(
-                  ids, id, item, ClassRules.standard(item), in.getFileName().toString(), ""));
+          pieces.add(Packing.loosePiece(ids, id, item, version, in.getFileName().toString()));
         }
       }
     }
     if (pieces.isEmpty()) {
       throw new IllegalArgumentException(
-          "Nothing to write: no surface with triangles and no alignment was found.");
+          list
+              ? "Nothing to write: no points were found."
+              : "Nothing to write: no surface with triangles, no line and no point was found.");
     }
     Parcel parcel =
         new Parcel(
             out.getFileName().toString().replaceFirst("\\.[^.]*$", ""),
-            frame(declared, box),
+            version,
+            zero().frame(frame(declared, box)),
             lengths,
             ids,
-            pieces);
+            pieces,
+            Control.NONE);
     DeliveryRun.Outcome o =
-        DeliveryRun.run(
-            out.getFileName().toString(), parcel, out, Clock.systemUTC(), Progress.NONE);
+        list
+            ? PointListRun.run(out.getFileName().toString(), parcel, out, Clock.systemUTC())
+            : DeliveryRun.run(
+                out.getFileName().toString(), parcel, out, Clock.systemUTC(), Progress.NONE);
     if (json) {
       spec.commandLine().getOut().println(ReceiptJson.node(o.receipt()).toPrettyString());
     } else {
@@ -155,29 +181,29 @@ final class ConvertCommand implements Callable<Integer> {
       throw new IllegalArgumentException(
           "No file declares its coordinate reference system. Name it with --crs EPSG:n.");
     }
-    String id =
-        CrsCatalogue.shipped()
-            .find(code)
-            .map(
-                c -> {
-                  if (!c.projected()) {
-                    throw new IllegalArgumentException(
-                        c.id() + " counts in degrees; a projected system is needed.");
-                  }
-                  return c.id();
-                })
-            .orElseThrow(
-                () ->
-                    new IllegalArgumentException(
-                        code
-                            + " is not in the catalogue of coordinate reference systems. Name one with --crs EPSG:n."));
-    Position zero = BasePoints.propose(box);
+    SystemOption.Named system = SystemOption.of(code);
+    if (!system.crs().projected()) {
+      throw new IllegalArgumentException(
+          system.crs().id() + " counts in degrees; a projected system is needed.");
+    }
+    Position local = BasePoints.propose(box);
     if (base != null) {
       if (base.size() != 3) {
         throw new IllegalArgumentException("--base needs three numbers: E,N,H.");
       }
-      zero = new Position(base.get(0), base.get(1), base.get(2));
+      local = new Position(base.get(0), base.get(1), base.get(2));
     }
-    return new Frame(id, heights, zero, rotate, "");
+    return Frame.of("", heights, local, rotate)
+        .withCrs(system.crs().id(), system.definition())
+        .withScale(scale);
+  }
+
+  private LocalZero zero() {
+    return switch (zero) {
+      case "base" -> new LocalZero.BasePoint();
+      case "shared" -> new LocalZero.Shared();
+      default ->
+          throw new IllegalArgumentException("--zero " + zero + " is not one of base, shared.");
+    };
   }
 }

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -15,6 +16,7 @@ import picocli.CommandLine.Spec;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Box;
 import wellspan.core.item.Item;
+import wellspan.core.place.Contradictions;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 import wellspan.exchange.intake.Intake;
@@ -79,7 +81,12 @@ final class InspectCommand implements Callable<Integer> {
       }
       out.println();
     }
-    for (Finding f : r.findings()) {
+    r.places()
+        .forEach(
+            p -> out.printf("  place, level %d: %s says %s%n", p.level(), p.where(), p.says()));
+    List<Finding> findings = new ArrayList<>(r.findings());
+    findings.addAll(Contradictions.check(file.getFileName().toString(), r.places()));
+    for (Finding f : findings) {
       out.println("  " + f.severity().word() + "  " + f.message());
     }
   }
@@ -95,6 +102,8 @@ final class InspectCommand implements Callable<Integer> {
               a.alignment().length(),
               a.alignment().elements().size(),
               a.alignment().profile().isPresent() ? ", with profile" : "");
+      case Item.StringLine l ->
+          String.format("%.3f m, %d points", l.line().planLength(), l.line().pointCount());
       case Item.PointGroup p -> p.points().size() + " points";
     };
   }

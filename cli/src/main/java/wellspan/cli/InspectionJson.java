@@ -3,7 +3,9 @@ package wellspan.cli;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
@@ -11,10 +13,13 @@ import wellspan.core.align.PlanElement;
 import wellspan.core.describe.Description;
 import wellspan.core.describe.PropertySet;
 import wellspan.core.describe.PropertyValue;
+import wellspan.core.finding.Finding;
 import wellspan.core.finding.FindingJson;
+import wellspan.core.frame.FrameJson;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
+import wellspan.core.place.Contradictions;
 import wellspan.core.receive.Received;
 
 /**
@@ -50,9 +55,25 @@ final class InspectionJson {
     ArrayNode layerList = n.putArray("layers");
     layers.forEach((name, count) -> layerList.addObject().put("name", name).put("items", count));
     n.set("items", items);
+    ArrayNode places = n.putArray("places");
+    r.places()
+        .forEach(
+            p -> {
+              ObjectNode o =
+                  places
+                      .addObject()
+                      .put("level", p.level())
+                      .put("where", p.where())
+                      .put("says", p.says());
+              p.frame().ifPresent(f -> o.set("frame", FrameJson.node(f)));
+              p.geographic()
+                  .ifPresent(g -> o.put("longitude", g.longitude()).put("latitude", g.latitude()));
+            });
     ObjectNode counts = n.putObject("counts");
     r.counts().forEach(counts::put);
-    n.set("findings", FindingJson.array(r.findings()));
+    List<Finding> findings = new ArrayList<>(r.findings());
+    findings.addAll(Contradictions.check(file, r.places()));
+    n.set("findings", FindingJson.array(findings));
     return n;
   }
 
@@ -86,6 +107,8 @@ final class InspectionJson {
         }
       }
       case Item.AlignmentLine a -> alignment(n, a.alignment(), every);
+      case Item.StringLine l ->
+          n.put("vertices", l.line().pointCount()).put("length", l.line().planLength());
       case Item.PointGroup p -> n.put("vertices", p.points().size());
     }
     bounds(n, item.bounds());

@@ -27,7 +27,9 @@ import picocli.CommandLine.Command;
       CheckCommand.class,
       DeliverCommand.class,
       ConvertCommand.class,
-      TransformCommand.class
+      TransformCommand.class,
+      TallyCommand.class,
+      FrameCommand.class
     })
 public final class Main implements Runnable {
   static final int DONE = 0;

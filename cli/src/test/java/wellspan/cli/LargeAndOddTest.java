@@ -95,7 +95,10 @@ class LargeAndOddTest {
 
   @Test
   void aFileWithNothingToDeliverIsSaid() throws IOException {
-    Path in = write("points.csv", "id,e,n\nA,1,2\n");
+    Path in =
+        write(
+            "empty.xml",
+            "<LandXML version=\"1.2\"><Units><Metric linearUnit=\"meter\"/></Units><Surfaces><Surface name=\"S\"><Definition surfType=\"TIN\"><Pnts/><Faces/></Definition></Surface></Surfaces></LandXML>");
     assertThat(
             run("convert", in.toString(), dir.resolve("x.ifc").toString(), "--crs", "EPSG:25832"))
         .isEqualTo(2);

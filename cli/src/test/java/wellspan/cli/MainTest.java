@@ -110,7 +110,7 @@ class MainTest {
         "convert in.xml out.dwg --crs EPSG:25832 | .ifc",
         "convert in.xml out.ifc --crs EPSG:25832 --unit parsec | parsec",
         "convert in.xml out.ifc --crs EPSG:25832 --base 1,2 | three numbers",
-        "convert in.xml out.ifc --crs EPSG:25832 --schema IFC4 | IFC4X3 can",
+        "convert in.xml out.ifc --crs EPSG:25832 --schema IFC5 | IFC4X3, IFC4 and IFC2X3 can",
         "inspect none.xml | there is no such file",
         "inspect in.xml --every -1 | above zero",
         "inspect | FILE",
@@ -164,8 +164,7 @@ class MainTest {
     JobStore store = new JobStore(dir.resolve("job"));
     Job job =
         Job.named("Knoll")
-            .withFrame(
-                new Frame("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 0, ""));
+            .withFrame(Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 0));
     job =
         SourceIntake.take(
                 store,

@@ -1,6 +1,5 @@
 package wellspan.demo;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
@@ -71,23 +70,7 @@ final class DesignSurface {
     return Math.hypot(xyz[3 * a] - xyz[3 * b], xyz[3 * a + 1] - xyz[3 * b + 1]);
   }
 
-  private static double round(double v) {
+  static double round(double v) {
     return Math.round(v * 1000) / 1000.0;
-  }
-
-  /** Control points on the ground near the road; the fourth is written 38 mm too high. */
-  static List<double[]> controlPoints(Ground ground) {
-    List<double[]> out = new ArrayList<>();
-    double[][] places = {
-      {412_118.402, 6_534_792.775},
-      {412_402.118, 6_534_890.330},
-      {412_655.940, 6_534_758.512},
-      {412_985.277, 6_534_726.081},
-      {413_120.655, 6_534_640.947}
-    };
-    for (double[] p : places) {
-      out.add(new double[] {p[0], p[1], round(ground.level(p[0], p[1]))});
-    }
-    return out;
   }
 }

@@ -14,7 +14,11 @@ final class LandXmlText {
   private final StringBuilder s = new StringBuilder(1 << 21);
 
   static String design(
-      String revision, List<Alignment> alignments, List<List<Pvi>> profiles, Mesh surface) {
+      String revision,
+      List<Alignment> alignments,
+      List<List<Pvi>> profiles,
+      Mesh surface,
+      List<double[]> settingOut) {
     LandXmlText x = new LandXmlText();
     x.s
         .append("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n")
@@ -36,7 +40,15 @@ final class LandXmlText {
     x.surface(surface);
     x.s.append(
         "    <Surface name=\"Yard formation\"><Definition surfType=\"TIN\"><Pnts></Pnts><Faces></Faces></Definition></Surface>\n");
-    x.s.append("  </Surfaces>\n</LandXML>\n");
+    x.s.append("  </Surfaces>\n  <CgPoints name=\"Setting out\">\n");
+    for (int i = 0; i < settingOut.size(); i++) {
+      double[] p = settingOut.get(i);
+      x.s.append(
+          f(
+              "    <CgPoint name=\"BN-%d\" code=\"control\">%.3f %.3f %.3f</CgPoint>\n",
+              i + 1, p[1], p[0], p[2]));
+    }
+    x.s.append("  </CgPoints>\n</LandXML>\n");
     return x.s.toString();
   }
 

@@ -45,8 +45,8 @@ public final class DeliverView extends BorderPane {
     legend.setPadding(new Insets(6, 18, 10, 18));
     setBottom(legend);
     session.buildProperty().addListener((o, a, b) -> refresh());
-    session.runsProperty().addListener((o, a, b) -> refresh());
-    session.deliveryProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().inHandProperty().addListener((o, a, b) -> refresh());
     session.selectedProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
@@ -90,20 +90,20 @@ public final class DeliverView extends BorderPane {
         new VBox(
             1,
             Parts.wrapped(d.name(), "name"),
-            Parts.label(d.schema(), "figure"),
+            Parts.label(d.schema().title(), "figure"),
             Parts.label(d.receiver() + " · " + d.unit().symbol(), "muted"));
     v.getStyleClass().add("manifest-head");
     GridPane.setMargin(v, new Insets(0, 4, 8, 4));
-    if (d.name().equals(session.deliveryProperty().get())) {
+    if (d.name().equals(session.deliveries().inHandProperty().get())) {
       v.getStyleClass().add("selected");
     }
     v.setFocusTraversable(true);
     v.setAccessibleText("Delivery " + d.name());
-    v.setOnMouseClicked(e -> session.deliveryProperty().set(d.name()));
+    v.setOnMouseClicked(e -> session.deliveries().inHandProperty().set(d.name()));
     v.setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
-            session.deliveryProperty().set(d.name());
+            session.deliveries().inHandProperty().set(d.name());
           }
         });
     return v;
@@ -139,7 +139,9 @@ public final class DeliverView extends BorderPane {
     CellState s = CellState.of(session, d, i);
     Button b =
         Parts.button(
-            s.sign(), "cell", () -> session.holdBack(d.name(), i.id(), s != CellState.HELD_BACK));
+            s.sign(),
+            "cell",
+            () -> session.deliveries().holdBack(d.name(), i.id(), s != CellState.HELD_BACK));
     b.setStyle(
         "-fx-text-fill: "
             + Map.of(

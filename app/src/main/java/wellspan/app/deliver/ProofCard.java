@@ -13,10 +13,12 @@ import wellspan.app.session.WindowActions;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.PastRun;
 import wellspan.core.deliver.Proof;
 import wellspan.core.deliver.Receipt;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.SinglePrecision;
+import wellspan.exchange.delivery.DeliveryRun;
 
 /** The delivery in hand: its button, and after a run the figures of the proof. */
 public final class ProofCard extends ScrollPane {
@@ -39,14 +41,15 @@ public final class ProofCard extends ScrollPane {
     setFitToWidth(true);
     getStyleClass().add("card-scroll");
     box.getStyleClass().add("card");
-    session.runsProperty().addListener((o, a, b) -> refresh());
-    session.deliveryProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().runsProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().inHandProperty().addListener((o, a, b) -> refresh());
     session.buildProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
 
   private void refresh() {
-    Optional<Delivery> chosen = session.job().delivery(session.deliveryProperty().get());
+    Optional<Delivery> chosen = session.deliveries().inHand();
     box.getChildren().clear();
     if (chosen.isEmpty()) {
       box.getChildren().add(Parts.wrapped("Choose a delivery in the manifest.", "muted"));
@@ -56,16 +59,23 @@ public final class ProofCard extends ScrollPane {
     box.getChildren()
         .addAll(
             Parts.label(d.name(), "title"),
-            Parts.wrapped(
-                d.schema() + " for " + d.receiver() + ", lengths in " + d.unit().title() + "s",
-                "muted"));
-    Optional<Session.Run> run = Optional.ofNullable(session.runsProperty().get().get(d.name()));
+            Parts.wrapped("for " + d.receiver() + ", file " + d.fileName(), "muted"),
+            new SetUp(session, d));
+    Optional<DeliveryRun.Outcome> run =
+        Optional.ofNullable(session.deliveries().runsProperty().get().get(d.name()));
+    Button go =
+        Parts.button(
+            run.isPresent() ? "Deliver and prove again" : "Deliver and prove",
+            "primary",
+            session.deliveries()::run);
+    go.setId("deliver");
+    go.setMaxWidth(Double.MAX_VALUE);
+    go.disableProperty().bind(session.work().runningProperty());
+    box.getChildren().add(go);
     run.ifPresentOrElse(
         this::figures,
         () -> {
-          var open = Parts.label("Not delivered in this session", "verdict", "verdict-open");
-          open.setMaxWidth(Double.MAX_VALUE);
-          box.getChildren().add(open);
+          box.getChildren().add(earlier(d));
           box.getChildren()
               .add(
                   Parts.wrapped(
@@ -85,19 +95,31 @@ public final class ProofCard extends ScrollPane {
                     + Figures.distance(SinglePrecision.step(far) / 2)
                     + " at the far end.",
                 "muted"));
-    Button go =
-        Parts.button(
-            run.isPresent() ? "Deliver and prove again" : "Deliver and prove",
-            "primary",
-            session::deliver);
-    go.setId("deliver");
-    go.setMaxWidth(Double.MAX_VALUE);
-    go.disableProperty().bind(session.work().runningProperty());
-    box.getChildren().add(go);
   }
 
-  private void figures(Session.Run run) {
-    Receipt r = run.outcome().receipt();
+  /** What the receipts of earlier sessions say. */
+  private javafx.scene.control.Label earlier(Delivery d) {
+    PastRun past = session.deliveries().latestProperty().get().get(d.name());
+    String words =
+        past == null
+            ? "Not delivered yet"
+            : (past.pass() ? "✓ Proven " : "✕ Not proven ")
+                + DateTimeFormatter.ofPattern("d MMM yyyy HH:mm", java.util.Locale.ENGLISH)
+                    .withZone(ZoneId.systemDefault())
+                    .format(past.at())
+                + ", "
+                + past.arrived()
+                + " of "
+                + past.sent()
+                + " items";
+    var label = Parts.label(words, "verdict", "verdict-open");
+    label.setId("earlier");
+    label.setMaxWidth(Double.MAX_VALUE);
+    return label;
+  }
+
+  private void figures(DeliveryRun.Outcome run) {
+    Receipt r = run.receipt();
     Proof p = r.proof();
     String time =
         DateTimeFormatter.ofPattern("HH:mm").withZone(ZoneId.systemDefault()).format(r.at());
@@ -111,6 +133,7 @@ public final class ProofCard extends ScrollPane {
     box.getChildren()
         .addAll(
             verdict,
+            overlay(),
             Parts.row("Arrived", p.arrived() + " of " + p.sent()),
             Parts.row(
                 "Deviation",
@@ -119,6 +142,7 @@ public final class ProofCard extends ScrollPane {
                     : "not comparable"),
             Parts.row("Triangles", p.trianglesIdentical() ? "identical" : "differ"),
             Parts.row("Properties", p.propertiesEqual() + " equal"),
+            Parts.row("Control points", tally(p)),
             Parts.row("File", Figures.bytes(r.files().getFirst().bytes())),
             Parts.row("Took", Figures.number(r.seconds(), 1) + " s"));
     for (Proof.ItemProof i : p.items()) {
@@ -128,6 +152,14 @@ public final class ProofCard extends ScrollPane {
         .filter(Finding::isError)
         .limit(4)
         .forEach(f -> box.getChildren().add(Parts.wrapped(f.message(), "error")));
+    Path receipts = session.store().receipts();
+    Button receipt =
+        Parts.button("Open the receipts", "plain", () -> actions.openOutside(receipts));
+    receipt.setMaxWidth(Double.MAX_VALUE);
+    box.getChildren().add(receipt);
+  }
+
+  private ToggleButton overlay() {
     ToggleButton overlay =
         new ToggleButton(proofShown ? "Show the manifest" : "Show sent and arrived");
     overlay.setId("show-proof");
@@ -140,10 +172,15 @@ public final class ProofCard extends ScrollPane {
           showProof.run();
           refresh();
         });
-    Path receipts = session.store().receipts();
-    Button receipt =
-        Parts.button("Open the receipts", "plain", () -> actions.openOutside(receipts));
-    receipt.setMaxWidth(Double.MAX_VALUE);
-    box.getChildren().addAll(overlay, receipt);
+    return overlay;
+  }
+
+  private static String tally(Proof p) {
+    return p.controlTally().isEmpty()
+        ? "none in the file"
+        : p.controlTally().size()
+            + " found, worst "
+            + Figures.number(1000 * p.controlTally().getFirst().space(), 0)
+            + " mm";
   }
 }

@@ -57,11 +57,12 @@ public final class DescribeView extends ScrollPane {
   }
 
   private void item(VBox v, Build.BuiltItem i) {
-    PropertySet facts = KnownFacts.of(i.item(), i.revision().fileName(), i.revision().label());
+    PropertySet facts = KnownFacts.of(i.item(), i.origin().file(), i.origin().revision());
     v.getChildren()
         .addAll(
             Parts.label(i.item().name(), "title"),
-            Parts.row("Class", session.build().classOf(i).toString()),
+            Parts.row(
+                "Class", session.build().classOf(i, session.deliveries().schema()).toString()),
             Parts.row("GlobalId", new GlobalIds(session.job().id()).of(i.id().value(), "product")),
             Parts.line(),
             Parts.label(facts.name(), "name"));

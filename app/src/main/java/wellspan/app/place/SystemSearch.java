@@ -1,6 +1,7 @@
 package wellspan.app.place;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
@@ -14,19 +15,34 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
+import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.crs.CrsTextException;
+import wellspan.core.crs.OwnSystem;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Position;
+import wellspan.core.place.Contradictions;
+import wellspan.core.receive.PlaceStatement;
 
 /** Finds a coordinate reference system by code, name or area; favourites first. */
 final class SystemSearch extends VBox {
   private static final int SHOWN = 60;
 
+  private final Session session;
   private final TextField field = new TextField();
   private final ListView<Crs> list = new ListView<>();
 
-  SystemSearch(Consumer<Crs> chosen) {
+  /** Takes the id of a system, and its text if it is an own one. */
+  interface Chosen {
+    void take(String id, String definition);
+  }
+
+  SystemSearch(Session session, Chosen taken) {
     super(6);
+    this.session = session;
+    Consumer<Crs> chosen = c -> taken.take(c.id(), "");
     field.setId("system-search");
     field.getStyleClass().add("field");
     field.setPromptText("code, name or area: 25832, utm 32, norway");
@@ -51,7 +67,12 @@ final class SystemSearch extends VBox {
             choose(chosen);
           }
         });
-    getChildren().addAll(field, list);
+    Button here = Parts.button("Valid where the work lies", "small", this::validHere);
+    here.setId("systems-here");
+    FigureField own =
+        new FigureField("own-system", "Own system as WKT or PROJ text", 290, t -> own(t, taken));
+    own.setPromptText("own system: paste WKT or PROJ text");
+    getChildren().addAll(field, here, list, own);
     find();
   }
 
@@ -60,6 +81,38 @@ final class SystemSearch extends VBox {
     if (c != null) {
       chosen.accept(c);
     }
+  }
+
+  private void own(String text, Chosen taken) {
+    try {
+      Crs c = OwnSystem.of("", text);
+      if (!c.projected()) {
+        session.complain(c.name() + " counts in degrees. A job needs a projected system.");
+        return;
+      }
+      OwnSystem.identify(text)
+          .ifPresentOrElse(k -> taken.take(k.id(), ""), () -> taken.take(c.id(), text));
+    } catch (CrsTextException e) {
+      session.complain(e.getMessage());
+    }
+  }
+
+  /** Lists the systems whose area of use holds the work, smallest area first. */
+  private void validHere() {
+    Position work = session.build().bounds().centre();
+    Frame f = session.job().frame();
+    Frame there =
+        session.build().bounds().isEmpty()
+            ? f
+            : f.withBasePoint(new Position(work.east(), work.north(), 0));
+    Optional<PlaceStatement.LonLat> at = Contradictions.geographic(there);
+    if (at.isEmpty()) {
+      session.complain(
+          "Where the work lies is not known yet. Choose any system that fits first, or search by area.");
+      return;
+    }
+    list.getItems()
+        .setAll(CrsCatalogue.shipped().validAt(at.get().longitude(), at.get().latitude()));
   }
 
   void start() {
@@ -93,7 +146,7 @@ final class SystemSearch extends VBox {
         setGraphic(null);
         return;
       }
-      Label area = Parts.label(c.area(), "muted");
+      Label area = Parts.label(c.area().name(), "muted");
       area.setMaxWidth(250);
       VBox text = new VBox(Parts.label(c.code() + "  " + c.name(), "name"), area);
       text.setMaxWidth(250);

@@ -141,6 +141,7 @@ public final class ReceiveView extends ScrollPane {
       case Item.TerrainSurface t -> Figures.count(t.mesh().triangleCount()) + " triangles";
       case Item.Body b -> Figures.count(b.mesh().triangleCount()) + " triangles";
       case Item.AlignmentLine a -> Figures.number(a.alignment().length(), 1) + " m";
+      case Item.StringLine l -> Figures.number(l.line().planLength(), 1) + " m";
       case Item.PointGroup p -> Figures.count(p.points().size()) + " points";
     };
   }

@@ -1,10 +1,10 @@
 package wellspan.app.session;
 
-import java.util.Optional;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.Proof;
+import wellspan.core.deliver.PastRun;
 import wellspan.core.job.Build;
-import wellspan.core.job.Job;
+import wellspan.core.packing.Packing;
+import wellspan.exchange.delivery.DeliveryRun;
 
 /** How an item stands to a delivery; never by colour alone. */
 public enum CellState {
@@ -45,26 +45,30 @@ public enum CellState {
     if (d.heldBack().contains(item.id())) {
       return HELD_BACK;
     }
-    Session.Run run = session.runsProperty().get().get(d.name());
+    PastRun run = session.deliveries().latestProperty().get().get(d.name());
     if (run == null) {
       return INCLUDED;
     }
-    Optional<Proof.ItemProof> proof =
-        run.outcome().receipt().proof().items().stream()
-            .filter(p -> p.name().equals(item.item().name()) && p.kind().equals(item.item().kind()))
-            .findFirst();
-    if (!run.outcome().receipt().proof().pass()) {
-      return proof.map(Proof.ItemProof::identical).orElse(false) ? INCLUDED : FAILED;
+    if (!run.pass()) {
+      return ofFailed(session, d, item);
     }
-    Job sent = run.job();
-    boolean same =
-        sent.frame().withLock("").equals(session.job().frame().withLock(""))
-            && sent.source(item.source())
-                .map(s -> s.current().equals(item.revision()))
-                .orElse(false)
-            && sent.settingsOf(item.id())
-                .entityClass()
-                .equals(session.job().settingsOf(item.id()).entityClass());
-    return proof.isEmpty() || !same ? CHANGED : PROVEN;
+    String sent = run.contents().get(item.id().value());
+    return sent != null && sent.equals(Packing.fingerprint(session.build(), item.id(), d))
+        ? PROVEN
+        : CHANGED;
+  }
+
+  /** After a failed proof only a run of this session still knows which items were whole. */
+  private static CellState ofFailed(Session session, Delivery d, Build.BuiltItem item) {
+    DeliveryRun.Outcome o = session.deliveries().runsProperty().get().get(d.name());
+    boolean whole =
+        o != null
+            && o.receipt().proof().items().stream()
+                .anyMatch(
+                    p ->
+                        p.name().equals(item.item().name())
+                            && p.kind().equals(item.item().kind())
+                            && p.identical());
+    return whole ? INCLUDED : FAILED;
   }
 }

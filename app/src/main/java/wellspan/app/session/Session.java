@@ -12,11 +12,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.TreeSet;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
-import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -24,12 +21,9 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
-import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
-import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
-import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
@@ -42,21 +36,18 @@ import wellspan.core.job.Journal;
 import wellspan.core.job.Revision;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
+import wellspan.core.reading.Reading;
 import wellspan.core.receive.Received;
-import wellspan.exchange.delivery.DeliveryRun;
 import wellspan.exchange.intake.Intake;
 import wellspan.exchange.intake.SourceIntake;
 
 /**
- * The open job as the window works on it: history, geometry, selection, findings, deliveries run.
- * All methods are called on the window's thread; long work runs in {@link Work}.
+ * The open job as the window works on it: history, geometry, selection, findings. All methods are
+ * called on the window's thread; long work runs in {@link Work}.
  */
 public final class Session {
   /** What the cursor points at. */
   public record Pointer(Position shared) {}
-
-  /** A delivery's latest run and the state of the job that it sent. */
-  public record Run(DeliveryRun.Outcome outcome, Job job) {}
 
   private final JobStore store;
   private final Clock clock;
@@ -68,8 +59,6 @@ public final class Session {
       new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<Optional<RevisionChange>> lastChange =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyObjectWrapper<Map<String, Run>> runs =
-      new ReadOnlyObjectWrapper<>(Map.of());
   private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
   private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
   private final ReadOnlyBooleanWrapper messageIsError = new ReadOnlyBooleanWrapper();
@@ -80,8 +69,9 @@ public final class Session {
       new SimpleObjectProperty<>(Optional.empty());
   private final ObjectProperty<Optional<Position>> goTo =
       new SimpleObjectProperty<>(Optional.empty());
-  private final ObjectProperty<String> delivery = new SimpleObjectProperty<>("");
-  private final BooleanProperty pickingBasePoint = new SimpleBooleanProperty();
+  private final Deliveries deliveries;
+  private final PlaceDesk place;
+  private Reading.Levels levels = (id, e, n) -> Double.NaN;
 
   public Session(JobStore store, Job job, Clock clock, Executor window) {
     this.store = store;
@@ -89,7 +79,8 @@ public final class Session {
     work = new Work(window);
     history.set(History.of(job));
     build.set(Build.of(job, Map.of()));
-    delivery.set(job.deliveries().isEmpty() ? "" : job.deliveries().getFirst().name());
+    deliveries = new Deliveries(this, clock);
+    place = new PlaceDesk(this);
     refreshFindings();
   }
 
@@ -125,11 +116,6 @@ public final class Session {
     return lastChange.getReadOnlyProperty();
   }
 
-  /** The latest run of each delivery in this session, by its name. */
-  public ReadOnlyObjectProperty<Map<String, Run>> runsProperty() {
-    return runs.getReadOnlyProperty();
-  }
-
   public ReadOnlyBooleanProperty unsavedProperty() {
     return unsaved.getReadOnlyProperty();
   }
@@ -160,21 +146,31 @@ public final class Session {
     return goTo;
   }
 
-  /** Name of the delivery in hand. */
-  public ObjectProperty<String> deliveryProperty() {
-    return delivery;
+  /** What is delivered, and what was. */
+  public Deliveries deliveries() {
+    return deliveries;
   }
 
-  /** Whether the next click on the plan sets the base point. */
-  public BooleanProperty pickingBasePointProperty() {
-    return pickingBasePoint;
+  /** The work of the stop Place. */
+  public PlaceDesk place() {
+    return place;
+  }
+
+  /** Says where levels of surfaces can be read; the plan knows them fastest. */
+  public void setLevels(Reading.Levels source) {
+    levels = source;
+  }
+
+  /** Everything that can be read at a place. */
+  public Reading readingAt(Position p) {
+    return Reading.at(build(), p, selected.get(), levels);
   }
 
   public Optional<Build.BuiltItem> selectedItem() {
     return selected.get().map(id -> build.get().items().get(id));
   }
 
-  private void say(String sentence) {
+  void say(String sentence) {
     messageIsError.set(false);
     message.set(sentence);
   }
@@ -197,7 +193,7 @@ public final class Session {
 
   private void loaded(Build fresh) {
     fresh
-        .received()
+        .raw()
         .forEach(
             (name, r) ->
                 fresh.job().source(name).ifPresent(s -> bySha.put(s.current().sha256(), r)));
@@ -325,28 +321,17 @@ public final class Session {
         received.put(s.name(), r);
       }
     }
-    build.set(Build.of(job(), received));
+    build.set(build.get().next(job(), received));
     if (selected.get().isPresent() && !build.get().items().containsKey(selected.get().get())) {
       selected.set(Optional.empty());
     }
     refreshFindings();
   }
 
-  private void refreshFindings() {
+  void refreshFindings() {
     List<Finding> all = new ArrayList<>(build.get().findings());
-    runs.get().values().forEach(r -> all.addAll(r.outcome().receipt().proof().findings()));
+    all.addAll(deliveries.findings());
     findings.set(List.copyOf(all));
-  }
-
-  /** Changes the frame, unless it is locked. */
-  public void editFrame(String what, UnaryOperator<Frame> change) {
-    Frame now = job().frame();
-    Frame next = change.apply(now);
-    if (now.isLocked() && next.isLocked() && !next.equals(now)) {
-      complain("The frame is locked (" + now.lock() + "). Unlock it first.");
-      return;
-    }
-    edit(what, j -> j.withFrame(next));
   }
 
   public void setVisible(Collection<ItemId> items, boolean visible) {
@@ -379,25 +364,7 @@ public final class Session {
         .toList();
   }
 
-  public void holdBack(String deliveryName, ItemId item, boolean held) {
-    edit(
-        (held ? "Hold back " : "Include ") + item.value(),
-        j ->
-            j.delivery(deliveryName)
-                .map(
-                    d -> {
-                      Set<ItemId> all = new TreeSet<>(d.heldBack());
-                      if (held) {
-                        all.add(item);
-                      } else {
-                        all.remove(item);
-                      }
-                      return j.withDelivery(d.holdingBack(all));
-                    })
-                .orElse(j));
-  }
-
-  // ---- saving and delivering
+  // ---- saving
 
   public void save() {
     try {
@@ -430,42 +397,5 @@ public final class Session {
             + " unsaved edits were recovered; the last was: "
             + recovered.lastEdit()
             + ". Save to keep them.");
-  }
-
-  /** Runs the delivery in hand and proves it. */
-  public void deliver() {
-    Optional<Delivery> chosen = job().delivery(delivery.get());
-    if (chosen.isEmpty()) {
-      complain("Choose a delivery first.");
-      return;
-    }
-    Build sent = build.get();
-    work.start(
-        "Delivering " + chosen.get().name(),
-        p -> DeliveryRun.run(sent, chosen.get(), store.out(), store.receipts(), clock, p),
-        o -> delivered(o, sent.job()),
-        this::complain);
-  }
-
-  private void delivered(DeliveryRun.Outcome o, Job sent) {
-    Map<String, Run> all = new LinkedHashMap<>(runs.get());
-    all.put(o.receipt().delivery(), new Run(o, sent));
-    runs.set(all);
-    refreshFindings();
-    if (o.receipt().proof().pass()) {
-      say(
-          o.receipt().delivery()
-              + " is proven: "
-              + o.receipt().proof().arrived()
-              + " of "
-              + o.receipt().proof().sent()
-              + " items arrived in "
-              + o.file().getFileName()
-              + ".");
-    } else {
-      complain(
-          o.receipt().delivery()
-              + " is not proven. The last good file is untouched; see the findings.");
-    }
   }
 }

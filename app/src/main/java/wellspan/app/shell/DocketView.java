@@ -50,7 +50,7 @@ final class DocketView extends Pane {
     }
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.selectedProperty().addListener((o, a, b) -> refresh());
-    session.runsProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
 
@@ -113,12 +113,12 @@ final class DocketView extends Pane {
     Received r = session.build().received().get(i.source());
     cell(
         Stop.RECEIVE,
-        "name\t" + i.revision().fileName(),
-        i.revision().label()
+        "name\t" + i.origin().file(),
+        i.origin().revision()
             + ", "
             + java.time.format.DateTimeFormatter.ofPattern("d MMM yyyy", java.util.Locale.ENGLISH)
                 .withZone(java.time.ZoneId.systemDefault())
-                .format(i.revision().receivedAt()),
+                .format(i.origin().receivedAt()),
         r == null ? "" : r.format() + (r.unit().isEmpty() ? "" : ", " + r.unit()),
         "muted\t"
             + (r == null || r.crs().isEmpty() ? "declares no system" : "declares " + r.crs()));
@@ -155,6 +155,11 @@ final class DocketView extends Pane {
             line.elements().size() + " plan elements",
             line.profile().map(p -> p.segments().size() + " profile pieces").orElse("no profile"));
       }
+      case Item.StringLine l ->
+          cell(
+              Stop.SHAPE,
+              Figures.number(l.line().planLength(), 3) + " m in plan",
+              Figures.count(l.line().pointCount()) + " points");
       case Item.PointGroup p -> cell(Stop.SHAPE, Figures.count(p.points().size()) + " points");
     }
   }
@@ -174,9 +179,8 @@ final class DocketView extends Pane {
   }
 
   private void describe(Build.BuiltItem i) {
-    int facts =
-        KnownFacts.of(i.item(), i.revision().fileName(), i.revision().label()).values().size();
-    var c = session.build().classOf(i);
+    int facts = KnownFacts.of(i.item(), i.origin().file(), i.origin().revision()).values().size();
+    var c = session.build().classOf(i, session.deliveries().schema());
     if (!Delivery.carries(i.item())) {
       cell(Stop.DESCRIBE, "muted\tnot delivered as IFC");
       return;

@@ -10,8 +10,13 @@ import javafx.scene.layout.HBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
+import wellspan.core.align.Chainages;
+import wellspan.core.align.Footpoint;
+import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.place.Contradictions;
 
 /**
  * The bottom edge: where the cursor is in both coordinates, what runs, what happened last, the
@@ -23,6 +28,7 @@ final class ReadingLine extends HBox {
   private final Session session;
   private final Label shared = Parts.label("", "figure");
   private final Label local = Parts.label("", "figure");
+  private final Label along = Parts.label("", "figure");
   private final Label message = Parts.label("");
   private final Label frame = Parts.label("", "figure");
   private final HBox work;
@@ -56,8 +62,9 @@ final class ReadingLine extends HBox {
     message.getTooltip().textProperty().bind(session.messageProperty());
     shared.setMinWidth(USE_PREF_SIZE);
     local.setMinWidth(USE_PREF_SIZE);
+    along.setMinWidth(USE_PREF_SIZE);
     frame.setMinWidth(USE_PREF_SIZE);
-    getChildren().addAll(shared, local, work, message, Parts.space(), frame);
+    getChildren().addAll(shared, local, along, work, message, Parts.space(), frame);
     session.pointerProperty().addListener((o, a, b) -> pointer());
     session.historyProperty().addListener((o, a, b) -> refresh());
     session
@@ -70,8 +77,41 @@ final class ReadingLine extends HBox {
     Optional<Position> at = session.pointerProperty().get().map(Session.Pointer::shared);
     shared.setText(at.map(Figures::shared).orElse(""));
     local.setText(at.map(p -> Figures.local(session.job().frame().toLocal(p))).orElse(""));
+    String words = at.map(this::along).orElse("");
+    along.setText(words);
+    along.setManaged(!words.isEmpty());
     shared.setManaged(at.isPresent());
     local.setManaged(at.isPresent());
+  }
+
+  /** Chainage and offset to the chosen alignment; at the stop Place latitude and longitude. */
+  private String along(Position p) {
+    if (session.stopProperty().get() == Stop.PLACE) {
+      return Contradictions.geographic(session.job().frame().withBasePoint(flat(p)))
+          .map(
+              g ->
+                  Figures.number(g.latitude(), 6)
+                      + "° N  "
+                      + Figures.number(g.longitude(), 6)
+                      + "° E")
+          .orElse("");
+    }
+    return session
+        .selectedItem()
+        .filter(i -> i.item() instanceof Item.AlignmentLine)
+        .flatMap(
+            i -> Footpoint.of(((Item.AlignmentLine) i.item()).alignment(), p.east(), p.north()))
+        .map(
+            f ->
+                Chainages.format(f.chainage())
+                    + "  "
+                    + Figures.number(Math.abs(f.offset()), 3)
+                    + (f.offset() >= 0 ? " m right" : " m left"))
+        .orElse("");
+  }
+
+  private static Position flat(Position p) {
+    return new Position(p.east(), p.north(), 0);
   }
 
   private void refresh() {

@@ -3,6 +3,7 @@ package wellspan.app.shell;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import javafx.application.HostServices;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
@@ -12,14 +13,18 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.FileChooser;
 import wellspan.app.deliver.DeliverView;
 import wellspan.app.deliver.ProofCard;
 import wellspan.app.describe.DescribeView;
+import wellspan.app.place.PlaceOverlay;
 import wellspan.app.place.PlaceView;
+import wellspan.app.place.ReadingCard;
 import wellspan.app.receive.ReceiveView;
+import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
 import wellspan.app.stage.StageView;
@@ -47,6 +52,7 @@ public final class ShellView extends StackPane implements WindowActions {
   private final BorderPane middle = new BorderPane();
   private final ReceiveView receive;
   private final PlaceView place;
+  private final ReadingCard position;
   private final DescribeView describe;
   private final ProofCard proof;
   private final Node shape;
@@ -66,7 +72,9 @@ public final class ShellView extends StackPane implements WindowActions {
     findings = new FindingsView(session, this::toggleFindings);
     shortcuts = new ShortcutsView(this::showShortcuts);
     receive = new ReceiveView(session, this);
-    place = new PlaceView(session);
+    position = new ReadingCard(session);
+    place = new PlaceView(session, stage.plan(), this);
+    stage.setOverlay(new PlaceOverlay(session, stage.plan()));
     describe = new DescribeView(session);
     proof = new ProofCard(session, this, this::showProof);
     shape =
@@ -80,7 +88,18 @@ public final class ShellView extends StackPane implements WindowActions {
     card.setPrefWidth(CARD_WIDTH);
     card.setMinWidth(CARD_WIDTH);
     card.setPadding(new Insets(12, 12, 12, 12));
-    StackPane centre = new StackPane(stage, manifest);
+    position.setMaxSize(300, Region.USE_PREF_SIZE);
+    StackPane.setAlignment(position, Pos.BOTTOM_LEFT);
+    StackPane.setMargin(position, new Insets(0, 0, 44, 16));
+    StackPane centre = new StackPane(stage, manifest, position);
+    session
+        .place()
+        .probeProperty()
+        .addListener(
+            (o, a, b) -> {
+              position.refresh();
+              showPosition();
+            });
     centre.setMinSize(0, 0);
     middle.setCenter(centre);
     middle.setRight(card);
@@ -122,9 +141,18 @@ public final class ShellView extends StackPane implements WindowActions {
     manifest.setVisible(onManifest);
     stage.setVisible(!onManifest);
     stage.plan().setProofShown(s == Stop.DELIVER && proofOnStage);
+    showPosition();
     if (s != Stop.PLACE) {
-      session.pickingBasePointProperty().set(false);
+      session.place().pickProperty().set(Pick.NONE);
     }
+  }
+
+  /** At the stop Place the position stands among the cards; elsewhere it lies on the picture. */
+  private void showPosition() {
+    position.setVisible(
+        session.place().probeProperty().get().isPresent()
+            && session.stopProperty().get() != Stop.PLACE
+            && stage.isVisible());
   }
 
   private void showProof(boolean shown) {
@@ -230,7 +258,7 @@ public final class ShellView extends StackPane implements WindowActions {
       case T -> toggleTheme();
       case B -> fold(strata);
       case D -> fold(docket);
-      case ENTER -> session.deliver();
+      case ENTER -> session.deliveries().run();
       default -> {
         return false;
       }
@@ -263,6 +291,18 @@ public final class ShellView extends StackPane implements WindowActions {
     }
     switch (e.getCode()) {
       case F -> stage.fit();
+      case P ->
+          session
+              .pointerProperty()
+              .get()
+              .ifPresent(p -> session.place().probeProperty().set(Optional.of(p.shared())));
+      case M ->
+          session
+              .place()
+              .probeProperty()
+              .get()
+              .or(() -> session.pointerProperty().get().map(Session.Pointer::shared))
+              .ifPresent(p -> session.place().mark(session.readingAt(p).shared()));
       case OPEN_BRACKET -> session.peel(true);
       case CLOSE_BRACKET -> session.peel(false);
       case SPACE -> {
@@ -272,7 +312,7 @@ public final class ShellView extends StackPane implements WindowActions {
         if (!onStage) {
           return false;
         }
-        session.pickingBasePointProperty().set(!session.pickingBasePointProperty().get());
+        togglePick(Pick.BASE_POINT);
       }
       default -> {
         return false;
@@ -281,13 +321,20 @@ public final class ShellView extends StackPane implements WindowActions {
     return true;
   }
 
+  private void togglePick(Pick p) {
+    boolean on = session.place().pickProperty().get() == p;
+    session.place().pickProperty().set(on ? Pick.NONE : p);
+  }
+
   private boolean escape() {
     if (shortcuts.isVisible()) {
       showShortcuts();
     } else if (session.work().runningProperty().get()) {
       session.work().cancel();
-    } else if (session.pickingBasePointProperty().get()) {
-      session.pickingBasePointProperty().set(false);
+    } else if (session.place().pickProperty().get() != Pick.NONE) {
+      session.place().pickProperty().set(Pick.NONE);
+    } else if (session.place().probeProperty().get().isPresent()) {
+      session.place().probeProperty().set(Optional.empty());
     } else if (findings.isVisible()) {
       toggleFindings();
     } else {

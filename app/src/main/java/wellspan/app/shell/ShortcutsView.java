@@ -23,6 +23,8 @@ final class ShortcutsView extends StackPane {
           new String[] {"arrows", "move the plan, turn the 3D picture"},
           new String[] {"+ and −", "nearer and farther"},
           new String[] {"Space", "at Place: pick the base point on the plan"},
+          new String[] {"P, or Shift+click", "read the position there"},
+          new String[] {"M", "mark the position as a spot"},
           new String[] {"[ and ]", "peel the top stratum away, put it back"},
           new String[] {"Ctrl+B, Ctrl+D", "fold the strata, fold the docket"},
           new String[] {"Ctrl+T", "light or dark"},

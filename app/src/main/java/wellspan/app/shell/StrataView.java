@@ -152,6 +152,7 @@ final class StrataView extends BorderPane {
       case Item.TerrainSurface s -> Figures.count(s.mesh().triangleCount());
       case Item.Body b -> Figures.count(b.mesh().triangleCount());
       case Item.AlignmentLine a -> Figures.number(a.alignment().length(), 0) + " m";
+      case Item.StringLine l -> Figures.number(l.line().planLength(), 0) + " m";
       case Item.PointGroup p -> Figures.count(p.points().size());
     };
   }

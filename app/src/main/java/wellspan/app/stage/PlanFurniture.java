@@ -1,72 +1,31 @@
 package wellspan.app.stage;
 
-import java.util.ArrayList;
 import java.util.List;
-import javafx.geometry.Rectangle2D;
-import javafx.geometry.VPos;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.StrokeLineCap;
-import javafx.scene.text.Font;
-import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Theme;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
-import wellspan.core.frame.Frame;
-import wellspan.core.frame.SinglePrecision;
 import wellspan.core.geom.Box;
-import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 
-/**
- * Draws everything of the plan that is not terrain: lines, points, base point, rings, scale, north.
- */
+/** Draws everything of the plan that is not terrain and not the place: lines, points, scale. */
 final class PlanFurniture {
-  private static final Font FIGURE = Font.font("JetBrains Mono", 11);
-  private static final Font NAME = Font.font("Manrope", FontWeight.BOLD, 12);
-
+  private final PlanInk ink;
   private final GraphicsContext g;
   private final PlanWindow w;
   private final Theme theme;
-  private final Frame frame;
-  private final List<Rectangle2D> taken = new ArrayList<>();
 
-  PlanFurniture(GraphicsContext g, PlanWindow w, Theme theme, Frame frame) {
-    this.g = g;
-    this.w = w;
-    this.theme = theme;
-    this.frame = frame;
-  }
-
-  /** Writes a label unless it would cover another one. */
-  private boolean label(
-      String s, double x, double y, Font font, Color colour, TextAlignment align) {
-    double width = s.length() * font.getSize() * 0.62;
-    double left =
-        align == TextAlignment.LEFT ? x : align == TextAlignment.RIGHT ? x - width : x - width / 2;
-    Rectangle2D place =
-        new Rectangle2D(left - 2, y - font.getSize() * 0.6, width + 4, font.getSize() * 1.2);
-    if (taken.stream().anyMatch(place::intersects)) {
-      return false;
-    }
-    taken.add(place);
-    text(s, x, y, font, colour, align);
-    return true;
-  }
-
-  private void text(String s, double x, double y, Font font, Color colour, TextAlignment align) {
-    g.setFont(font);
-    g.setTextAlign(align);
-    g.setTextBaseline(VPos.CENTER);
-    g.setLineWidth(3);
-    g.setStroke(theme.paper());
-    g.strokeText(s, x, y);
-    g.setFill(colour);
-    g.fillText(s, x, y);
+  PlanFurniture(PlanInk ink) {
+    this.ink = ink;
+    g = ink.g();
+    w = ink.window();
+    theme = ink.theme();
   }
 
   void outline(Box box) {
@@ -111,7 +70,7 @@ final class PlanFurniture {
       double y = w.y(p.north()) - 20 * ny;
       TextAlignment align =
           flat ? TextAlignment.CENTER : nx > 0 ? TextAlignment.RIGHT : TextAlignment.LEFT;
-      if (label(name, x, y, NAME, chosen ? theme.accent() : theme.ink(), align)) {
+      if (ink.label(name, x, y, PlanInk.NAME, chosen ? theme.accent() : theme.ink(), align)) {
         return;
       }
     }
@@ -138,13 +97,36 @@ final class PlanFurniture {
       g.setLineWidth(1.2);
       g.strokeLine(x - 6 * nx, y - 6 * ny, x + 6 * nx, y + 6 * ny);
       String label = Chainages.format(p.chainage());
-      label(
+      ink.label(
           label.endsWith(".000") ? label.substring(0, label.length() - 4) : label,
           x + 14 * nx,
           y + 14 * ny,
-          FIGURE,
+          PlanInk.FIGURE,
           theme.ink(),
           nx > 0.3 ? TextAlignment.LEFT : nx < -0.3 ? TextAlignment.RIGHT : TextAlignment.CENTER);
+    }
+  }
+
+  void string(Item.StringLine line, boolean chosen) {
+    int n = line.line().pointCount();
+    double[] x = new double[n];
+    double[] y = new double[n];
+    for (int i = 0; i < n; i++) {
+      x[i] = w.x(line.line().point(i).east());
+      y[i] = w.y(line.line().point(i).north());
+    }
+    g.setLineCap(StrokeLineCap.ROUND);
+    g.setStroke(chosen ? theme.accent() : Theme.of(Band.LINES_AND_POINTS));
+    g.setLineWidth(chosen ? 3 : 1.6);
+    g.strokePolyline(x, y, n);
+    if (chosen) {
+      ink.label(
+          line.name(),
+          x[n / 2] + 8,
+          y[n / 2] - 10,
+          PlanInk.NAME,
+          theme.accent(),
+          TextAlignment.LEFT);
     }
   }
 
@@ -167,88 +149,9 @@ final class PlanFurniture {
       g.setFill(c);
       g.fillOval(x - 1.5, y - 1.5, 3, 3);
       if (named) {
-        label(p.name(), x + 12, y - 1, NAME, theme.ink(), TextAlignment.LEFT);
+        ink.label(p.name(), x + 12, y - 1, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
       }
     }
-  }
-
-  /** Distance rings around the base point with what single precision costs there. */
-  void rings(Box work) {
-    Position p = frame.basePoint();
-    double x = w.x(p.east());
-    double y = w.y(p.north());
-    double reach = work.isEmpty() ? 1000 : work.farthestPlanDistance(p);
-    for (double r :
-        new double[] {100, 200, 500, 1000, 2000, 5000, 10_000, 20_000, 50_000, 100_000}) {
-      double px = r / w.metresPerPixel();
-      if (px < 60 || px > 20_000 || r > 4 * reach) {
-        continue;
-      }
-      g.setStroke(theme.accent());
-      g.setLineWidth(1);
-      g.setLineDashes(1.5, 5);
-      g.strokeOval(x - px, y - px, 2 * px, 2 * px);
-      g.setLineDashes();
-      String label =
-          (r < 1000 ? Figures.number(r, 0) + " m" : Figures.number(r / 1000, 0) + " km")
-              + "  step "
-              + Figures.distance(SinglePrecision.step(r));
-      double angle = Math.toRadians(60);
-      text(
-          label,
-          x + px * Math.cos(angle),
-          y - px * Math.sin(angle),
-          FIGURE,
-          theme.accent(),
-          TextAlignment.CENTER);
-    }
-  }
-
-  /** The base point with the site's axes. */
-  void basePoint() {
-    Position p = frame.basePoint();
-    double x = w.x(p.east());
-    double y = w.y(p.north());
-    double r = Math.toRadians(frame.rotationDegrees());
-    g.setStroke(theme.accent());
-    g.setLineWidth(2);
-    double l = 120;
-    axis(x, y, x + l * Math.cos(r), y + l * Math.sin(r), "x site");
-    axis(x, y, x + l * Math.sin(r), y - l * Math.cos(r), "y site");
-    g.setFill(theme.panel());
-    g.fillOval(x - 7, y - 7, 14, 14);
-    g.strokeOval(x - 7, y - 7, 14, 14);
-    g.setFill(theme.accent());
-    g.fillOval(x - 2.5, y - 2.5, 5, 5);
-    text("base point", x + 12, y + 60, NAME, theme.accent(), TextAlignment.LEFT);
-    text(
-        "E " + Figures.number(p.east(), 3),
-        x + 12,
-        y + 76,
-        FIGURE,
-        theme.ink(),
-        TextAlignment.LEFT);
-    text(
-        "N " + Figures.number(p.north(), 3),
-        x + 12,
-        y + 91,
-        FIGURE,
-        theme.ink(),
-        TextAlignment.LEFT);
-    text(
-        "H " + Figures.number(p.height(), 3) + " = local 0, 0, 0",
-        x + 12,
-        y + 106,
-        FIGURE,
-        theme.ink(),
-        TextAlignment.LEFT);
-  }
-
-  private void axis(double x0, double y0, double x1, double y1, String name) {
-    g.setStroke(theme.accent());
-    g.setLineWidth(2);
-    g.strokeLine(x0, y0, x1, y1);
-    text(name, x1 + 4, y1, NAME, theme.accent(), TextAlignment.LEFT);
   }
 
   /** What the colours of the proof mean. */
@@ -262,7 +165,7 @@ final class PlanFurniture {
   private void swatch(double x, double y, Color c, String what) {
     g.setFill(c);
     g.fillRect(x, y - 6, 14, 12);
-    text(what, x + 20, y, NAME, theme.ink(), TextAlignment.LEFT);
+    ink.text(what, x + 20, y, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
   }
 
   void scaleBar() {
@@ -278,44 +181,11 @@ final class PlanFurniture {
     for (double t : new double[] {0, 0.5, 1}) {
       g.strokeLine(x + t * px, y - 4, x + t * px, y + 4);
     }
-    text("0", x, y - 12, FIGURE, theme.ink(), TextAlignment.CENTER);
+    ink.text("0", x, y - 12, PlanInk.FIGURE, theme.ink(), TextAlignment.CENTER);
     String label =
         length >= 1000
             ? Figures.number(length / 1000, 0) + " km"
             : Figures.number(length, length < 1 ? 2 : 0) + " m";
-    text(label, x + px, y - 12, FIGURE, theme.ink(), TextAlignment.CENTER);
-  }
-
-  /** Grid north, and site north where it differs. */
-  void north() {
-    double x = w.width() - 46;
-    double y = 52;
-    g.setFill(theme.panel());
-    g.setStroke(theme.line());
-    g.setLineWidth(1);
-    g.fillOval(x - 24, y - 24, 48, 48);
-    g.strokeOval(x - 24, y - 24, 48, 48);
-    double r = Math.toRadians(frame.rotationDegrees());
-    if (r != 0) {
-      g.setStroke(theme.accent());
-      g.setLineWidth(1.5);
-      g.setLineDashes(3, 3);
-      g.strokeLine(
-          x - 18 * Math.sin(r), y + 18 * Math.cos(r), x + 18 * Math.sin(r), y - 18 * Math.cos(r));
-      g.setLineDashes();
-      text(
-          "site " + Figures.number(frame.rotationDegrees(), 1) + "°",
-          x + 24,
-          y + 48,
-          FIGURE,
-          theme.accent(),
-          TextAlignment.RIGHT);
-    }
-    g.setStroke(theme.ink());
-    g.setLineWidth(1.6);
-    g.strokeLine(x, y + 18, x, y - 18);
-    g.strokeLine(x, y - 18, x - 4, y - 11);
-    g.strokeLine(x, y - 18, x + 4, y - 11);
-    text("grid N", x + 24, y + 34, FIGURE, theme.ink(), TextAlignment.RIGHT);
+    ink.text(label, x + px, y - 12, PlanInk.FIGURE, theme.ink(), TextAlignment.CENTER);
   }
 }

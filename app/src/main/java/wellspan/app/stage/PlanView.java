@@ -8,7 +8,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.value.ChangeListener;
+import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -18,7 +21,9 @@ import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
+import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
+import wellspan.app.session.SourceDesk;
 import wellspan.app.theme.Theme;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
@@ -29,6 +34,8 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.place.ControlTally;
+import wellspan.exchange.delivery.DeliveryRun;
 
 /**
  * The plan: terrain in tiles, alignments, points, and the job's place. Drag to pan, wheel to zoom,
@@ -45,6 +52,7 @@ public final class PlanView extends Pane {
   private PlanWindow window = new PlanWindow(0, 0, 1, 100, 100);
   private Theme theme = Theme.LIGHT;
   private SurfaceStyle style = SurfaceStyle.CONTOURS;
+  private final ReadOnlyIntegerWrapper moved = new ReadOnlyIntegerWrapper();
   private boolean proofShown;
   private boolean fitted;
   private boolean redrawAsked;
@@ -81,10 +89,20 @@ public final class PlanView extends Pane {
     session.buildProperty().addListener((o, a, b) -> buildChanged(b));
     session.selectedProperty().addListener(redraw);
     session.stopProperty().addListener(redraw);
-    session.runsProperty().addListener(redraw);
+    session.deliveries().runsProperty().addListener(redraw);
     session
-        .pickingBasePointProperty()
-        .addListener((o, a, b) -> setCursor(b ? Cursor.CROSSHAIR : Cursor.DEFAULT));
+        .place()
+        .pickProperty()
+        .addListener(
+            (o, a, b) -> {
+              setCursor(b == Pick.NONE ? Cursor.DEFAULT : Cursor.CROSSHAIR);
+              redrawSoon();
+            });
+    session.place().firstClickProperty().addListener(redraw);
+    session.place().probeProperty().addListener(redraw);
+    session.place().sources().openProperty().addListener(redraw);
+    session.place().sources().shownProperty().addListener(redraw);
+    session.setLevels(this::level);
     session
         .goToProperty()
         .addListener((o, a, b) -> b.ifPresent(p -> show(window.centred(p.east(), p.north()))));
@@ -131,10 +149,11 @@ public final class PlanView extends Pane {
     Set<Mesh> alive = new HashSet<>();
     b.items().values().forEach(i -> mesh(i.item()).ifPresent(alive::add));
     session
+        .deliveries()
         .runsProperty()
         .get()
         .values()
-        .forEach(r -> r.outcome().arrived().items().forEach(i -> mesh(i).ifPresent(alive::add)));
+        .forEach(r -> r.arrived().items().forEach(i -> mesh(i).ifPresent(alive::add)));
     tiles.forgetMeshesBut(alive);
     lines.clear();
     boxes.keySet().retainAll(alive);
@@ -149,6 +168,7 @@ public final class PlanView extends Pane {
       case Item.TerrainSurface s -> Optional.of(s.mesh());
       case Item.Body b -> Optional.of(b.mesh());
       case Item.AlignmentLine a -> Optional.empty();
+      case Item.StringLine l -> Optional.empty();
       case Item.PointGroup p -> Optional.empty();
     };
   }
@@ -165,6 +185,7 @@ public final class PlanView extends Pane {
         window = PlanWindow.fit(visibleBounds(), w, h);
         fitted = !visibleBounds().isEmpty();
       }
+      moved.set(moved.get() + 1);
       redrawSoon();
     }
   }
@@ -172,6 +193,23 @@ public final class PlanView extends Pane {
   private void show(PlanWindow w) {
     window = w;
     redrawSoon();
+    moved.set(moved.get() + 1);
+  }
+
+  /** Counts the changes of what is shown, so that others can move with the picture. */
+  public ReadOnlyIntegerProperty movedProperty() {
+    return moved.getReadOnlyProperty();
+  }
+
+  /** Where a position is in this view, pixels. */
+  public Point2D onScreen(Position p) {
+    return new Point2D(window.x(p.east()), window.y(p.north()));
+  }
+
+  /** Shows a part of the plan whole. */
+  public void fit(Box box) {
+    fitted = true;
+    show(PlanWindow.fit(box, getWidth(), getHeight()));
   }
 
   private void redrawSoon() {
@@ -216,17 +254,20 @@ public final class PlanView extends Pane {
       return;
     }
     Position at = at(e.getX(), e.getY());
-    if (session.pickingBasePointProperty().get()) {
-      session.pickingBasePointProperty().set(false);
-      Position p =
-          new Position(
-              Math.round(at.east() * 1000) / 1000.0,
-              Math.round(at.north() * 1000) / 1000.0,
-              session.job().frame().basePoint().height());
-      session.editFrame("Pick the base point", f -> f.withBasePoint(p));
+    if (session.place().pickProperty().get() != Pick.NONE) {
+      session.place().clicked(at, PICK_PIXELS * window.metresPerPixel());
+    } else if (e.isShiftDown()) {
+      session.place().probeProperty().set(Optional.of(at));
     } else {
       session.selectedProperty().set(pick(at));
     }
+  }
+
+  private double level(ItemId id, double e, double n) {
+    Build.BuiltItem i = session.build().items().get(id);
+    return i == null
+        ? Double.NaN
+        : mesh(i.item()).map(m -> tiles.level(m, e, n)).orElse(Double.NaN);
   }
 
   private void point(MouseEvent e) {
@@ -264,6 +305,7 @@ public final class PlanView extends Pane {
                     .mapToDouble(p -> Math.hypot(p.east() - at.east(), p.north() - at.north()))
                     .min()
                     .orElse(Double.MAX_VALUE);
+            case Item.StringLine l -> l.line().planDistance(at.east(), at.north());
             case Item.PointGroup g ->
                 g.points().stream()
                     .mapToDouble(p -> p.position().planDistanceTo(at))
@@ -312,7 +354,9 @@ public final class PlanView extends Pane {
     g.setFill(theme.paper());
     g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
     Build b = session.build();
-    PlanFurniture furniture = new PlanFurniture(g, window, theme, session.job().frame());
+    PlanInk ink = new PlanInk(g, window, theme);
+    PlanFurniture furniture = new PlanFurniture(ink);
+    PlacePicture place = new PlacePicture(ink, session.job().frame());
     if (proofShown) {
       drawProof(g);
     } else {
@@ -324,20 +368,39 @@ public final class PlanView extends Pane {
     }
     boolean placing = session.stopProperty().get() == Stop.PLACE;
     if (placing) {
-      furniture.rings(b.bounds());
+      placeBehind(place, b);
     }
     List<Build.BuiltItem> shown =
         b.items().values().stream().filter(i -> b.isVisible(i.id())).toList();
     shown.forEach(i -> furnish(furniture, i, false));
     shown.forEach(i -> furnish(furniture, i, true));
     if (placing) {
-      furniture.basePoint();
+      placeInFront(place, b);
     }
+    session.place().probeProperty().get().ifPresent(place::probe);
     if (proofShown) {
       furniture.proofLegend();
     }
     furniture.scaleBar();
-    furniture.north();
+    place.north(placing ? session.place().north() : Optional.empty());
+  }
+
+  private void placeBehind(PlacePicture place, Build b) {
+    SourceDesk sources = session.place().sources();
+    place.area(session.job().frame().system(), session.place().north());
+    place.extents(b.received(), sources.openProperty().get());
+    if (!sources.openProperty().get().isEmpty()) {
+      place.hypotheses(sources.hypotheses(), sources.shownProperty().get());
+    }
+  }
+
+  private void placeInFront(PlacePicture place, Build b) {
+    Optional<ControlTally> tally = session.place().tallyShown();
+    double enlarged = place.vectors(tally);
+    place.vectorLegend(enlarged, tally.map(ControlTally::where).orElse(""));
+    place.pairs(session.place().sources().pairs(), session.place().firstClickProperty().get());
+    place.basePoint();
+    place.rings(b.bounds());
   }
 
   /** Points first, so that their names get room before chainages do. */
@@ -346,6 +409,7 @@ public final class PlanView extends Pane {
     switch (i.item()) {
       case Item.AlignmentLine a when lines ->
           furniture.alignment(a.name(), a.alignment(), line(a.alignment()), chosen);
+      case Item.StringLine l when lines -> furniture.string(l, chosen);
       case Item.PointGroup p when !lines -> furniture.points(p, chosen);
       case Item.TerrainSurface s when lines && chosen ->
           furniture.outline(boxes.computeIfAbsent(s.mesh(), Mesh::bounds));
@@ -369,14 +433,15 @@ public final class PlanView extends Pane {
   }
 
   private void drawProof(GraphicsContext g) {
-    Session.Run run = session.runsProperty().get().get(session.deliveryProperty().get());
+    DeliveryRun.Outcome run =
+        session.deliveries().runsProperty().get().get(session.deliveries().inHandProperty().get());
     if (run == null) {
       return;
     }
     Map<String, double[]> deviations = new HashMap<>();
-    run.outcome().receipt().proof().items().forEach(i -> deviations.put(i.name(), i.deviations()));
-    run.outcome().sent().pieces().forEach(p -> mesh(p.item()).ifPresent(m -> tiles(g, m, look())));
-    for (Item i : run.outcome().arrived().items()) {
+    run.receipt().proof().items().forEach(i -> deviations.put(i.name(), i.deviations()));
+    run.sent().pieces().forEach(p -> mesh(p.item()).ifPresent(m -> tiles(g, m, look())));
+    for (Item i : run.arrived().items()) {
       double[] d = deviations.getOrDefault(i.name(), new double[0]);
       mesh(i)
           .ifPresent(

@@ -47,6 +47,16 @@ public final class SectionView extends Pane {
     visibleProperty().addListener((o, a, b) -> refresh());
     setOnMouseMoved(this::point);
     setOnMouseExited(e -> session.pointerProperty().set(Optional.empty()));
+    setOnMouseClicked(
+        e -> {
+          if (e.isShiftDown()) {
+            point(e);
+            session
+                .place()
+                .probeProperty()
+                .set(session.pointerProperty().get().map(Session.Pointer::shared));
+          }
+        });
   }
 
   public void setTheme(Theme t) {

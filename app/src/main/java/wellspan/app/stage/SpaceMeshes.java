@@ -8,6 +8,7 @@ import javafx.scene.shape.TriangleMesh;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.terrain.ViewMesh;
@@ -19,7 +20,7 @@ import wellspan.core.terrain.ViewMesh;
 final class SpaceMeshes {
   private static final int TRIANGLES_SHOWN = 60_000;
   private static final int TRIANGLES_IN_TILE = 15_000;
-  private static final int TICK_EVERY = 100;
+  static final int TICK_EVERY = 100;
 
   private final Position zero;
 
@@ -106,6 +107,24 @@ final class SpaceMeshes {
               thickness * 5,
               thickness / 2);
       join(m, foot, far);
+    }
+    return m;
+  }
+
+  /** A line as a square bar through its points. */
+  TriangleMesh string(Polyline line, double thickness) {
+    TriangleMesh m = empty();
+    int previous = -1;
+    for (int i = 0; i < line.pointCount(); i++) {
+      Position p = line.point(i);
+      Position q = line.point(i + 1 < line.pointCount() ? i + 1 : i - 1);
+      double direction = Math.atan2(q.north() - p.north(), q.east() - p.east());
+      double h = Double.isNaN(p.height()) ? zero.height() : p.height();
+      int ring = ringAt(m, p.east(), p.north(), h, direction, thickness, thickness);
+      if (previous >= 0) {
+        join(m, previous, ring);
+      }
+      previous = ring;
     }
     return m;
   }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.application.ConditionalFeature;
 import javafx.application.Platform;
+import javafx.geometry.Point3D;
 import javafx.scene.AmbientLight;
 import javafx.scene.DirectionalLight;
 import javafx.scene.Group;
@@ -25,10 +26,14 @@ import javafx.scene.shape.DrawMode;
 import javafx.scene.shape.MeshView;
 import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Scale;
+import javafx.scene.transform.Transform;
+import javafx.scene.transform.TransformChangedEvent;
 import javafx.scene.transform.Translate;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.Chainages;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -53,6 +58,7 @@ public final class SpaceView extends StackPane {
   private final Rotate tilt = new Rotate(0, Rotate.X_AXIS);
   private final Translate back = new Translate(0, 0, -1000);
   private final SubScene scene;
+  private final SpaceLabels labels = new SpaceLabels(content);
   private final boolean possible = Platform.isSupported(ConditionalFeature.SCENE3D);
   private Position zero = new Position(0, 0, 0);
   private Theme theme = Theme.LIGHT;
@@ -80,7 +86,7 @@ public final class SpaceView extends StackPane {
       return;
     }
     DirectionalLight sun = new DirectionalLight(Color.gray(0.75));
-    sun.setDirection(new javafx.geometry.Point3D(0.55, -0.45, -0.75));
+    sun.setDirection(new Point3D(0.55, -0.45, -0.75));
     world.getChildren().addAll(content, sun, new AmbientLight(Color.gray(0.58)));
     content.getTransforms().add(exaggeration);
     camera.setFieldOfView(38);
@@ -90,7 +96,12 @@ public final class SpaceView extends StackPane {
     scene.widthProperty().bind(holder.widthProperty());
     scene.heightProperty().bind(holder.heightProperty());
     holder.setMinSize(0, 0);
-    getChildren().add(holder);
+    labels.prefWidthProperty().bind(holder.widthProperty());
+    labels.prefHeightProperty().bind(holder.heightProperty());
+    getChildren().addAll(holder, labels);
+    for (Transform t : List.of(pivot, turn, tilt, back, exaggeration)) {
+      t.addEventHandler(TransformChangedEvent.TRANSFORM_CHANGED, e -> labels.follow());
+    }
     session.buildProperty().addListener((o, a, b) -> changed());
     session.selectedProperty().addListener((o, a, b) -> changed());
     visibleProperty().addListener((o, a, b) -> rebuildIfShown());
@@ -141,6 +152,7 @@ public final class SpaceView extends StackPane {
         build.items().values().stream().filter(i -> build.isVisible(i.id())).toList();
     Box box = shown.stream().map(i -> i.item().bounds()).reduce(Box.EMPTY, Box::union);
     content.getChildren().clear();
+    labels.clear();
     if (box.isEmpty()) {
       return;
     }
@@ -159,6 +171,11 @@ public final class SpaceView extends StackPane {
                 i.id(),
                 meshes.line(a.alignment(), thickness * (chosen ? 1.6 : 1)),
                 chosen ? theme.accent() : theme.ink());
+        case Item.StringLine l ->
+            add(
+                i.id(),
+                meshes.string(l.line(), thickness * (chosen ? 1.6 : 1)),
+                chosen ? theme.accent() : Theme.of(i.item().band()));
         case Item.PointGroup p ->
             add(
                 i.id(),
@@ -166,9 +183,35 @@ public final class SpaceView extends StackPane {
                 chosen ? theme.accent() : Theme.of(i.item().band()));
       }
     }
+    shown.forEach(this::label);
     if (!fitted) {
       fit();
     }
+    Platform.runLater(labels::follow);
+  }
+
+  /** Chainages along alignments, names of points. */
+  private void label(Build.BuiltItem i) {
+    switch (i.item()) {
+      case Item.AlignmentLine a -> {
+        for (double d = 0; d <= a.alignment().length(); d += SpaceMeshes.TICK_EVERY) {
+          AlignmentPoint p = a.alignment().at(d);
+          String words = Chainages.format(p.chainage());
+          labels.add(
+              inPicture(new Position(p.east(), p.north(), p.level())),
+              words.endsWith(".000") ? words.substring(0, words.length() - 4) : words,
+              "figure");
+        }
+      }
+      case Item.PointGroup g when g.points().size() <= 60 ->
+          g.points().forEach(p -> labels.add(inPicture(p.position()), p.name(), "name"));
+      default -> {}
+    }
+  }
+
+  private Point3D inPicture(Position p) {
+    double h = Double.isNaN(p.height()) ? 0 : p.height() - zero.height();
+    return new Point3D(p.east() - zero.east(), p.north() - zero.north(), h);
   }
 
   private void surface(
@@ -290,7 +333,7 @@ public final class SpaceView extends StackPane {
     back(-back.getZ() * factor);
   }
 
-  private Optional<javafx.geometry.Point3D> hit(PickResult pick) {
+  private Optional<Point3D> hit(PickResult pick) {
     Node n = pick.getIntersectedNode();
     return n instanceof MeshView
         ? Optional.of(content.localToParent(n.localToParent(pick.getIntersectedPoint())))
@@ -301,6 +344,10 @@ public final class SpaceView extends StackPane {
     if (Math.hypot(e.getX() - pressX, e.getY() - pressY) <= 3
         && e.getButton() == MouseButton.PRIMARY) {
       Node n = e.getPickResult().getIntersectedNode();
+      if (e.isShiftDown()) {
+        session.place().probeProperty().set(position(e.getPickResult()));
+        return;
+      }
       session
           .selectedProperty()
           .set(
@@ -311,17 +358,17 @@ public final class SpaceView extends StackPane {
   }
 
   private void point(MouseEvent e) {
-    session
-        .pointerProperty()
-        .set(
-            hit(e.getPickResult())
-                .map(
-                    p ->
-                        new Session.Pointer(
-                            new Position(
-                                zero.east() + p.getX(),
-                                zero.north() + p.getY(),
-                                zero.height() + p.getZ() / exaggeration.getZ()))));
+    session.pointerProperty().set(position(e.getPickResult()).map(Session.Pointer::new));
+  }
+
+  private Optional<Position> position(PickResult pick) {
+    return hit(pick)
+        .map(
+            p ->
+                new Position(
+                    zero.east() + p.getX(),
+                    zero.north() + p.getY(),
+                    zero.height() + p.getZ() / exaggeration.getZ()));
   }
 
   private void key(KeyEvent e) {

@@ -110,6 +110,11 @@ public final class StageView extends StackPane {
     return h;
   }
 
+  /** Lays something over the pictures and under the switches. */
+  public void setOverlay(Node overlay) {
+    getChildren().add(getChildren().size() - 1, overlay);
+  }
+
   public PlanView plan() {
     return plan;
   }

@@ -42,6 +42,9 @@ public final class Parts {
   public static Button button(String text, String style, Runnable action) {
     Button b = new Button(text);
     b.getStyleClass().setAll("button", style);
+    if (style.equals("small")) {
+      b.setMinWidth(Region.USE_PREF_SIZE);
+    }
     b.setOnAction(e -> action.run());
     return b;
   }

@@ -21,6 +21,7 @@ import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
+import wellspan.exchange.delivery.DeliveryRun;
 
 class SessionTest {
   private static final Path ROAD = Path.of("..", "demo", "road", "quay-road.xml");
@@ -56,33 +57,46 @@ class SessionTest {
   @Test
   void receivingPlacesDeliversAndProves() throws Exception {
     receive(ROAD);
-    assertThat(session.build().items()).hasSize(4);
+    assertThat(session.build().items()).hasSize(5);
     assertThat(session.job().frame().crs()).isEqualTo("EPSG:25832");
     assertThat(session.findingsProperty().get())
         .extracting(Finding::code)
         .contains("frame.far", "terrain.empty");
-    session.editFrame(
-        "Move",
-        f -> f.withBasePoint(new Position(412_000, 6_534_500, 0)).withVerticalDatum("NN2000"));
+    session
+        .place()
+        .changeFrame(
+            "Move",
+            f -> f.withBasePoint(new Position(412_000, 6_534_500, 0)).withVerticalDatum("NN2000"));
     assertThat(session.findingsProperty().get())
         .extracting(Finding::code)
         .doesNotContain("frame.far");
-    session.deliver();
+    session.deliveries().run();
     settle();
-    Session.Run run = session.runsProperty().get().get("BIM handover");
-    assertThat(run.outcome().receipt().proof().pass()).isTrue();
-    assertThat(session.messageProperty().get()).contains("is proven").contains("3 of 3");
+    DeliveryRun.Outcome run = session.deliveries().runsProperty().get().get("BIM handover");
+    assertThat(run.receipt().proof().pass()).isTrue();
+    assertThat(session.messageProperty().get()).contains("is proven").contains("4 of 4");
     Build.BuiltItem road =
         session.build().items().get(ItemId.of("quay-road", "alignment", "Quay Road"));
     assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
         .isEqualTo(CellState.PROVEN);
-    session.editFrame("Turn", f -> f.withRotation(10));
+    session.place().changeFrame("Turn", f -> f.withRotation(10));
+    assertThat(session.job().frame().rotationDegrees()).isZero();
+    assertThat(session.place().proposalProperty().get())
+        .hasValueSatisfying(
+            p ->
+                assertThat(p.effects())
+                    .anySatisfy(e -> assertThat(e).startsWith("Local coordinates move by up to"))
+                    .anySatisfy(e -> assertThat(e).contains("BIM handover")));
+    session.place().leaveProposal();
+    session.place().changeFrame("Turn", f -> f.withRotation(10));
+    session.place().takeProposal();
+    assertThat(session.job().frame().rotationDegrees()).isEqualTo(10);
     assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
         .isEqualTo(CellState.CHANGED);
     session.undo();
     assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
         .isEqualTo(CellState.PROVEN);
-    session.holdBack("BIM handover", road.id(), true);
+    session.deliveries().holdBack("BIM handover", road.id(), true);
     assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
         .isEqualTo(CellState.HELD_BACK);
   }
@@ -96,21 +110,21 @@ class SessionTest {
         .hasValueSatisfying(c -> assertThat(c.largestLevelDifference()).isBetween(0.34, 0.36));
     session.undo();
     assertThat(session.job().sources().getFirst().current().label()).isEqualTo("Rev A");
-    assertThat(session.build().items()).hasSize(4);
+    assertThat(session.build().items()).hasSize(5);
     session.redo();
-    assertThat(session.build().items().values().iterator().next().revision().label())
+    assertThat(session.build().items().values().iterator().next().origin().revision())
         .isEqualTo("Rev B");
   }
 
   @Test
   void aLockedFrameStaysUntilItIsUnlocked() {
-    session.editFrame("Lock", f -> f.withLock("agreed"));
-    session.editFrame("Move", f -> f.withBasePoint(new Position(1, 2, 3)));
+    session.place().changeFrame("Lock", f -> f.withLock("agreed"));
+    session.place().changeFrame("Move", f -> f.withBasePoint(new Position(1, 2, 3)));
     assertThat(session.job().frame().basePoint()).isEqualTo(new Position(0, 0, 0));
     assertThat(session.messageIsErrorProperty().get()).isTrue();
     assertThat(session.messageProperty().get()).contains("locked (agreed)");
-    session.editFrame("Unlock", f -> f.withLock(""));
-    session.editFrame("Move", f -> f.withBasePoint(new Position(1, 2, 3)));
+    session.place().changeFrame("Unlock", f -> f.withLock(""));
+    session.place().changeFrame("Move", f -> f.withBasePoint(new Position(1, 2, 3)));
     assertThat(session.job().frame().basePoint()).isEqualTo(new Position(1, 2, 3));
   }
 
@@ -124,7 +138,7 @@ class SessionTest {
     again.load();
     session = again;
     settle();
-    assertThat(again.build().items()).hasSize(4);
+    assertThat(again.build().items()).hasSize(5);
     again.save();
     assertThat(store.recoverable()).isEmpty();
     assertThat(store.open().sources()).hasSize(1);
@@ -150,7 +164,7 @@ class SessionTest {
     assertThat(session.messageProperty().get()).startsWith("bad.xml, line ");
     assertThat(session.job().sources()).isEmpty();
     assertThat(session.unsavedProperty().get()).isFalse();
-    session.deliver();
+    session.deliveries().run();
     settle();
     assertThat(session.messageProperty().get()).contains("nothing to send");
   }

@@ -71,7 +71,7 @@ public final class CrsCatalogue {
               + " epsg:"
               + crs.code()
               + " "
-              + crs.area().toLowerCase(Locale.ROOT)
+              + crs.area().name().toLowerCase(Locale.ROOT)
               + " "
               + crs.datum().toLowerCase(Locale.ROOT);
       boolean all = true;
@@ -99,9 +99,7 @@ public final class CrsCatalogue {
   public List<Crs> validAt(double longitude, double latitude) {
     return byCode.values().stream()
         .filter(c -> c.projected() && c.covers(longitude, latitude))
-        .sorted(
-            Comparator.comparingDouble(
-                c -> (c.east() - c.west() + 360) % 360 * (c.north() - c.south())))
+        .sorted(Comparator.comparingDouble(c -> c.area().size()))
         .toList();
   }
 
@@ -125,18 +123,26 @@ public final class CrsCatalogue {
                 c[3],
                 exact(Double.parseDouble(c[4])),
                 c[5],
-                c[6],
-                Double.parseDouble(c[7]),
-                Double.parseDouble(c[8]),
-                Double.parseDouble(c[9]),
-                Double.parseDouble(c[10]),
-                known(c[11])));
+                new AreaOfUse(
+                    c[6],
+                    Double.parseDouble(c[7]),
+                    Double.parseDouble(c[8]),
+                    Double.parseDouble(c[9]),
+                    Double.parseDouble(c[10])),
+                known(c[11]),
+                c[12],
+                c[13],
+                new DatumShift(number(c[14]), c[15], number(c[16]))));
       }
     } catch (IOException e) {
       throw new UncheckedIOException(
           "The catalogue of coordinate reference systems is damaged. Install again.", e);
     }
     return new CrsCatalogue(found);
+  }
+
+  private static double number(String text) {
+    return text.isEmpty() ? Double.NaN : Double.parseDouble(text);
   }
 
   /** The dataset rounds factors of units; the units known here are exact. */

@@ -1,5 +1,6 @@
 package wellspan.core.crs;
 
+import java.util.Locale;
 import org.locationtech.proj4j.BasicCoordinateTransform;
 import org.locationtech.proj4j.CRSFactory;
 import org.locationtech.proj4j.CoordinateReferenceSystem;
@@ -9,47 +10,71 @@ import org.locationtech.proj4j.ProjCoordinate;
 /**
  * Plan coordinates from one CRS to another, easting or longitude first whatever the authority's
  * axis order. Heights are not touched: a datum shift of ellipsoids says nothing about levels above
- * sea. Not safe for use by several threads.
+ * sea. The way leads over longitude and latitude, of the common datum where both systems have the
+ * same, otherwise of WGS 84. Not safe for use by several threads.
  */
 public final class Transformation {
+  /** Beyond the area of use by more than this projections return numbers without meaning. */
+  private static final double MARGIN_DEGREES = 2;
+
   private final Crs from;
   private final Crs to;
-  private final BasicCoordinateTransform forward;
-  private final BasicCoordinateTransform toDegrees;
+  private final DatumAccuracy accuracy;
+  private final BasicCoordinateTransform toHub;
+  private final BasicCoordinateTransform fromHub;
   private final ProjCoordinate in = new ProjCoordinate();
+  private final ProjCoordinate hub = new ProjCoordinate();
   private final ProjCoordinate out = new ProjCoordinate();
 
   /**
-   * @throws IllegalArgumentException if the projection of one of them is not known to the library
+   * @throws IllegalArgumentException with a sentence, if the projection of one of them is not known
+   *     to the library
    */
   public Transformation(Crs from, Crs to) {
     this.from = from;
     this.to = to;
-    CoordinateReferenceSystem source = system(from);
-    forward = new BasicCoordinateTransform(source, system(to));
-    toDegrees =
-        new BasicCoordinateTransform(
-            source, new CRSFactory().createFromParameters("WGS 84", "+proj=longlat +datum=WGS84"));
+    accuracy = DatumAccuracy.between(from, to);
+    boolean sameDatum = accuracy.sameDatum();
+    CoordinateReferenceSystem source = system(from, sameDatum);
+    CoordinateReferenceSystem target = system(to, sameDatum);
+    CoordinateReferenceSystem middle =
+        sameDatum ? source.createGeographic() : system(Crs.WGS84, false);
+    toHub = new BasicCoordinateTransform(source, middle);
+    fromHub = new BasicCoordinateTransform(middle, target);
   }
 
-  private static CoordinateReferenceSystem system(Crs crs) {
+  static CoordinateReferenceSystem system(Crs crs, boolean withoutShift) {
+    String text =
+        withoutShift ? crs.projText().replaceAll("\\s*\\+towgs84=\\S+", "") : crs.projText();
     try {
-      return new CRSFactory().createFromParameters(crs.id(), crs.projText());
+      return new CRSFactory().createFromParameters(crs.id(), text);
     } catch (Proj4jException e) {
       throw new IllegalArgumentException(
           crs.id() + " (" + crs.name() + ") uses a projection that is not known here.", e);
     }
   }
 
-  /** Longitude and latitude in degrees (WGS 84) of a place in the source system. */
+  /** How far the result may be off because of the datums, and why. */
+  public DatumAccuracy accuracy() {
+    return accuracy;
+  }
+
+  /**
+   * Longitude and latitude in degrees of a place in the source system, on WGS 84 or, between
+   * systems of one datum, on that datum; NaN where there is none.
+   */
   public double[] geographic(double x, double y) {
+    return toHub(x, y) ? new double[] {hub.x, hub.y} : new double[] {Double.NaN, Double.NaN};
+  }
+
+  private boolean toHub(double x, double y) {
     in.setValue(x, y);
     try {
-      toDegrees.transform(in, out);
+      toHub.transform(in, hub);
+      return true;
     } catch (Proj4jException | IllegalStateException e) {
-      return new double[] {Double.NaN, Double.NaN};
+      return false;
     }
-    return new double[] {out.x, out.y};
   }
 
   /**
@@ -60,56 +85,48 @@ public final class Transformation {
    *     than two degrees, where projections return numbers without meaning
    */
   public double[] apply(double x, double y) throws OutsideAreaException {
+    double[] xy = {x, y};
+    apply(xy, 0);
+    return xy;
+  }
+
+  /** Transforms the pair at an index of an array in place; meant for millions of points. */
+  public void apply(double[] xy, int at) throws OutsideAreaException {
+    double x = xy[at];
+    double y = xy[at + 1];
     if (!Double.isFinite(x) || !Double.isFinite(y)) {
       throw new OutsideAreaException("Not a finite coordinate: " + x + " " + y);
     }
-    double[] lonLat = geographic(x, y);
-    checkArea(from, lonLat);
-    checkArea(to, lonLat);
-    in.setValue(x, y);
+    if (!toHub(x, y)) {
+      throw outside(from, Double.NaN, Double.NaN);
+    }
+    if (!from.area().covers(hub.x, hub.y, MARGIN_DEGREES)) {
+      throw outside(from, hub.x, hub.y);
+    }
+    if (!to.area().covers(hub.x, hub.y, MARGIN_DEGREES)) {
+      throw outside(to, hub.x, hub.y);
+    }
     try {
-      forward.transform(in, out);
+      fromHub.transform(hub, out);
     } catch (Proj4jException | IllegalStateException e) {
       throw new OutsideAreaException(
-          x
-              + " "
-              + y
-              + " cannot be brought from "
-              + from.id()
-              + " to "
-              + to.id()
-              + ": "
-              + e.getMessage());
+          x + " " + y + " cannot be brought from " + from.id() + " to " + to.id() + ".");
     }
-    return new double[] {out.x, out.y};
+    xy[at] = out.x;
+    xy[at + 1] = out.y;
   }
 
-  private static void checkArea(Crs crs, double[] lonLat) throws OutsideAreaException {
-    double margin = 2;
-    Crs wide =
-        new Crs(
-            crs.code(),
-            crs.projected(),
-            "",
-            "",
-            0,
-            "",
-            "",
-            crs.west() - margin,
-            crs.south() - margin,
-            crs.east() + margin,
-            crs.north() + margin,
-            "");
-    if (!wide.covers(lonLat[0], lonLat[1])) {
-      throw new OutsideAreaException(
-          String.format(
-              java.util.Locale.ROOT,
-              "Longitude %.4f, latitude %.4f lies outside the area of use of %s (%s).",
-              lonLat[0],
-              lonLat[1],
-              crs.id(),
-              crs.area()));
-    }
+  private static OutsideAreaException outside(Crs crs, double longitude, double latitude) {
+    return new OutsideAreaException(
+        Double.isNaN(longitude)
+            ? "The place has no longitude and latitude in " + crs.id() + "."
+            : String.format(
+                Locale.ROOT,
+                "Longitude %.4f, latitude %.4f lies outside the area of use of %s (%s).",
+                longitude,
+                latitude,
+                crs.id(),
+                crs.area().name()));
   }
 
   /** A place that a coordinate reference system is not made for. */

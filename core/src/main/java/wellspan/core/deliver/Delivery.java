@@ -1,6 +1,7 @@
 package wellspan.core.deliver;
 
 import java.util.Set;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.unit.LinearUnit;
@@ -10,15 +11,17 @@ import wellspan.core.unit.LinearUnit;
  *
  * @param name unique in the job
  * @param receiver who gets it, for people
- * @param schema such as {@code IFC4X3_ADD2}
+ * @param schema version of the model's schema
+ * @param zero where the zero of the written file lies
  * @param fileName name of the written file, without a path
  * @param heldBack items that stay here although the format could carry them
  */
 public record Delivery(
     String name,
     String receiver,
-    String schema,
+    IfcSchema schema,
     LinearUnit unit,
+    LocalZero zero,
     String fileName,
     Set<ItemId> heldBack) {
 
@@ -31,8 +34,9 @@ public record Delivery(
     return switch (item) {
       case Item.TerrainSurface s -> s.mesh().triangleCount() > 0;
       case Item.AlignmentLine a -> true;
+      case Item.StringLine l -> true;
       case Item.Body b -> b.mesh().triangleCount() > 0;
-      case Item.PointGroup p -> false;
+      case Item.PointGroup p -> !p.points().isEmpty();
     };
   }
 
@@ -41,6 +45,18 @@ public record Delivery(
   }
 
   public Delivery holdingBack(Set<ItemId> ids) {
-    return new Delivery(name, receiver, schema, unit, fileName, ids);
+    return new Delivery(name, receiver, schema, unit, zero, fileName, ids);
+  }
+
+  public Delivery withSchema(IfcSchema s) {
+    return new Delivery(name, receiver, s, unit, zero, fileName, heldBack);
+  }
+
+  public Delivery withUnit(LinearUnit u) {
+    return new Delivery(name, receiver, schema, u, zero, fileName, heldBack);
+  }
+
+  public Delivery withZero(LocalZero z) {
+    return new Delivery(name, receiver, schema, unit, z, fileName, heldBack);
   }
 }

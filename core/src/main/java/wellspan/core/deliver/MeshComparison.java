@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
@@ -14,7 +15,47 @@ import wellspan.core.item.Item;
 final class MeshComparison {
   private MeshComparison() {}
 
+  /**
+   * Formats that list corners face by face give vertices another order and drop those that no
+   * triangle uses. Where the triangles pair one to one the arrived mesh is brought into the order
+   * sent before it is compared.
+   */
   static ItemComparison compare(Item item, Mesh sent, Mesh arrived) {
+    if (Arrays.equals(sent.triangles(), arrived.triangles())
+        && sent.vertexCount() == arrived.vertexCount()) {
+      return inOrder(item, sent, arrived);
+    }
+    return inOrder(item, sent, renumbered(sent, arrived).orElse(arrived));
+  }
+
+  private static Optional<Mesh> renumbered(Mesh sent, Mesh arrived) {
+    int[] here = sent.triangles();
+    int[] there = arrived.triangles();
+    if (here.length != there.length) {
+      return Optional.empty();
+    }
+    int[] partner = new int[sent.vertexCount()];
+    int[] taken = new int[arrived.vertexCount()];
+    Arrays.fill(partner, -1);
+    Arrays.fill(taken, -1);
+    for (int i = 0; i < here.length; i++) {
+      if (partner[here[i]] == -1 && taken[there[i]] == -1) {
+        partner[here[i]] = there[i];
+        taken[there[i]] = here[i];
+      } else if (partner[here[i]] != there[i]) {
+        return Optional.empty();
+      }
+    }
+    double[] xyz = sent.xyz().clone(); // unused vertices count as arrived: they are no surface
+    for (int v = 0; v < partner.length; v++) {
+      if (partner[v] >= 0) {
+        System.arraycopy(arrived.xyz(), 3 * partner[v], xyz, 3 * v, 3);
+      }
+    }
+    return Optional.of(new Mesh(xyz, here));
+  }
+
+  private static ItemComparison inOrder(Item item, Mesh sent, Mesh arrived) {
     List<Finding> findings = new ArrayList<>();
     String what =
         String.format(Locale.ROOT, "%,d triangles", sent.triangleCount()).replace(',', '\u00a0');

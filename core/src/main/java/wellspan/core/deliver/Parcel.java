@@ -2,19 +2,30 @@ package wellspan.core.deliver;
 
 import java.util.List;
 import wellspan.core.describe.Description;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
+import wellspan.core.place.Control;
 import wellspan.core.unit.LinearUnit;
 
 /**
  * Everything that one delivery sends, ready for a writer: nothing in it is decided any more.
  *
  * @param project name of the project in the model
+ * @param schema version of the model's schema
+ * @param frame of the written file: its base point is the file's zero
+ * @param control points that the written file is tallied against
  * @param unit length unit of the written file
  * @param ids makes the GlobalIds of what is not an item
  */
 public record Parcel(
-    String project, Frame frame, LinearUnit unit, GlobalIds ids, List<Piece> pieces) {
+    String project,
+    IfcSchema schema,
+    Frame frame,
+    LinearUnit unit,
+    GlobalIds ids,
+    List<Piece> pieces,
+    Control control) {
 
   public Parcel {
     pieces = List.copyOf(pieces);
@@ -24,6 +35,7 @@ public record Parcel(
    * One item to send.
    *
    * @param key identity over all runs, from which GlobalIds of the item's parts are made
+   * @param fingerprint changes when what is sent of the item changes
    */
-  public record Piece(String key, Item item, Description description) {}
+  public record Piece(String key, Item item, Description description, String fingerprint) {}
 }

@@ -2,6 +2,7 @@ package wellspan.core.deliver;
 
 import java.util.List;
 import wellspan.core.finding.Finding;
+import wellspan.core.place.ControlTally;
 
 /**
  * The comparison of a delivery with its read-back, in shared coordinates.
@@ -12,6 +13,7 @@ import wellspan.core.finding.Finding;
  *     metres
  * @param trianglesIdentical whether all meshes have the same triangles over the same vertices
  * @param missing names of items that did not arrive
+ * @param controlTally control points as known and as found in the written file, worst first
  * @param extra names of items that arrived and were not sent
  */
 public record Proof(
@@ -25,6 +27,7 @@ public record Proof(
     List<String> missing,
     List<String> extra,
     List<String> propertyMismatches,
+    List<ControlTally.Line> controlTally,
     List<Finding> findings) {
 
   /** Deviation up to which geometry counts as the same, metres. */

@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -14,10 +13,12 @@ import wellspan.core.describe.Description;
 import wellspan.core.describe.PropertySet;
 import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
+import wellspan.core.finding.Severity;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
-import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.place.Control;
+import wellspan.core.place.ControlTally;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 
@@ -78,6 +79,11 @@ public final class Prover {
     }
     compareFrames(arrived);
     arrived.findings().stream().filter(Finding::isError).forEach(findings::add);
+    ControlTally tally = tally(arrived);
+    tally.findings(DELIVER).stream()
+        .filter(Finding::isError)
+        .map(f -> f.withSeverity(Severity.WARNING)) // arrived as sent, but what was sent is off
+        .forEach(findings::add);
     boolean pass = findings.stream().noneMatch(Finding::isError);
     double max = items.stream().mapToDouble(Proof.ItemProof::maxDeviation).max().orElse(0);
     boolean identical = items.stream().allMatch(Proof.ItemProof::identical) && missing.isEmpty();
@@ -92,7 +98,30 @@ public final class Prover {
         List.copyOf(missing),
         extra,
         List.copyOf(propertyMismatches),
+        tally.lines(),
         List.copyOf(findings));
+  }
+
+  /**
+   * Control points against what arrived; the list they were taken from says nothing, unless nothing
+   * else holds one of them.
+   */
+  private ControlTally tally(Received arrived) {
+    String where = "The written file";
+    Control control = parcel.control();
+    Set<String> own = new HashSet<>();
+    for (Parcel.Piece p : parcel.pieces()) {
+      if (!control.takenFrom().isEmpty() && p.key().startsWith(control.takenFrom() + "/")) {
+        own.add(p.description().globalId());
+      }
+    }
+    List<Received.Entry> others =
+        arrived.entries().stream()
+            .filter(e -> e.description().filter(d -> own.contains(d.globalId())).isEmpty())
+            .toList();
+    ControlTally of =
+        ControlTally.of(control, where, arrived.withEntries(others, arrived.findings()));
+    return of.lines().isEmpty() ? ControlTally.of(control, where, arrived) : of;
   }
 
   private void fail(String code, Item item, String message) {
@@ -106,6 +135,12 @@ public final class Prover {
       take(MeshComparison.compare(sent, here.get(), there.get()));
     } else if (sent instanceof Item.AlignmentLine s && arrived instanceof Item.AlignmentLine a) {
       take(AlignmentComparison.compare(s, a));
+    } else if (sent instanceof Item.AlignmentLine s && arrived instanceof Item.StringLine l) {
+      take(LineComparison.compare(s, LineComparison.chords(s.alignment()), l));
+    } else if (sent instanceof Item.StringLine s && arrived instanceof Item.StringLine l) {
+      take(LineComparison.compare(s, s.line(), l));
+    } else if (sent instanceof Item.PointGroup s && arrived instanceof Item.PointGroup p) {
+      take(PointComparison.compare(s, p));
     } else {
       fail(
           "proof.kind",
@@ -119,6 +154,7 @@ public final class Prover {
       case Item.TerrainSurface s -> Optional.of(s.mesh());
       case Item.Body b -> Optional.of(b.mesh());
       case Item.AlignmentLine a -> Optional.empty();
+      case Item.StringLine l -> Optional.empty();
       case Item.PointGroup p -> Optional.empty();
     };
   }
@@ -199,35 +235,10 @@ public final class Prover {
               "The file does not say where it lies: no map conversion was found."));
       return;
     }
-    Frame there = arrived.frame().get();
-    Position p = there.basePoint();
-    Position q = sent.basePoint();
-    double moved = Math.hypot(p.planDistanceTo(q), p.height() - q.height());
-    double turned = Math.abs((there.rotationDegrees() - sent.rotationDegrees() + 540) % 360 - 180);
-    if (!there.crs().equals(sent.crs())
-        || !there.verticalDatum().equals(sent.verticalDatum())
-        || !(moved < Proof.TOLERANCE)
-        || !(turned < 1e-9)) {
-      findings.add(
-          Finding.error(
-              DELIVER,
-              "proof.frame",
-              "",
-              String.format(
-                  Locale.ROOT,
-                  "The frame differs: sent %s %s, base point %.4f %.4f %.4f, rotation %.6f°; arrived %s %s, %.4f %.4f %.4f, %.6f°.",
-                  sent.crs(),
-                  sent.verticalDatum(),
-                  q.east(),
-                  q.north(),
-                  q.height(),
-                  sent.rotationDegrees(),
-                  there.crs(),
-                  there.verticalDatum(),
-                  p.east(),
-                  p.north(),
-                  p.height(),
-                  there.rotationDegrees())));
-    }
+    FrameDifference.between(sent, arrived.frame().get())
+        .ifPresent(
+            what ->
+                findings.add(
+                    Finding.error(DELIVER, "proof.frame", "", "The frame differs: " + what)));
   }
 }

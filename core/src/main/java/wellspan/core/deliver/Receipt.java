@@ -1,13 +1,17 @@
 package wellspan.core.deliver;
 
 import java.time.Instant;
+import java.util.Collections;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import wellspan.core.frame.Frame;
 
 /**
  * The record of one run of a delivery.
  *
  * @param at when it ran
+ * @param contents fingerprint of each piece as it was sent, by the piece's key
  * @param seconds how long writing, reading back and comparing took together
  */
 public record Receipt(
@@ -17,9 +21,11 @@ public record Receipt(
     double seconds,
     Frame frame,
     List<SentFile> files,
+    Map<String, String> contents,
     Proof proof) {
 
   public Receipt {
+    contents = Collections.unmodifiableMap(new TreeMap<>(contents));
     files = List.copyOf(files);
   }
 

@@ -7,7 +7,9 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import wellspan.core.finding.FindingJson;
-import wellspan.core.frame.Frame;
+import wellspan.core.frame.FrameJson;
+import wellspan.core.place.ControlTally;
+import wellspan.core.place.PlacementJson;
 
 /** Receipts as JSON. Deviations are in metres, shared coordinates. */
 public final class ReceiptJson {
@@ -30,7 +32,7 @@ public final class ReceiptJson {
     n.put("schema", r.schema());
     n.put("at", r.at().toString());
     n.put("seconds", r.seconds());
-    n.set("frame", frame(r.frame()));
+    n.set("frame", FrameJson.node(r.frame()));
     ArrayNode files = n.putArray("files");
     r.files()
         .forEach(
@@ -40,21 +42,11 @@ public final class ReceiptJson {
                     .put("name", f.name())
                     .put("bytes", f.bytes())
                     .put("sha256", f.sha256()));
+    ObjectNode contents = n.putObject("contents");
+    r.contents().forEach(contents::put);
     n.put("sent", r.proof().sent());
     n.put("arrived", r.proof().arrived());
     n.set("proof", proof(r.proof()));
-    return n;
-  }
-
-  private static ObjectNode frame(Frame f) {
-    ObjectNode n = JSON.createObjectNode();
-    n.put("crs", f.crs());
-    n.put("verticalDatum", f.verticalDatum());
-    n.putArray("basePoint")
-        .add(f.basePoint().east())
-        .add(f.basePoint().north())
-        .add(f.basePoint().height());
-    n.put("rotation", f.rotationDegrees());
     return n;
   }
 
@@ -79,11 +71,25 @@ public final class ReceiptJson {
         o.put("maxDeviation", i.maxDeviation());
       }
     }
+    ArrayNode tally = n.putArray("controlTally");
+    p.controlTally().forEach(l -> tally.add(line(l)));
     n.set("missing", texts(p.missing()));
     n.set("extra", texts(p.extra()));
     n.set("propertyMismatches", texts(p.propertyMismatches()));
     n.set("findings", FindingJson.array(p.findings()));
     return n;
+  }
+
+  /** One line of a tally; differences in metres, found minus known. */
+  public static ObjectNode line(ControlTally.Line l) {
+    ObjectNode n = JSON.createObjectNode().put("point", l.name());
+    n.set("known", PlacementJson.position(l.known()));
+    n.set("found", PlacementJson.position(l.found()));
+    n.put("foundBy", l.by().title()).put("dE", l.east()).put("dN", l.north());
+    if (Double.isFinite(l.height())) {
+      n.put("dH", l.height());
+    }
+    return n.put("plan", l.plan()).put("space", l.space());
   }
 
   private static ArrayNode texts(List<String> all) {

@@ -6,12 +6,23 @@ import wellspan.core.item.Item;
 public final class ClassRules {
   private ClassRules() {}
 
-  /** Class in IFC4X3_ADD2. */
-  public static EntityClass standard(Item item) {
+  public static EntityClass standard(Item item, IfcSchema schema) {
     return switch (item) {
-      case Item.TerrainSurface s -> new EntityClass("IfcGeographicElement", "TERRAIN");
-      case Item.AlignmentLine a -> new EntityClass("IfcAlignment", "");
-      case Item.PointGroup p -> new EntityClass("IfcAnnotation", "");
+      case Item.TerrainSurface s ->
+          schema == IfcSchema.IFC2X3
+              ? new EntityClass("IfcBuildingElementProxy", "")
+              : new EntityClass("IfcGeographicElement", "TERRAIN");
+      case Item.AlignmentLine a ->
+          switch (schema) {
+            case IFC4X3 -> new EntityClass("IfcAlignment", "");
+            case IFC4 -> new EntityClass("IfcCivilElement", "");
+            case IFC2X3 -> new EntityClass("IfcAnnotation", "");
+          };
+      case Item.StringLine l -> new EntityClass("IfcAnnotation", "");
+      case Item.PointGroup p ->
+          schema == IfcSchema.IFC4X3
+              ? new EntityClass("IfcAnnotation", "SURVEY")
+              : new EntityClass("IfcAnnotation", "");
       case Item.Body b -> new EntityClass("IfcBuildingElementProxy", "");
     };
   }

@@ -36,6 +36,10 @@ public final class KnownFacts {
         v.put("EndChainage", new PropertyValue.Length(line.endChainage()));
         v.put("HasProfile", new PropertyValue.Flag(line.profile().isPresent()));
       }
+      case Item.StringLine l -> {
+        v.put("Points", new PropertyValue.Count(l.line().pointCount()));
+        v.put("Length", new PropertyValue.Length(l.line().planLength()));
+      }
       case Item.PointGroup p -> v.put("Points", new PropertyValue.Count(p.points().size()));
     }
     return new PropertySet(SET, v);

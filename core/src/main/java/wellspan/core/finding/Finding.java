@@ -41,6 +41,10 @@ public record Finding(
     return new Finding(severity, stop, code, item, place, value, message);
   }
 
+  public Finding withSeverity(Severity s) {
+    return new Finding(s, stop, code, item, place, figure, message);
+  }
+
   public boolean isError() {
     return severity == Severity.ERROR;
   }

@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.crs.Crs;
-import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.crs.Transformation;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Box;
@@ -28,8 +27,7 @@ public final class FrameChecks {
    */
   public static List<Finding> check(Frame frame, Box work) {
     List<Finding> found = new ArrayList<>();
-    Optional<Crs> crs =
-        frame.crs().isEmpty() ? Optional.empty() : CrsCatalogue.shipped().find(frame.crs());
+    Optional<Crs> crs = frame.system();
     if (frame.crs().isEmpty()) {
       found.add(
           Finding.warning(
@@ -66,7 +64,7 @@ public final class FrameChecks {
     double[] lonLat;
     try {
       lonLat =
-          new Transformation(crs, crs)
+          new Transformation(crs, Crs.WGS84)
               .geographic(c.east() / crs.metresPerUnit(), c.north() / crs.metresPerUnit());
     } catch (IllegalArgumentException e) {
       return Optional.of(
@@ -76,7 +74,7 @@ public final class FrameChecks {
               "",
               e.getMessage() + " Whether the work lies in its area of use is not checked."));
     }
-    if (crs.covers(lonLat[0], lonLat[1])) {
+    if (crs.isOwn() || crs.covers(lonLat[0], lonLat[1])) {
       return Optional.empty();
     }
     return Optional.of(
@@ -87,7 +85,7 @@ public final class FrameChecks {
                 "The work does not lie in the area of use of "
                     + crs.id()
                     + " ("
-                    + crs.area()
+                    + crs.area().name()
                     + "). Check the system, or whether eastings and northings are swapped.")
             .at(c));
   }

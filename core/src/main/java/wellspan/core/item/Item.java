@@ -4,6 +4,7 @@ import java.util.List;
 import wellspan.core.align.Alignment;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 
 /** One thing of a job, with geometry in shared coordinates. */
@@ -61,6 +62,24 @@ public sealed interface Item {
     @Override
     public Box bounds() {
       return alignment.bounds();
+    }
+  }
+
+  /** A line in space without labels or elements: a string, a breakline, an alignment as chords. */
+  record StringLine(String name, Polyline line) implements Item {
+    @Override
+    public String kind() {
+      return "string";
+    }
+
+    @Override
+    public Band band() {
+      return Band.LINES_AND_POINTS;
+    }
+
+    @Override
+    public Box bounds() {
+      return line.bounds();
     }
   }
 

@@ -7,40 +7,115 @@ import java.util.List;
 import java.util.Map;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.EntityClass;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.FrameChecks;
 import wellspan.core.geom.Box;
+import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.place.Contradictions;
+import wellspan.core.place.Control;
+import wellspan.core.place.ControlTally;
+import wellspan.core.place.PlacementChecks;
+import wellspan.core.place.Placer;
+import wellspan.core.place.SourcePlacement;
 import wellspan.core.receive.Received;
 
 /**
- * A job with everything that its sources hold: what the window shows and deliveries are made of.
+ * A job with everything that its sources hold, in shared coordinates: what the window shows and
+ * deliveries are made of.
  *
- * @param received what the current revision of each source holds, by the source's name
- * @param items by identity, in the order of sources
+ * @param raw what the current revision of each source holds as received, by the source's name
+ * @param received the same in shared coordinates
+ * @param items by identity, in the order of sources; spot marks last
+ * @param tallies control points against each source that holds some of them
  */
-public record Build(Job job, Map<String, Received> received, Map<ItemId, BuiltItem> items) {
+public record Build(
+    Job job,
+    Map<String, Received> raw,
+    Map<String, Received> received,
+    Map<ItemId, BuiltItem> items,
+    List<ControlTally> tallies) {
+
+  /** Name of the group of the job's own spot marks. */
+  public static final String MARKS = "Spot marks";
 
   /** An item with where it came from. */
-  public record BuiltItem(ItemId id, Item item, String source, Revision revision) {}
+  public record BuiltItem(ItemId id, Item item, String source, Origin origin) {}
 
-  public static Build of(Job job, Map<String, Received> received) {
-    Map<ItemId, BuiltItem> items = new LinkedHashMap<>();
+  public static Build of(Job job, Map<String, Received> raw) {
+    return new Build(job, Map.of(), Map.of(), Map.of(), List.of()).next(job, raw);
+  }
+
+  /**
+   * The build of a later state of the job. Sources whose content, placement and frame did not
+   * change are taken over as they were placed.
+   */
+  public Build next(Job job, Map<String, Received> raw) {
+    Map<String, Received> placed = new LinkedHashMap<>();
+    Map<ItemId, BuiltItem> all = new LinkedHashMap<>();
     for (Source s : job.sources()) {
-      Received r = received.get(s.name());
+      Received r = raw.get(s.name());
       if (r != null) {
-        for (Item item : r.items()) {
+        Received here = placed(job, s, r);
+        placed.put(s.name(), here);
+        for (Item item : here.items()) {
           ItemId id = ItemId.of(s.name(), item.kind(), item.name());
-          items.put(id, new BuiltItem(id, item, s.name(), s.current()));
+          all.put(id, new BuiltItem(id, item, s.name(), Origin.of(s.current())));
         }
       }
     }
+    if (!job.marks().isEmpty()) {
+      Item marks =
+          new Item.PointGroup(
+              MARKS,
+              job.marks().stream()
+                  .map(m -> new Item.NamedPoint(m.name(), m.position(), ""))
+                  .toList());
+      ItemId id = ItemId.of("job", marks.kind(), MARKS);
+      all.put(id, new BuiltItem(id, marks, "job", Origin.BY_HAND));
+    }
+    List<ControlTally> tallies = new ArrayList<>();
+    placed.forEach(
+        (name, r) -> {
+          ControlTally t = tally(job, name, r);
+          if (!t.lines().isEmpty() && !name.equals(job.control().takenFrom())) {
+            tallies.add(t);
+          }
+        });
     return new Build(
         job,
-        Collections.unmodifiableMap(new LinkedHashMap<>(received)),
-        Collections.unmodifiableMap(items));
+        Collections.unmodifiableMap(new LinkedHashMap<>(raw)),
+        Collections.unmodifiableMap(placed),
+        Collections.unmodifiableMap(all),
+        List.copyOf(tallies));
+  }
+
+  // the same object, not an equal one: comparing millions of coordinates would cost more than it
+  // saves
+  @SuppressWarnings("ReferenceEquality")
+  private ControlTally tally(Job next, String name, Received r) {
+    if (received.get(name) == r && next.control().equals(job.control())) {
+      return tallies.stream()
+          .filter(t -> t.where().equals(name))
+          .findFirst()
+          .orElseGet(
+              () -> new ControlTally(name, next.control().tolerance(), List.of(), List.of()));
+    }
+    return ControlTally.of(next.control(), name, r);
+  }
+
+  @SuppressWarnings("ReferenceEquality")
+  private Received placed(Job next, Source s, Received r) {
+    boolean same =
+        raw.get(s.name()) == r
+            && job.source(s.name()).filter(o -> o.placement().equals(s.placement())).isPresent()
+            && (!(s.placement().where() instanceof SourcePlacement.Where.InSystem)
+                || job.frame().crs().equals(next.frame().crs())
+                    && job.frame().definition().equals(next.frame().definition()));
+    return same ? received.get(s.name()) : Placer.place(s.name(), r, s.placement(), next.frame());
   }
 
   /** Extent of all items, shared coordinates. */
@@ -52,11 +127,15 @@ public record Build(Job job, Map<String, Received> received, Map<ItemId, BuiltIt
     return job.settingsOf(id).visible();
   }
 
-  /** The class an item is delivered as: the chosen one or the standard one for its kind. */
-  public EntityClass classOf(BuiltItem item) {
+  /**
+   * The class an item is delivered as: the chosen one, which holds for IFC4.3, or the standard one
+   * for its kind and schema.
+   */
+  public EntityClass classOf(BuiltItem item, IfcSchema schema) {
     return job.settingsOf(item.id())
         .entityClass()
-        .orElseGet(() -> ClassRules.standard(item.item()));
+        .filter(c -> schema == IfcSchema.IFC4X3)
+        .orElseGet(() -> ClassRules.standard(item.item(), schema));
   }
 
   /** Everything the checks find, by stops. */
@@ -65,33 +144,32 @@ public record Build(Job job, Map<String, Received> received, Map<ItemId, BuiltIt
     received.forEach(
         (source, r) -> {
           all.addAll(r.findings());
-          if (!r.crs().isEmpty()
-              && !job.frame().crs().isEmpty()
-              && !r.crs().equalsIgnoreCase(job.frame().crs())) {
-            all.add(
-                Finding.warning(
-                    Stop.PLACE,
-                    "frame.crs.differs",
-                    source,
-                    source
-                        + " declares "
-                        + r.crs()
-                        + ", the job lies in "
-                        + job.frame().crs()
-                        + ". Its coordinates are taken as they are; check which one is meant."));
-          }
+          all.addAll(Contradictions.check(source, r.places()));
+          all.addAll(
+              PlacementChecks.check(
+                  source,
+                  raw.get(source),
+                  job.source(source).map(Source::placement).orElse(SourcePlacement.SHARED),
+                  job.frame(),
+                  reference(source)));
         });
     all.addAll(FrameChecks.check(job.frame(), bounds()));
-    for (BuiltItem i : items.values()) {
-      if (i.item() instanceof Item.PointGroup p) {
-        all.add(
-            Finding.note(
-                Stop.DELIVER,
-                "deliver.points",
-                p.name(),
-                p.name() + " stays here: points are not delivered as IFC yet."));
+    tallies.forEach(t -> all.addAll(t.findings(Stop.PLACE)));
+    return all;
+  }
+
+  /** Extent of the control points and of all sources but one: where the others say the work is. */
+  public Box reference(String butSource) {
+    Box box = Box.EMPTY;
+    for (Control.Point p : job.control().points()) {
+      Position k = p.known();
+      box = box.union(Box.of(new double[] {k.east(), k.north(), k.height()}));
+    }
+    for (Map.Entry<String, Received> e : received.entrySet()) {
+      if (!e.getKey().equals(butSource)) {
+        box = box.union(e.getValue().bounds());
       }
     }
-    return all;
+    return box;
   }
 }

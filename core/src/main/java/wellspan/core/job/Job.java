@@ -9,8 +9,12 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.LocalZero;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.ItemId;
+import wellspan.core.place.Control;
+import wellspan.core.place.SpotMark;
 import wellspan.core.unit.LinearUnit;
 
 /**
@@ -18,6 +22,8 @@ import wellspan.core.unit.LinearUnit;
  *
  * @param id never changes; the GlobalIds of all deliveries come from it
  * @param settings of items that differ from the standard ones
+ * @param control points that sources and deliveries are checked against
+ * @param marks places that were marked by hand; they can be delivered as points
  */
 public record Job(
     UUID id,
@@ -25,9 +31,12 @@ public record Job(
     Frame frame,
     List<Source> sources,
     Map<ItemId, ItemSettings> settings,
-    List<Delivery> deliveries) {
+    List<Delivery> deliveries,
+    Control control,
+    List<SpotMark> marks) {
 
   public Job {
+    marks = List.copyOf(marks);
     sources = List.copyOf(sources);
     settings = Collections.unmodifiableMap(new TreeMap<>(settings));
     deliveries = List.copyOf(deliveries);
@@ -41,11 +50,20 @@ public record Job(
         new Delivery(
             "BIM handover",
             "BIM authoring",
-            "IFC4X3_ADD2",
+            IfcSchema.IFC4X3,
             LinearUnit.METRE,
+            new LocalZero.BasePoint(),
             "bim-handover.ifc",
             java.util.Set.of());
-    return new Job(UUID.randomUUID(), name, Frame.UNPLACED, List.of(), Map.of(), List.of(first));
+    return new Job(
+        UUID.randomUUID(),
+        name,
+        Frame.UNPLACED,
+        List.of(),
+        Map.of(),
+        List.of(first),
+        Control.NONE,
+        List.of());
   }
 
   public Optional<Source> source(String sourceName) {
@@ -61,7 +79,7 @@ public record Job(
   }
 
   public Job withFrame(Frame f) {
-    return new Job(id, name, f, sources, settings, deliveries);
+    return new Job(id, name, f, sources, settings, deliveries, control, marks);
   }
 
   /** Adds a source, or replaces the one of the same name. */
@@ -73,7 +91,7 @@ public record Job(
     } else {
       all.set(at, source);
     }
-    return new Job(id, name, frame, all, settings, deliveries);
+    return new Job(id, name, frame, all, settings, deliveries, control, marks);
   }
 
   public Job withSettings(
@@ -87,7 +105,7 @@ public record Job(
         all.put(item, s);
       }
     }
-    return new Job(id, name, frame, sources, all, deliveries);
+    return new Job(id, name, frame, sources, all, deliveries, control, marks);
   }
 
   public Job withDelivery(Delivery delivery) {
@@ -98,6 +116,19 @@ public record Job(
     } else {
       all.set(at, delivery);
     }
-    return new Job(id, name, frame, sources, settings, all);
+    return new Job(id, name, frame, sources, settings, all, control, marks);
+  }
+
+  public Job withoutDelivery(String deliveryName) {
+    List<Delivery> rest = deliveries.stream().filter(d -> !d.name().equals(deliveryName)).toList();
+    return new Job(id, name, frame, sources, settings, rest, control, marks);
+  }
+
+  public Job withControl(Control c) {
+    return new Job(id, name, frame, sources, settings, deliveries, c, marks);
+  }
+
+  public Job withMarks(List<SpotMark> m) {
+    return new Job(id, name, frame, sources, settings, deliveries, control, m);
   }
 }

@@ -17,16 +17,20 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.LocalZero;
 import wellspan.core.describe.EntityClass;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
-import wellspan.core.geom.Position;
+import wellspan.core.frame.FrameJson;
 import wellspan.core.item.ItemId;
+import wellspan.core.place.PlacementJson;
+import wellspan.core.place.SourcePlacement;
 import wellspan.core.unit.LinearUnit;
 
 /** The text of {@code job.json}: readable, in a stable order, with the version of its shape. */
 final class JobJson {
   /** Raised when the shape changes so that earlier programs cannot read it. */
-  static final int VERSION = 1;
+  static final int VERSION = 2;
 
   private static final ObjectMapper JSON =
       new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
@@ -46,18 +50,14 @@ final class JobJson {
     n.put("wellspan", VERSION);
     n.put("id", job.id().toString());
     n.put("name", job.name());
-    Frame f = job.frame();
-    ObjectNode frame = n.putObject("frame");
-    frame.put("crs", f.crs()).put("verticalDatum", f.verticalDatum());
-    frame
-        .putArray("basePoint")
-        .add(f.basePoint().east())
-        .add(f.basePoint().north())
-        .add(f.basePoint().height());
-    frame.put("rotation", f.rotationDegrees()).put("lock", f.lock());
+    n.set("frame", FrameJson.node(job.frame()));
     ArrayNode sources = n.putArray("sources");
     for (Source s : job.sources()) {
-      ArrayNode revisions = sources.addObject().put("name", s.name()).putArray("revisions");
+      ObjectNode source = sources.addObject().put("name", s.name());
+      if (!s.placement().equals(SourcePlacement.SHARED)) {
+        source.set("placement", PlacementJson.node(s.placement()));
+      }
+      ArrayNode revisions = source.putArray("revisions");
       for (Revision r : s.revisions()) {
         revisions
             .addObject()
@@ -80,17 +80,23 @@ final class JobJson {
             });
     ArrayNode deliveries = n.putArray("deliveries");
     for (Delivery d : job.deliveries()) {
-      ArrayNode held =
+      ObjectNode o =
           deliveries
               .addObject()
               .put("name", d.name())
               .put("receiver", d.receiver())
-              .put("schema", d.schema())
-              .put("unit", d.unit().symbol())
-              .put("file", d.fileName())
-              .putArray("heldBack");
+              .put("schema", d.schema().id())
+              .put("unit", d.unit().symbol());
+      switch (d.zero()) {
+        case LocalZero.Shared z -> o.put("zero", "shared");
+        case LocalZero.BasePoint z -> o.put("zero", "base point");
+        case LocalZero.Own z -> o.set("zero", PlacementJson.position(z.zero()));
+      }
+      ArrayNode held = o.put("file", d.fileName()).putArray("heldBack");
       new TreeSet<>(d.heldBack()).forEach(id -> held.add(id.value()));
     }
+    n.set("control", PlacementJson.node(job.control()));
+    n.set("marks", PlacementJson.node(job.marks()));
     return n;
   }
 
@@ -130,15 +136,7 @@ final class JobJson {
               + " is not a Wellspan job, or it is damaged: the member \"wellspan\" with the format's version is missing.");
     }
     try {
-      JsonNode f = need(n, "frame");
-      JsonNode b = need(f, "basePoint");
-      Frame frame =
-          new Frame(
-              f.path("crs").asText(""),
-              f.path("verticalDatum").asText(""),
-              new Position(number(b.path(0)), number(b.path(1)), number(b.path(2))),
-              number(need(f, "rotation")),
-              f.path("lock").asText(""));
+      Frame frame = FrameJson.read(need(n, "frame"));
       List<Source> sources = new ArrayList<>();
       for (JsonNode s : need(n, "sources")) {
         List<Revision> revisions = new ArrayList<>();
@@ -152,7 +150,8 @@ final class JobJson {
                   r.path("bytes").asLong(),
                   Instant.parse(text(r, "received"))));
         }
-        sources.add(new Source(text(s, "name"), revisions));
+        sources.add(
+            new Source(text(s, "name"), revisions, PlacementJson.placement(s.path("placement"))));
       }
       Map<ItemId, ItemSettings> settings = new TreeMap<>();
       for (Map.Entry<String, JsonNode> e : need(n, "items").properties()) {
@@ -176,13 +175,22 @@ final class JobJson {
             new Delivery(
                 text(d, "name"),
                 d.path("receiver").asText(""),
-                text(d, "schema"),
+                IfcSchema.named(text(d, "schema"))
+                    .orElseThrow(() -> new IllegalArgumentException("schema " + d.path("schema"))),
                 unit,
+                zero(d.path("zero")),
                 text(d, "file"),
                 held));
       }
       return new Job(
-          UUID.fromString(text(n, "id")), text(n, "name"), frame, sources, settings, deliveries);
+          UUID.fromString(text(n, "id")),
+          text(n, "name"),
+          frame,
+          sources,
+          settings,
+          deliveries,
+          PlacementJson.control(n.path("control")),
+          PlacementJson.marks(n.path("marks")));
     } catch (IllegalArgumentException | DateTimeParseException e) {
       throw new JobException(
           where
@@ -191,6 +199,15 @@ final class JobJson {
               + "). Restore an earlier copy of it.",
           e);
     }
+  }
+
+  private static LocalZero zero(JsonNode n) {
+    if (n.isArray()) {
+      return new LocalZero.Own(PlacementJson.position(n));
+    }
+    return n.asText("base point").equals("shared")
+        ? new LocalZero.Shared()
+        : new LocalZero.BasePoint();
   }
 
   private static JsonNode need(JsonNode n, String name) {
@@ -203,12 +220,5 @@ final class JobJson {
 
   private static String text(JsonNode n, String name) {
     return need(n, name).asText();
-  }
-
-  private static double number(JsonNode n) {
-    if (!n.isNumber()) {
-      throw new IllegalArgumentException("a number is missing or not a number");
-    }
-    return n.asDouble();
   }
 }

@@ -8,6 +8,10 @@ import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Stream;
+import wellspan.core.deliver.PastRun;
 
 /**
  * A job's folder: {@code job.json}, {@code sources/}, {@code receipts/}, {@code out/}, {@code
@@ -138,5 +142,26 @@ public final class JobStore {
     String base = dot > 0 ? fileName.substring(0, dot) : fileName;
     String plain = base.replaceFirst("(?i)[-_ ]*\\(?rev(ision)?[-_. ]*[a-z0-9]{1,3}\\)?$", "");
     return (plain.isEmpty() ? base : plain).toLowerCase(Locale.ROOT);
+  }
+
+  /**
+   * The latest run of each delivery as the job's receipts tell it, by the delivery's name. Receipts
+   * that cannot be read are passed over: they are records for people first.
+   */
+  public Map<String, PastRun> pastRuns() throws IOException {
+    Map<String, PastRun> out = new TreeMap<>();
+    if (!Files.isDirectory(receipts())) {
+      return out;
+    }
+    try (Stream<Path> files = Files.list(receipts())) {
+      for (Path f : files.filter(p -> p.toString().endsWith(".json")).sorted().toList()) {
+        PastRun.read(Files.readString(f))
+            .ifPresent(
+                r ->
+                    out.merge(
+                        r.delivery(), r, (old, now) -> now.at().isBefore(old.at()) ? old : now));
+      }
+    }
+    return out;
   }
 }

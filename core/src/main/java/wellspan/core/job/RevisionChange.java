@@ -1,6 +1,7 @@
 package wellspan.core.job;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -75,6 +76,15 @@ public record RevisionChange(
           surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
       case Item.AlignmentLine a when was instanceof Item.AlignmentLine w ->
           alignments(w.alignment(), a.alignment());
+      case Item.StringLine l when was instanceof Item.StringLine w ->
+          new Difference(
+              Arrays.equals(l.line().xyz(), w.line().xyz())
+                  ? ""
+                  : w.line().pointCount()
+                      + " points before, "
+                      + l.line().pointCount()
+                      + " now, not all in the same places",
+              0);
       case Item.PointGroup p when was instanceof Item.PointGroup w ->
           new Difference(
               p.points().equals(w.points())

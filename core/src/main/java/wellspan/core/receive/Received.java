@@ -18,7 +18,7 @@ import wellspan.core.item.Item;
  * @param unit the declared unit's title, empty if the file does not say
  * @param entries items with what the file says of them
  * @param counts number of things in the file by their name in the format
- * @param frame the frame that the file itself declares, where the format can carry one
+ * @param places what the file says of where it lies, strongest statement first
  */
 public record Received(
     String format,
@@ -27,11 +27,17 @@ public record Received(
     List<Entry> entries,
     Map<String, Integer> counts,
     List<Finding> findings,
-    Optional<Frame> frame) {
+    List<PlaceStatement> places) {
 
   public Received {
     entries = List.copyOf(entries);
     findings = List.copyOf(findings);
+    places = List.copyOf(places);
+  }
+
+  /** The frame that the file itself declares, where it carries one. */
+  public Optional<Frame> frame() {
+    return places.stream().map(PlaceStatement::frame).flatMap(Optional::stream).findFirst();
   }
 
   /**
@@ -41,6 +47,11 @@ public record Received(
    * @param description class, GlobalId and property sets, as far as the format carries them
    */
   public record Entry(Item item, String layer, Optional<Description> description) {}
+
+  /** The same file with its items elsewhere. */
+  public Received withEntries(List<Entry> placed, List<Finding> all) {
+    return new Received(format, crs, unit, placed, counts, all, places);
+  }
 
   public List<Item> items() {
     return entries.stream().map(Entry::item).toList();

@@ -48,4 +48,9 @@ public enum LinearUnit {
                     || u.title.toLowerCase(Locale.ROOT).equals(t))
         .findFirst();
   }
+
+  /** The unit whose length this is, to 1e-9 of it. */
+  public static Optional<LinearUnit> nearest(double metres) {
+    return Arrays.stream(values()).filter(u -> Math.abs(metres / u.metres - 1) < 1e-9).findFirst();
+  }
 }

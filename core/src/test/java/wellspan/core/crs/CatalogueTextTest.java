@@ -41,10 +41,10 @@ class CatalogueTextTest {
     assertThat(CrsCatalogue.shipped().all())
         .allSatisfy(
             c -> {
-              assertThat(c.south()).isBetween(-90.0, c.north());
-              assertThat(c.north()).isLessThanOrEqualTo(90);
-              assertThat(c.west()).isBetween(-180.0, 180.0);
-              assertThat(c.east()).isBetween(-180.0, 180.0);
+              assertThat(c.area().south()).isBetween(-90.0, c.area().north());
+              assertThat(c.area().north()).isLessThanOrEqualTo(90);
+              assertThat(c.area().west()).isBetween(-180.0, 180.0);
+              assertThat(c.area().east()).isBetween(-180.0, 180.0);
               assertThat(c.name()).isNotBlank();
             });
   }

@@ -15,6 +15,7 @@ import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.describe.Description;
 import wellspan.core.describe.EntityClass;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.describe.PropertySet;
 import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
@@ -22,13 +23,15 @@ import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 
 class ProverTest {
   private static final Frame FRAME =
-      new Frame("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 21.5, "");
+      Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 21.5);
 
   private static Item surface(double nudge) {
     double[] xyz = {
@@ -76,19 +79,28 @@ class ProverTest {
   private static Parcel parcel() {
     return new Parcel(
         "p",
+        IfcSchema.IFC4X3,
         FRAME,
         LinearUnit.METRE,
         new GlobalIds(new UUID(1, 2)),
         List.of(
-            new Parcel.Piece("g", surface(0), described("id-ground", "IfcGeographicElement", "x")),
-            new Parcel.Piece("r", line(50), described("id-road", "IfcAlignment", "x"))));
+            new Parcel.Piece(
+                "g", surface(0), described("id-ground", "IfcGeographicElement", "x"), ""),
+            new Parcel.Piece("r", line(50), described("id-road", "IfcAlignment", "x"), "")),
+        Control.NONE);
   }
 
   private static Proof prove(Frame frame, Received.Entry... entries) {
     return Prover.compare(
         parcel(),
         new Received(
-            "IFC4X3_ADD2", "", "", List.of(entries), Map.of(), List.of(), Optional.of(frame)),
+            "IFC4X3_ADD2",
+            "",
+            "",
+            List.of(entries),
+            Map.of(),
+            List.of(),
+            List.of(PlaceStatement.ofFrame(50, "", "", frame))),
         Progress.NONE);
   }
 
@@ -177,7 +189,7 @@ class ProverTest {
     Proof none =
         Prover.compare(
             parcel(),
-            new Received("x", "", "", both, Map.of(), List.of(), Optional.empty()),
+            new Received("x", "", "", both, Map.of(), List.of(), List.of()),
             Progress.NONE);
     assertThat(codes(none)).containsExactly("proof.frame");
   }

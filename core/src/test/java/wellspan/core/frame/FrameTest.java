@@ -14,7 +14,7 @@ import wellspan.core.geom.Position;
 
 class FrameTest {
   private static final Frame SITE =
-      new Frame("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 21.5, "");
+      Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 21.5);
 
   @Test
   void aPointAlongSiteNorthLiesOnTheLocalYAxis() {
@@ -102,7 +102,7 @@ class FrameTest {
   @Test
   void aSystemWhoseProjectionIsNotKnownIsSaidAndNothingBreaks() {
     Box work = new Box(1_030_000, 1_270_000, 0, 1_040_000, 1_280_000, 10);
-    Frame f = new Frame("EPSG:6244", "", new Position(1_035_000, 1_275_000, 0), 0, "");
+    Frame f = Frame.of("EPSG:6244", "", new Position(1_035_000, 1_275_000, 0), 0);
     assertThat(FrameChecks.check(f, work))
         .extracting(Finding::code)
         .containsExactly("frame.crs.unchecked");

@@ -14,13 +14,16 @@ import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.LocalZero;
 import wellspan.core.describe.EntityClass;
-import wellspan.core.finding.Finding;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.place.SourcePlacement;
+import wellspan.core.place.SpotMark;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 
@@ -53,14 +56,13 @@ class BuildTest {
         java.util.Arrays.stream(items)
             .map(i -> new Received.Entry(i, "", Optional.empty()))
             .toList();
-    return new Received(
-        "LandXML 1.2", crs, "metre", entries, Map.of(), List.of(), Optional.empty());
+    return new Received("LandXML 1.2", crs, "metre", entries, Map.of(), List.of(), List.of());
   }
 
   private static Job job() {
     return Job.named("j")
-        .withSource(new Source("road", List.of(REV)))
-        .withFrame(new Frame("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 0, ""));
+        .withSource(Source.of("road", REV))
+        .withFrame(Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 0));
   }
 
   @Test
@@ -70,7 +72,8 @@ class BuildTest {
         .extracting(ItemId::value)
         .containsExactly(
             "road/terrain-surface/Ground", "road/alignment/Road", "road/points/control");
-    assertThat(b.items().get(ItemId.of("road", "alignment", "Road")).revision()).isEqualTo(REV);
+    assertThat(b.items().get(ItemId.of("road", "alignment", "Road")).origin().sha256())
+        .isEqualTo(REV.sha256());
     assertThat(b.bounds().maxE()).isEqualTo(412_010);
     assertThat(b.bounds().maxH()).isEqualTo(4);
   }
@@ -96,9 +99,15 @@ class BuildTest {
   }
 
   @Test
-  void pointsSayThatTheyStay() {
-    Build b = Build.of(job(), Map.of("road", received("EPSG:25832", POINTS)));
-    assertThat(b.findings()).extracting(Finding::code).containsExactly("deliver.points");
+  void spotMarksAreAnItemOfTheJob() {
+    Job marked = job().withMarks(List.of(new SpotMark("S1", new Position(412_003, 6_534_503, 7))));
+    Build b = Build.of(marked, Map.of("road", received("EPSG:25832", POINTS)));
+    assertThat(b.findings()).isEmpty();
+    Build.BuiltItem marks = b.items().get(ItemId.of("job", "points", Build.MARKS));
+    assertThat(marks.origin()).isEqualTo(Origin.BY_HAND);
+    assertThat(((Item.PointGroup) marks.item()).points())
+        .extracting(Item.NamedPoint::name)
+        .containsExactly("S1");
   }
 
   @Test
@@ -108,12 +117,15 @@ class BuildTest {
     Job chosen = job().withSettings(List.of(id), s -> new ItemSettings(true, Optional.of(fill)));
     Map<String, Received> r = Map.of("road", received("EPSG:25832", GROUND, ROAD));
     Build b = Build.of(chosen, r);
-    assertThat(b.classOf(b.items().get(id)))
+    assertThat(b.classOf(b.items().get(id), IfcSchema.IFC4X3))
         .isEqualTo(fill)
         .hasToString("IfcEarthworksFill EMBANKMENT");
     Build plain = Build.of(job(), r);
-    assertThat(plain.classOf(plain.items().get(id))).hasToString("IfcGeographicElement TERRAIN");
-    assertThat(plain.classOf(plain.items().get(ItemId.of("road", "alignment", "Road"))))
+    assertThat(plain.classOf(plain.items().get(id), IfcSchema.IFC4))
+        .hasToString("IfcGeographicElement TERRAIN");
+    assertThat(
+            plain.classOf(
+                plain.items().get(ItemId.of("road", "alignment", "Road")), IfcSchema.IFC4X3))
         .hasToString("IfcAlignment");
   }
 
@@ -128,29 +140,45 @@ class BuildTest {
 
   @Test
   void deliveriesSendWhatTheyCanCarryAndIsNotHeldBack() {
-    Delivery d = new Delivery("d", "r", "IFC4X3_ADD2", LinearUnit.METRE, "d.ifc", Set.of());
+    Delivery d =
+        new Delivery(
+            "d",
+            "r",
+            IfcSchema.IFC4X3,
+            LinearUnit.METRE,
+            new LocalZero.BasePoint(),
+            "d.ifc",
+            Set.of());
     ItemId id = ItemId.of("road", "terrain surface", "Ground");
     assertThat(d.sends(id, GROUND)).isTrue();
     assertThat(d.holdingBack(Set.of(id)).sends(id, GROUND)).isFalse();
     assertThat(d.sends(id, EMPTY)).isFalse();
-    assertThat(d.sends(id, POINTS)).isFalse();
+    assertThat(d.sends(id, POINTS)).isTrue();
     assertThat(d.sends(id, ROAD)).isTrue();
   }
 
   @Test
   void sourcesAreReplacedByNameAndKeepTheirOrder() {
     Revision b = new Revision("Rev B", "road-b.xml", "x", "def", 1, Instant.EPOCH);
-    Job two = job().withSource(new Source("survey", List.of(REV)));
+    Job two = job().withSource(Source.of("survey", REV));
     Job next = two.withSource(two.source("road").orElseThrow().withRevision(b));
     assertThat(next.sources()).extracting(Source::name).containsExactly("road", "survey");
     assertThat(next.source("road").orElseThrow().current()).isEqualTo(b);
-    assertThatThrownBy(() -> new Source("none", List.of()))
+    assertThatThrownBy(() -> new Source("none", List.of(), SourcePlacement.SHARED))
         .isInstanceOf(IllegalArgumentException.class);
   }
 
   @Test
   void deliveriesAreReplacedByName() {
-    Delivery other = new Delivery("Other", "r", "IFC4X3_ADD2", LinearUnit.FOOT, "o.ifc", Set.of());
+    Delivery other =
+        new Delivery(
+            "Other",
+            "r",
+            IfcSchema.IFC4X3,
+            LinearUnit.FOOT,
+            new LocalZero.BasePoint(),
+            "o.ifc",
+            Set.of());
     Job with = job().withDelivery(other);
     assertThat(with.deliveries()).hasSize(2);
     ItemId id = ItemId.of("road", "alignment", "Road");

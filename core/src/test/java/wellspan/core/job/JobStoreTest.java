@@ -20,10 +20,16 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.LocalZero;
 import wellspan.core.describe.EntityClass;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
+import wellspan.core.place.Control;
+import wellspan.core.place.PointPair;
+import wellspan.core.place.SourcePlacement;
+import wellspan.core.place.SpotMark;
 import wellspan.core.unit.LinearUnit;
 
 class JobStoreTest {
@@ -44,14 +50,63 @@ class JobStoreTest {
     job =
         store
             .open()
-            .withSource(new Source("road", List.of(r)))
+            .withSource(Source.of("road", r))
             .withFrame(
-                new Frame(
-                    "EPSG:25832",
-                    "NN2000",
-                    new Position(412_000, 6_534_500.125, 0),
-                    21.5,
-                    "agreed"))
+                Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500.125, 0), 21.5)
+                    .withHeights("NN2000", 39.5)
+                    .withScale(1.0003)
+                    .withUnit(LinearUnit.MILLIMETRE)
+                    .withLock("agreed"))
+            .withControl(
+                new Control(
+                    List.of(
+                        new Control.Point("BN-1", new Position(1, 2, 3)),
+                        new Control.Point("flat", new Position(1, 2, Double.NaN))),
+                    0.01,
+                    "road"))
+            .withMarks(List.of(new SpotMark("S", new Position(4, 5, Double.NaN))))
+            .withSource(
+                Source.of("system", r)
+                    .withPlacement(
+                        new SourcePlacement(
+                            true,
+                            0.3048,
+                            new SourcePlacement.Where.InSystem("Harbour grid", "+proj=longlat"))))
+            .withSource(
+                Source.of("local", r)
+                    .withPlacement(
+                        SourcePlacement.SHARED.withWhere(
+                            new SourcePlacement.Where.Local(new Position(7, 8, 9), 21.5, 1.0001))))
+            .withSource(
+                Source.of("fit", r)
+                    .withPlacement(
+                        SourcePlacement.SHARED.withWhere(
+                            new SourcePlacement.Where.Fitted(
+                                List.of(
+                                    new PointPair(
+                                        "P",
+                                        new Position(1, 2, Double.NaN),
+                                        new Position(3, 4, 5),
+                                        false)),
+                                true))))
+            .withDelivery(
+                new Delivery(
+                    "Third",
+                    "",
+                    IfcSchema.IFC2X3,
+                    LinearUnit.METRE,
+                    new LocalZero.Own(new Position(1, 2, 3)),
+                    "c.ifc",
+                    Set.of()))
+            .withDelivery(
+                new Delivery(
+                    "Fourth",
+                    "",
+                    IfcSchema.IFC4,
+                    LinearUnit.METRE,
+                    new LocalZero.Shared(),
+                    "d.ifc",
+                    Set.of()))
             .withSettings(
                 List.of(id),
                 s ->
@@ -61,8 +116,9 @@ class JobStoreTest {
                 new Delivery(
                     "Second",
                     "viewer",
-                    "IFC4X3_ADD2",
+                    IfcSchema.IFC4X3,
                     LinearUnit.US_SURVEY_FOOT,
+                    new LocalZero.BasePoint(),
                     "b.ifc",
                     Set.of(id)));
   }

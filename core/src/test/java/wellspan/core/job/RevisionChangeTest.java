@@ -28,7 +28,7 @@ class RevisionChangeTest {
         Arrays.stream(items).map(i -> new Received.Entry(i, "", Optional.empty())).toList(),
         Map.of(),
         List.of(),
-        Optional.empty());
+        List.of());
   }
 
   private static Item line(double length, double start, double... levels) {

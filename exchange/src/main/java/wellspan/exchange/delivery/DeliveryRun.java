@@ -9,9 +9,9 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.GlobalIds;
-import wellspan.core.deliver.Packing;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.deliver.Proof;
 import wellspan.core.deliver.Prover;
@@ -21,6 +21,7 @@ import wellspan.core.deliver.ReceiptPage;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.job.Build;
 import wellspan.core.job.Sha256;
+import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 import wellspan.exchange.ifc.read.IfcReader;
@@ -45,25 +46,6 @@ public final class DeliveryRun {
    */
   public record Outcome(Receipt receipt, Parcel sent, Received arrived, Path file) {}
 
-  /** The pieces that a delivery sends from a job as it is now. */
-  public static Parcel pack(Build build, Delivery delivery) {
-    GlobalIds ids = new GlobalIds(build.job().id());
-    List<Parcel.Piece> pieces =
-        build.items().values().stream()
-            .filter(i -> delivery.sends(i.id(), i.item()))
-            .map(
-                i ->
-                    Packing.piece(
-                        ids,
-                        i.id(),
-                        i.item(),
-                        build.classOf(i),
-                        i.revision().fileName(),
-                        i.revision().label()))
-            .toList();
-    return new Parcel(build.job().name(), build.job().frame(), delivery.unit(), ids, pieces);
-  }
-
   /**
    * Runs a delivery of a job. A failed or cancelled run leaves the last good file.
    *
@@ -74,17 +56,7 @@ public final class DeliveryRun {
   public static Outcome run(
       Build build, Delivery delivery, Path out, Path receipts, Clock clock, Progress progress)
       throws IOException {
-    if (!delivery.schema().equals(IfcWriter.SCHEMA)) {
-      throw new IOException(
-          "The delivery "
-              + delivery.name()
-              + " asks for "
-              + delivery.schema()
-              + "; "
-              + IfcWriter.SCHEMA
-              + " can be written.");
-    }
-    Parcel parcel = pack(build, delivery);
+    Parcel parcel = Packing.parcel(build, delivery);
     if (parcel.pieces().isEmpty()) {
       throw new IOException(
           "The delivery "
@@ -124,15 +96,22 @@ public final class DeliveryRun {
       Receipt receipt =
           new Receipt(
               name,
-              IfcWriter.SCHEMA,
+              parcel.schema().id(),
               begin,
               (System.nanoTime() - nanos) / 1e9,
               parcel.frame(),
               List.of(file),
+              contents(parcel),
               proof);
       return new Outcome(receipt, parcel, arrived, kept);
     } finally {
       Files.deleteIfExists(fresh);
     }
+  }
+
+  private static Map<String, String> contents(Parcel parcel) {
+    Map<String, String> out = new TreeMap<>();
+    parcel.pieces().forEach(p -> out.put(p.key(), p.fingerprint()));
+    return out;
   }
 }

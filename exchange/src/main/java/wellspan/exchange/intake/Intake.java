@@ -14,6 +14,8 @@ import wellspan.exchange.file.ReadException;
 import wellspan.exchange.ifc.read.IfcReader;
 import wellspan.exchange.landxml.LandXmlReader;
 import wellspan.exchange.points.PointListReader;
+import wellspan.exchange.position.GeoTiffKeys;
+import wellspan.exchange.position.PositionReader;
 
 /** Opens a received file, whatever its name says: the format is found in its first bytes. */
 public final class Intake {
@@ -30,7 +32,14 @@ public final class Intake {
       throw new ReadException(file, "this is a folder, not a file.");
     }
     try {
-      String head = head(file);
+      if (PositionReader.knows(file)) {
+        return PositionReader.read(file);
+      }
+      byte[] first = first(file);
+      if (GeoTiffKeys.isTiff(first)) {
+        return GeoTiffKeys.read(file);
+      }
+      String head = text(first);
       if (head.isBlank()) {
         throw new ReadException(file, "the file is empty. Ask for it again.");
       }
@@ -50,18 +59,22 @@ public final class Intake {
       throw new ReadException(file, "the file may not be read. Check its permissions.", e);
     }
     throw new ReadException(
-        file, "the format is not known. LandXML, IFC and point lists (CSV) can be received.");
+        file,
+        "the format is not known. LandXML, IFC, point lists (CSV) and position files (.prj, world files, GeoTIFF) can be received.");
   }
 
-  private static String head(Path file) throws IOException {
+  private static byte[] first(Path file) throws IOException {
     try (InputStream in = Files.newInputStream(file)) {
-      byte[] b = in.readNBytes(HEAD);
-      boolean utf16 =
-          b.length > 1
-              && ((b[0] & 0xFF) == 0xFE && (b[1] & 0xFF) == 0xFF
-                  || (b[0] & 0xFF) == 0xFF && (b[1] & 0xFF) == 0xFE);
-      String s = new String(b, utf16 ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8);
-      return s.startsWith("\uFEFF") ? s.substring(1) : s;
+      return in.readNBytes(HEAD);
     }
+  }
+
+  private static String text(byte[] b) {
+    boolean utf16 =
+        b.length > 1
+            && ((b[0] & 0xFF) == 0xFE && (b[1] & 0xFF) == 0xFF
+                || (b[0] & 0xFF) == 0xFF && (b[1] & 0xFF) == 0xFE);
+    String s = new String(b, utf16 ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8);
+    return s.startsWith("\uFEFF") ? s.substring(1) : s;
   }
 }

@@ -55,9 +55,7 @@ public final class SourceIntake {
               + ", byte for byte. Nothing was changed.");
     }
     Source source =
-        known
-            .map(s -> s.withRevision(revision))
-            .orElseGet(() -> new Source(name, java.util.List.of(revision)));
+        known.map(s -> s.withRevision(revision)).orElseGet(() -> Source.of(name, revision));
     Optional<RevisionChange> change =
         known.isPresent() ? before.map(b -> RevisionChange.between(b, received)) : Optional.empty();
     Job next = job.withSource(source);

@@ -11,10 +11,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.file.UniqueNames;
@@ -213,7 +215,15 @@ public final class LandXmlReader {
         entries,
         counts,
         findings,
-        Optional.empty());
+        places());
+  }
+
+  private List<PlaceStatement> places() {
+    if (crs.isEmpty()) {
+      return List.of();
+    }
+    Frame f = Frame.UNPLACED.withCrs(crs);
+    return List.of(PlaceStatement.ofFrame(50, "<CoordinateSystem>", "the system " + crs, f));
   }
 
   private Item surface(SurfaceSection.Raw s, String name, double metres) {

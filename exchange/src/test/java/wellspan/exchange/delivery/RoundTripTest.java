@@ -16,6 +16,7 @@ import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
@@ -23,7 +24,8 @@ import net.jqwik.api.constraints.StringLength;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
@@ -32,22 +34,30 @@ import wellspan.core.align.Profile;
 import wellspan.core.align.Pvi;
 import wellspan.core.align.SpiralLaw;
 import wellspan.core.deliver.GlobalIds;
-import wellspan.core.deliver.Packing;
+import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.deliver.Proof;
 import wellspan.core.deliver.Prover;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.Description;
 import wellspan.core.describe.EntityClass;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.describe.PropertySet;
 import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
+import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.packing.Packing;
+import wellspan.core.place.Contradictions;
+import wellspan.core.place.Control;
+import wellspan.core.place.ControlTally;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.ifc.read.IfcReader;
@@ -56,7 +66,7 @@ import wellspan.exchange.ifc.write.SchemaViolation;
 
 class RoundTripTest {
   private static final Frame FRAME =
-      new Frame("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 10), 21.5, "");
+      Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 10), 21.5);
   private static final GlobalIds IDS = new GlobalIds(new UUID(7, 9));
 
   @TempDir Path dir;
@@ -124,48 +134,176 @@ class RoundTripTest {
             Optional.empty()));
   }
 
+  private static Item points() {
+    return new Item.PointGroup(
+        "Control",
+        List.of(
+            new Item.NamedPoint("BN-1", new Position(412_100.123, 6_534_600.456, 21.5), "peg"),
+            new Item.NamedPoint("BN-1", new Position(412_200, 6_534_700, 22), ""),
+            new Item.NamedPoint("flat", new Position(412_300, 6_534_700, Double.NaN), "bolt")));
+  }
+
+  private static Item string() {
+    return new Item.StringLine(
+        "Bank top",
+        new Polyline(
+            new double[] {
+              412_010, 6_534_510, 3, 412_020.5, 6_534_512.25, 3.5, 412_090, 6_534_530, 2
+            }));
+  }
+
+  private static Item block() {
+    double e = 412_150, n = 6_534_650, h = 12;
+    return new Item.Body(
+        "Block",
+        new Mesh(
+            new double[] {e, n, h, e + 2, n, h, e, n + 2, h, e, n, h + 2},
+            new int[] {0, 2, 1, 0, 1, 3, 0, 3, 2, 1, 2, 3}),
+        Band.STRUCTURES);
+  }
+
   private static Parcel parcel(Frame frame, LinearUnit unit, Item... items) {
+    return parcel(IfcSchema.IFC4X3, frame, unit, items);
+  }
+
+  private static Parcel parcel(IfcSchema schema, Frame frame, LinearUnit unit, Item... items) {
     List<Parcel.Piece> pieces = new ArrayList<>();
     for (Item i : items) {
       pieces.add(
-          Packing.piece(
-              IDS,
-              ItemId.of("s", i.kind(), i.name()),
-              i,
-              ClassRules.standard(i),
-              "design – größe.xml",
-              "Rev A"));
+          Packing.loosePiece(
+              IDS, ItemId.of("s", i.kind(), i.name()), i, schema, "design – größe.xml"));
     }
-    return new Parcel("Prüf & Co", frame, unit, IDS, pieces);
+    return new Parcel("Prüf & Co", schema, frame, unit, IDS, pieces, Control.NONE);
+  }
+
+  private static Parcel loose(Parcel.Piece piece) {
+    return new Parcel(
+        "p", IfcSchema.IFC4X3, FRAME, LinearUnit.METRE, IDS, List.of(piece), Control.NONE);
+  }
+
+  private DeliveryRun.Outcome run(Parcel p) throws IOException {
+    return DeliveryRun.run("d", p, dir.resolve("a.ifc"), Clock.systemUTC(), Progress.NONE);
+  }
+
+  static Stream<Arguments> cases() {
+    Frame own =
+        Frame.UNPLACED.withCrs(
+            "Site grid",
+            "+proj=tmerc +lat_0=58 +lon_0=7.5 +k=1 +x_0=412000 +y_0=6434500 +ellps=GRS80 +towgs84=0,0,0 +units=m");
+    List<Arguments> out = new ArrayList<>();
+    for (IfcSchema schema : IfcSchema.values()) {
+      for (LinearUnit unit :
+          List.of(
+              LinearUnit.METRE,
+              LinearUnit.MILLIMETRE,
+              LinearUnit.FOOT,
+              LinearUnit.US_SURVEY_FOOT)) {
+        out.add(Arguments.of(schema, unit, FRAME));
+      }
+      out.add(Arguments.of(schema, LinearUnit.MILLIMETRE, FRAME.withScale(1.000305)));
+      out.add(Arguments.of(schema, LinearUnit.METRE, FRAME.withScale(0.99964)));
+      out.add(Arguments.of(schema, LinearUnit.METRE, new LocalZero.Shared().frame(FRAME)));
+      out.add(Arguments.of(schema, LinearUnit.MILLIMETRE, new LocalZero.Shared().frame(FRAME)));
+      out.add(
+          Arguments.of(
+              schema,
+              LinearUnit.METRE,
+              new LocalZero.Own(new Position(400_000, 6_500_000, -100)).frame(FRAME)));
+      out.add(Arguments.of(schema, LinearUnit.METRE, own.withBasePoint(FRAME.basePoint())));
+    }
+    return out.stream();
   }
 
   @ParameterizedTest
-  @EnumSource(
-      value = LinearUnit.class,
-      names = {"METRE", "MILLIMETRE", "FOOT", "US_SURVEY_FOOT"})
-  void everythingArrivesInEveryUnit(LinearUnit unit) throws IOException {
+  @MethodSource("cases")
+  void everythingArrivesInEverySchemaUnitAndFrame(IfcSchema schema, LinearUnit unit, Frame frame)
+      throws IOException {
     DeliveryRun.Outcome o =
-        DeliveryRun.run(
-            "d",
-            parcel(FRAME, unit, ground(), road(), planOnly()),
-            dir.resolve("a.ifc"),
-            Clock.systemUTC(),
-            Progress.NONE);
-    assertThat(o.receipt().proof().findings()).isEmpty();
-    assertThat(o.receipt().proof().pass()).isTrue();
-    assertThat(o.receipt().proof().maxDeviation()).isLessThan(1e-6);
-    assertThat(o.receipt().proof().trianglesIdentical()).isTrue();
-    assertThat(o.arrived().counts())
+        run(parcel(schema, frame, unit, ground(), road(), planOnly(), points(), string(), block()));
+    Proof p = o.receipt().proof();
+    assertThat(p.findings()).isEmpty();
+    assertThat(p.pass()).isTrue();
+    assertThat(p.maxDeviation()).isLessThan(1e-6);
+    assertThat(p.trianglesIdentical()).isTrue();
+    assertThat(p.arrived()).isEqualTo(6);
+    assertThat(o.arrived().places().getFirst().level()).isEqualTo(50);
+  }
+
+  @Test
+  void aReceivedFileGivesTheSameFrameBack() throws IOException {
+    for (IfcSchema schema : IfcSchema.values()) {
+      Frame f = FRAME.withScale(1.000305);
+      Frame back =
+          run(parcel(schema, f, LinearUnit.METRE, ground())).arrived().frame().orElseThrow();
+      assertThat(back.crs()).isEqualTo(f.crs());
+      assertThat(back.verticalDatum()).isEqualTo(f.verticalDatum());
+      assertThat(back.basePoint()).isEqualTo(f.basePoint());
+      assertThat(back.rotationDegrees()).isCloseTo(f.rotationDegrees(), within(1e-9 * 21.5));
+      assertThat(back.scale()).isCloseTo(f.scale(), within(1e-9));
+    }
+  }
+
+  @Test
+  void everyFileSaysItsLatitudeAndLongitudeInAgreement() throws IOException {
+    for (IfcSchema schema : IfcSchema.values()) {
+      Received r = run(parcel(schema, FRAME, LinearUnit.MILLIMETRE, ground())).arrived();
+      assertThat(r.places()).extracting(PlaceStatement::level).containsExactly(50, 20);
+      PlaceStatement.LonLat at = r.places().get(1).geographic().orElseThrow();
+      assertThat(at.longitude()).isCloseTo(7.4708204, within(1e-6));
+      assertThat(at.latitude()).isCloseTo(58.9411039, within(1e-6));
+      assertThat(Contradictions.check("a.ifc", r.places())).isEmpty();
+    }
+  }
+
+  @Test
+  void theScaledFormIsWrittenWhereTheSchemaHasIt() throws IOException {
+    Frame f = FRAME.withScale(1.000305);
+    assertThat(Files.readString(run(parcel(f, LinearUnit.METRE, ground())).file()))
+        .contains("IFCMAPCONVERSIONSCALED");
+    assertThat(Files.readString(run(parcel(IfcSchema.IFC4, f, LinearUnit.METRE, ground())).file()))
+        .contains("IFCMAPCONVERSION(")
+        .doesNotContain("SCALED");
+    assertThat(
+            Files.readString(run(parcel(IfcSchema.IFC2X3, f, LinearUnit.METRE, ground())).file()))
+        .contains("ePSet_MapConversion")
+        .contains("IFCOWNERHISTORY");
+  }
+
+  @Test
+  void alignmentsHaveTheirElementsInIfc43() throws IOException {
+    assertThat(run(parcel(FRAME, LinearUnit.METRE, road(), planOnly())).arrived().counts())
         .containsEntry("IfcAlignment", 2)
         .containsEntry("IfcRoadPart", 1)
         .containsEntry("IfcReferent", 3);
   }
 
   @Test
+  void controlPointsAreTalliedInTheWrittenFile() throws IOException {
+    Parcel p = parcel(FRAME, LinearUnit.METRE, points());
+    Control control =
+        new Control(
+            List.of(new Control.Point("BN-1", new Position(412_100.123, 6_534_600.456, 21.538))),
+            0.015,
+            "");
+    Parcel with =
+        new Parcel(p.project(), p.schema(), p.frame(), p.unit(), p.ids(), p.pieces(), control);
+    Proof proof = run(with).receipt().proof();
+    assertThat(proof.pass()).isTrue();
+    assertThat(proof.controlTally())
+        .singleElement()
+        .satisfies(
+            l -> {
+              assertThat(l.height()).isCloseTo(-0.038, within(1e-6));
+              assertThat(l.plan()).isLessThan(1e-6);
+              assertThat(l.by()).isEqualTo(ControlTally.FoundBy.NAME);
+            });
+    assertThat(proof.findings()).extracting(Finding::code).containsExactly("place.tally");
+  }
+
+  @Test
   void aMapInFeetIsServedToo() throws IOException {
     double foot = LinearUnit.US_SURVEY_FOOT.metres();
-    Frame f =
-        new Frame("EPSG:2227", "", new Position(6_010_000 * foot, 2_080_000 * foot, 0), 0, "");
+    Frame f = Frame.of("EPSG:2227", "", new Position(6_010_000 * foot, 2_080_000 * foot, 0), 0);
     double e = 6_012_000 * foot;
     double n = 2_082_000 * foot;
     Item s =
@@ -264,7 +402,8 @@ class RoundTripTest {
         .contains("proof.moved", "alignment.curve");
     assertThat(codes(damaged(s -> s.replaceFirst("IFCCLOTHOID\\((#\\d+),", "IFCCLOTHOID($1,1"))))
         .containsExactly("alignment.curve");
-    assertThat(codes(damaged(s -> s.replace("'Rev A'", "'Rev B'")))).contains("proof.property");
+    assertThat(codes(damaged(s -> s.replace("IFCLABEL('Ground')", "IFCLABEL('Other')"))))
+        .contains("proof.property");
     assertThat(
             codes(
                 damaged(
@@ -285,16 +424,12 @@ class RoundTripTest {
     Parcel bad = parcel(FRAME, LinearUnit.METRE, ground());
     Parcel.Piece piece = bad.pieces().getFirst();
     Parcel wrong =
-        new Parcel(
-            "p",
-            FRAME,
-            LinearUnit.METRE,
-            IDS,
-            List.of(
-                new Parcel.Piece(
-                    piece.key(),
-                    piece.item(),
-                    new Description(new EntityClass("IfcProject", ""), "x", List.of()))));
+        loose(
+            new Parcel.Piece(
+                piece.key(),
+                piece.item(),
+                new Description(new EntityClass("IfcProject", ""), "x", List.of()),
+                ""));
     assertThatThrownBy(() -> DeliveryRun.run("d", wrong, target, Clock.systemUTC(), Progress.NONE))
         .isInstanceOf(SchemaViolation.class);
     Progress cancelled =
@@ -320,19 +455,15 @@ class RoundTripTest {
     Parcel p = parcel(FRAME, LinearUnit.METRE, ground());
     Parcel.Piece g = p.pieces().getFirst();
     Parcel fill =
-        new Parcel(
-            "p",
-            FRAME,
-            LinearUnit.METRE,
-            IDS,
-            List.of(
-                new Parcel.Piece(
-                    g.key(),
-                    g.item(),
-                    new Description(
-                        new EntityClass("IfcEarthworksFill", "EMBANKMENT"),
-                        g.description().globalId(),
-                        List.of()))));
+        loose(
+            new Parcel.Piece(
+                g.key(),
+                g.item(),
+                new Description(
+                    new EntityClass("IfcEarthworksFill", "EMBANKMENT"),
+                    g.description().globalId(),
+                    List.of()),
+                ""));
     assertThat(
             DeliveryRun.run("d", fill, dir.resolve("f.ifc"), Clock.systemUTC(), Progress.NONE)
                 .receipt()
@@ -365,19 +496,15 @@ class RoundTripTest {
                 new int[] {0, 1, 2}),
             new int[0]);
     Parcel p =
-        new Parcel(
-            "p",
-            FRAME,
-            LinearUnit.METRE,
-            IDS,
-            List.of(
-                new Parcel.Piece(
-                    "k",
-                    s,
-                    new Description(
-                        ClassRules.standard(s),
-                        IDS.of("k", "product"),
-                        List.of(new PropertySet("Set", values))))));
+        loose(
+            new Parcel.Piece(
+                "k",
+                s,
+                new Description(
+                    ClassRules.standard(s, IfcSchema.IFC4X3),
+                    IDS.of("k", "product"),
+                    List.of(new PropertySet("Set", values))),
+                ""));
     Path f = Files.createTempFile("round", ".ifc");
     try {
       IfcWriter.write(p, f, "x.ifc", Clock.systemUTC(), Progress.NONE);

@@ -191,7 +191,7 @@ final class AlignmentReader {
                   .flatMap(p -> p.ref("Location"))
                   .map(p -> p.number("DistanceAlong"))
                   .orElse(Double.NaN)
-              * units.length();
+              * geo.scale();
       if (stationing.get("IncomingStation") instanceof PropertyValue.Length(double back)) {
         boolean increasing =
             !(stationing.get("HasIncreasingStation") instanceof PropertyValue.Flag(boolean up))
@@ -209,6 +209,7 @@ final class AlignmentReader {
     Placement placement = Placement.of(alignment.ref("ObjectPlacement"), Placement.memory());
     double turn = Math.atan2(placement.m()[4], placement.m()[0]) + Math.atan2(geo.sin(), geo.cos());
     double k = geo.scale();
+    double up = geo.upwards();
     List<PlanElement> elements =
         own.elements().stream().map(e -> moved(e, placement, turn, k)).toList();
     Optional<Profile> profile =
@@ -218,7 +219,7 @@ final class AlignmentReader {
                     new Profile(
                         p.name(),
                         p.segments().stream()
-                            .map(s -> raised(s, k, geo.height() + dz * k))
+                            .map(s -> raised(s, k, up, geo.height() + dz * up))
                             .toList()));
     return new Alignment(own.name(), elements, chainages, profile);
   }
@@ -237,16 +238,23 @@ final class AlignmentReader {
     };
   }
 
-  private static ProfileSegment raised(ProfileSegment s, double k, double zero) {
+  /**
+   * @param k metres on the map in one unit of the file along the alignment
+   * @param up the same for levels
+   */
+  private static ProfileSegment raised(ProfileSegment s, double k, double up, double zero) {
     double x = s.startDistance() * k;
     double l = s.length() * k;
-    double z = s.startLevel() * k + zero;
+    double z = s.startLevel() * up + zero;
+    double g0 = s.startGrade() * (up / k);
+    double g1 = s.endGrade() * (up / k);
     return switch (s) {
-      case ProfileSegment.Grade g -> new ProfileSegment.Grade(x, l, z, g.startGrade());
-      case ProfileSegment.Parabola p ->
-          new ProfileSegment.Parabola(x, l, z, p.startGrade(), p.endGrade());
-      case ProfileSegment.Circle c ->
-          new ProfileSegment.Circle(x, l, z, c.startGrade(), c.endGrade(), c.radius() * k);
+      case ProfileSegment.Grade g -> new ProfileSegment.Grade(x, l, z, g0);
+      case ProfileSegment.Parabola p -> new ProfileSegment.Parabola(x, l, z, g0, g1);
+      case ProfileSegment.Circle c -> {
+        double turned = g1 / Math.hypot(1, g1) - g0 / Math.hypot(1, g0);
+        yield new ProfileSegment.Circle(x, l, z, g0, g1, l / turned);
+      }
     };
   }
 }

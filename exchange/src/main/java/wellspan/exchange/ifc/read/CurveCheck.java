@@ -10,11 +10,14 @@ import wellspan.core.align.AlignmentPoint;
  * coordinates.
  */
 final class CurveCheck {
+  private final double metre;
   private double largest;
   private boolean readable = true;
   private double reached;
 
-  private CurveCheck() {}
+  private CurveCheck(double metre) {
+    this.metre = metre;
+  }
 
   /**
    * Largest distance between curve and layout at steps of a metre, in the model's unit; empty if
@@ -24,18 +27,18 @@ final class CurveCheck {
    * @param metre the length of a metre in the model's unit
    */
   static Optional<Double> largestDifference(Instance alignment, Alignment layout, double metre) {
-    CurveCheck check = new CurveCheck();
+    CurveCheck check = new CurveCheck(metre);
     boolean found = false;
     for (Instance r :
         alignment.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of())) {
       for (Instance item : r.refs("Items")) {
         if (item.isA("IFCGRADIENTCURVE")) {
           found = true;
-          item.ref("BaseCurve").ifPresent(b -> check.plan(b, layout, metre));
-          check.profile(item, layout, metre);
+          item.ref("BaseCurve").ifPresent(b -> check.plan(b, layout));
+          check.profile(item, layout);
         } else if (item.isA("IFCCOMPOSITECURVE")) {
           found = true;
-          check.plan(item, layout, metre);
+          check.plan(item, layout);
         }
       }
     }
@@ -47,7 +50,7 @@ final class CurveCheck {
     double start = segment.number("SegmentStart", 0);
     double length = segment.number("SegmentLength", 0);
     Optional<ParentCurve> parent =
-        segment.ref("ParentCurve").flatMap(c -> ParentCurve.of(c, Math.abs(length)));
+        segment.ref("ParentCurve").flatMap(c -> ParentCurve.of(c, Math.abs(length), metre));
     if (parent.isEmpty()) {
       readable = false;
       return Optional.empty();
@@ -68,7 +71,7 @@ final class CurveCheck {
         });
   }
 
-  private void plan(Instance composite, Alignment layout, double metre) {
+  private void plan(Instance composite, Alignment layout) {
     reached = 0;
     for (Instance segment : composite.refs("Segments")) {
       double length = Math.abs(segment.number("SegmentLength", 0));
@@ -89,7 +92,7 @@ final class CurveCheck {
     largest = Math.max(largest, Math.abs(reached - layout.length()));
   }
 
-  private void profile(Instance gradient, Alignment layout, double metre) {
+  private void profile(Instance gradient, Alignment layout) {
     if (layout.profile().isEmpty()) {
       readable = false;
       return;

@@ -6,6 +6,7 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,6 +16,8 @@ import wellspan.core.describe.Description;
 import wellspan.core.describe.EntityClass;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
@@ -26,6 +29,8 @@ public final class IfcReader {
   private static final Set<String> BODY =
       Set.of("", "Body", "Facetation", "Tessellation", "Surface", "Body-Fallback");
 
+  private static final Set<String> LINES = Set.of("Axis", "Annotation", "FootPrint");
+
   private final IfcModel model;
   private final List<Finding> findings = new ArrayList<>();
   private final List<Received.Entry> entries = new ArrayList<>();
@@ -35,13 +40,17 @@ public final class IfcReader {
   private final Units units;
   private final Georeference geo;
   private final PropertyReader properties;
+  private final LineReader lines;
+  private final Set<Integer> grouped = new HashSet<>();
+  private final List<Item.NamedPoint> loosePoints = new ArrayList<>();
   private final Map<Integer, String> containers = new HashMap<>();
 
   private IfcReader(IfcModel model) {
     this.model = model;
     units = Units.of(model);
-    geo = Georeference.of(model, units.length());
     properties = new PropertyReader(model, units);
+    geo = Georeference.of(model, units, properties);
+    lines = new LineReader(geo, placements);
   }
 
   /**
@@ -62,6 +71,7 @@ public final class IfcReader {
       String name = rel.ref("RelatingStructure").map(s -> s.text("Name")).orElse("");
       rel.refs("RelatedElements").forEach(e -> containers.put(e.id(), name));
     }
+    pointGroups();
     List<Instance> products = model.all("IFCPRODUCT");
     AlignmentReader alignments = new AlignmentReader(model, units, geo, properties, findings);
     int done = 0;
@@ -74,9 +84,14 @@ public final class IfcReader {
             .ifPresent(a -> entries.add(entry(p, new Item.AlignmentLine(name, a))));
       } else if (p.ref("Representation").isPresent()
           && !p.isA("IFCLINEARELEMENT")
-          && !p.isA("IFCPOSITIONINGELEMENT")) {
-        body(p).ifPresent(item -> entries.add(entry(p, item)));
+          && !p.isA("IFCPOSITIONINGELEMENT")
+          && !grouped.contains(p.id())) {
+        body(p).or(() -> line(p)).ifPresent(item -> entries.add(entry(p, item)));
       }
+    }
+    if (!loosePoints.isEmpty()) {
+      Item points = new Item.PointGroup(names.of("points", "Points"), loosePoints);
+      entries.add(new Received.Entry(points, "", Optional.empty()));
     }
     report();
     return new Received(
@@ -86,7 +101,54 @@ public final class IfcReader {
         entries,
         model.counts(),
         findings,
-        geo.frame());
+        geo.places());
+  }
+
+  /** Groups whose members are all single points are one item each. */
+  private void pointGroups() {
+    for (Instance rel : model.all("IFCRELASSIGNSTOGROUP")) {
+      List<Instance> members = rel.refs("RelatedObjects");
+      Optional<Instance> group = rel.ref("RelatingGroup");
+      List<Item.NamedPoint> points = new ArrayList<>();
+      for (Instance m : members) {
+        point(m).ifPresent(points::add);
+      }
+      if (group.isEmpty() || points.isEmpty() || points.size() < members.size()) {
+        continue;
+      }
+      members.forEach(m -> grouped.add(m.id()));
+      Instance g = group.get();
+      Instance first = members.getFirst();
+      EntityClass c = new EntityClass(first.entity().name(), first.literal("PredefinedType"));
+      entries.add(
+          new Received.Entry(
+              new Item.PointGroup(names.of("points", nameOf(g)), points),
+              containers.getOrDefault(first.id(), ""),
+              Optional.of(new Description(c, g.text("GlobalId"), properties.of(g)))));
+    }
+  }
+
+  private Optional<Item.NamedPoint> point(Instance p) {
+    if (!p.isA("IFCPRODUCT") || p.ref("Representation").isEmpty()) {
+      return Optional.empty();
+    }
+    return lines
+        .point(p)
+        .map(
+            c ->
+                new Item.NamedPoint(
+                    p.text("Name"), new Position(c[0], c[1], c[2]), p.text("Description")));
+  }
+
+  /** A product without a body but with a line, or with a single point. */
+  private Optional<Item> line(Instance p) {
+    Optional<double[]> line = lines.line(p).filter(xyz -> xyz.length >= 6);
+    if (line.isPresent()) {
+      return Optional.of(
+          new Item.StringLine(names.of("string", nameOf(p)), new Polyline(line.get())));
+    }
+    point(p).ifPresent(loosePoints::add);
+    return Optional.empty();
   }
 
   private static String nameOf(Instance p) {
@@ -107,6 +169,9 @@ public final class IfcReader {
     boolean network = false;
     for (Instance r :
         p.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of())) {
+      if (LINES.contains(r.text("RepresentationIdentifier"))) {
+        continue; // lines and points are looked for where there is no body
+      }
       if (!BODY.contains(r.text("RepresentationIdentifier"))) {
         unread.merge("representation " + r.text("RepresentationIdentifier"), 1, Integer::sum);
         continue;

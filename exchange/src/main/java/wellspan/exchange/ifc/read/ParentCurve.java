@@ -14,8 +14,9 @@ interface ParentCurve {
 
   /**
    * @param length of the segment that uses the curve; cosine and sine spirals are defined over it
+   * @param metre the length of a metre in the model's unit
    */
-  static Optional<ParentCurve> of(Instance curve, double length) {
+  static Optional<ParentCurve> of(Instance curve, double length, double metre) {
     return switch (curve.entity().name()) {
       case "IfcLine" -> {
         double[] p = Placement.point(curve.ref("Pnt"));
@@ -36,27 +37,28 @@ interface ParentCurve {
       }
       case "IfcClothoid" -> {
         double a = curve.number("ClothoidConstant");
-        yield Optional.of(spiral(s -> Math.signum(a) * s * s / (2 * a * a)));
+        yield Optional.of(spiral(metre, s -> Math.signum(a) * s * s / (2 * a * a)));
       }
       case "IfcThirdOrderPolynomialSpiral" -> {
         double k3 = coefficient(curve, "CubicTerm", 4);
         double k2 = coefficient(curve, "QuadraticTerm", 3);
         double k1 = coefficient(curve, "LinearTerm", 2);
         double k0 = coefficient(curve, "ConstantTerm", 1);
-        yield Optional.of(spiral(s -> s * (k0 + s * (k1 / 2 + s * (k2 / 3 + s * k3 / 4)))));
+        yield Optional.of(spiral(metre, s -> s * (k0 + s * (k1 / 2 + s * (k2 / 3 + s * k3 / 4)))));
       }
       case "IfcCosineSpiral" -> {
         double k = coefficient(curve, "CosineTerm", 1);
         double k0 = coefficient(curve, "ConstantTerm", 1);
         yield Optional.of(
-            spiral(s -> k0 * s + k * length / Math.PI * Math.sin(Math.PI * s / length)));
+            spiral(metre, s -> k0 * s + k * length / Math.PI * Math.sin(Math.PI * s / length)));
       }
       case "IfcSineSpiral" -> {
         double k = coefficient(curve, "SineTerm", 1);
         double k1 = coefficient(curve, "LinearTerm", 2);
         double k0 = coefficient(curve, "ConstantTerm", 1);
         double w = 2 * Math.PI / length;
-        yield Optional.of(spiral(s -> k0 * s + k1 * s * s / 2 + k / w * (1 - Math.cos(w * s))));
+        yield Optional.of(
+            spiral(metre, s -> k0 * s + k1 * s * s / 2 + k / w * (1 - Math.cos(w * s))));
       }
       case "IfcPolynomialCurve" ->
           Optional.of(polynomial(curve.numbers("CoefficientsX"), curve.numbers("CoefficientsY")));
@@ -70,9 +72,9 @@ interface ParentCurve {
   }
 
   /** Integrates the direction by Simpson's rule on quarter metres or finer. */
-  private static ParentCurve spiral(DoubleUnaryOperator direction) {
+  private static ParentCurve spiral(double metre, DoubleUnaryOperator direction) {
     return s -> {
-      int n = 2 * (int) Math.max(16, Math.ceil(Math.abs(s) * 2));
+      int n = 2 * (int) Math.max(16, Math.ceil(Math.abs(s) / metre * 2));
       double h = s / n;
       double x = 0;
       double y = 0;

@@ -121,30 +121,24 @@ final class AlignmentCurves {
     return curvature == 0 ? UNSET : real(1 / curvature);
   }
 
-  /**
-   * @param zero level of the local zero, metres
-   */
-  int gradient(Profile profile, double zero, int base) throws IOException {
+  int gradient(Profile profile, int base) throws IOException {
     List<Integer> segments = new ArrayList<>();
     List<ProfileSegment> all = profile.segments();
     for (int i = 0; i < all.size(); i++) {
       ProfileSegment s = all.get(i);
       boolean smooth =
           i + 1 < all.size() && Math.abs(all.get(i + 1).startGrade() - s.endGrade()) < 1e-9;
-      segments.add(profileSegment(s, zero, smooth ? "CONTSAMEGRADIENT" : "CONTINUOUS"));
+      segments.add(profileSegment(s, smooth ? "CONTSAMEGRADIENT" : "CONTINUOUS"));
     }
     ProfileSegment last = all.getLast();
     int end =
-        placement(
-            last.endDistance() / unit, (last.endLevel() - zero) / unit, Math.atan(last.endGrade()));
+        placement(last.endDistance() / unit, last.endLevel() / unit, Math.atan(last.endGrade()));
     segments.add(segment("DISCONTINUOUS", end, 0, 0, line()));
     return step.add("IfcGradientCurve", refs(segments), literal("F"), ref(base), UNSET);
   }
 
-  private int profileSegment(ProfileSegment s, double zero, String transition) throws IOException {
-    int at =
-        placement(
-            s.startDistance() / unit, (s.startLevel() - zero) / unit, Math.atan(s.startGrade()));
+  private int profileSegment(ProfileSegment s, String transition) throws IOException {
+    int at = placement(s.startDistance() / unit, s.startLevel() / unit, Math.atan(s.startGrade()));
     return switch (s) {
       case ProfileSegment.Grade g ->
           segment(transition, at, 0, g.length() * Math.hypot(1, g.startGrade()) / unit, line());

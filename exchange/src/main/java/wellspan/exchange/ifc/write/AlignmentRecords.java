@@ -23,7 +23,6 @@ import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.EntityClass;
 import wellspan.core.describe.PropertySet;
 import wellspan.core.describe.PropertyValue;
-import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 
 /**
@@ -35,16 +34,22 @@ final class AlignmentRecords {
   private final Parcel parcel;
   private final ProjectRecords project;
   private final PropertyRecords properties;
+  private final LocalCoordinates local;
   private final double unit;
   private Parcel.Piece piece;
 
   AlignmentRecords(
-      StepWriter step, Parcel parcel, ProjectRecords project, PropertyRecords properties) {
+      StepWriter step,
+      Parcel parcel,
+      ProjectRecords project,
+      PropertyRecords properties,
+      LocalCoordinates local) {
     this.step = step;
     this.parcel = parcel;
     this.project = project;
     this.properties = properties;
-    unit = parcel.unit().metres();
+    this.local = local;
+    unit = local.unit();
   }
 
   private String id(String role) {
@@ -65,15 +70,14 @@ final class AlignmentRecords {
               + c
               + ".");
     }
-    Alignment a = item.alignment();
+    Alignment a = local.of(item.alignment());
     AlignmentCurves curves = new AlignmentCurves(step, unit);
-    List<PlanElement> local = a.elements().stream().map(this::local).toList();
-    int base = curves.composite(local);
+    int base = curves.composite(a.elements());
     List<Integer> representations = new ArrayList<>();
     int axis = base;
     if (a.profile().isPresent()) {
       representations.add(representation(project.axisContext(), "FootPrint", "Curve2D", base));
-      axis = curves.gradient(a.profile().get(), parcel.frame().basePoint().height(), base);
+      axis = curves.gradient(a.profile().get(), base);
       representations.add(representation(project.axisContext(), "Axis", "Curve3D", axis));
     } else {
       representations.add(representation(project.axisContext(), "Axis", "Curve2D", base));
@@ -84,30 +88,22 @@ final class AlignmentRecords {
     int shape = step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(representations));
     int placement = step.add("IfcLocalPlacement", UNSET, ref(project.identity()));
     int alignment =
-        step.add(
+        step.root(
             "IfcAlignment",
-            text(p.description().globalId()),
-            UNSET,
+            p.description().globalId(),
             text(item.name()),
             UNSET,
             UNSET,
             ref(placement),
             ref(shape),
             c.predefinedType().isEmpty() ? UNSET : literal(c.predefinedType()));
-    List<Integer> layouts = new ArrayList<>(List.of(horizontal(local, placement)));
+    List<Integer> layouts = new ArrayList<>(List.of(horizontal(a.elements(), placement)));
     if (a.profile().isPresent()) {
       layouts.add(vertical(a.profile().get().segments(), placement));
     }
-    step.add(
-        "IfcRelNests", text(id("layouts")), UNSET, UNSET, UNSET, ref(alignment), refs(layouts));
-    step.add(
-        "IfcRelNests",
-        text(id("referents")),
-        UNSET,
-        UNSET,
-        UNSET,
-        ref(alignment),
-        refs(referents(a, axis)));
+    step.root("IfcRelNests", id("layouts"), UNSET, UNSET, ref(alignment), refs(layouts));
+    step.root(
+        "IfcRelNests", id("referents"), UNSET, UNSET, ref(alignment), refs(referents(a, axis)));
     return alignment;
   }
 
@@ -117,32 +113,10 @@ final class AlignmentRecords {
         "IfcShapeRepresentation", ref(context), text(identifier), text(type), refs(List.of(item)));
   }
 
-  /** The same element in local coordinates, still in metres. */
-  private PlanElement local(PlanElement e) {
-    PlanPoint s = e.start();
-    Position p = parcel.frame().toLocal(new Position(s.east(), s.north(), 0));
-    PlanPoint start =
-        new PlanPoint(
-            p.east(), p.north(), s.direction() + Math.toRadians(parcel.frame().rotationDegrees()));
-    return switch (e) {
-      case PlanElement.Line l -> new PlanElement.Line(start, l.length());
-      case PlanElement.Arc r -> new PlanElement.Arc(start, r.length(), r.radius());
-      case PlanElement.Spiral c ->
-          new PlanElement.Spiral(start, c.length(), c.startCurvature(), c.endCurvature(), c.law());
-    };
-  }
-
   private int horizontal(List<PlanElement> elements, int placement) throws IOException {
     int layout =
-        step.add(
-            "IfcAlignmentHorizontal",
-            text(id("horizontal")),
-            UNSET,
-            UNSET,
-            UNSET,
-            UNSET,
-            ref(placement),
-            UNSET);
+        step.root(
+            "IfcAlignmentHorizontal", id("horizontal"), UNSET, UNSET, UNSET, ref(placement), UNSET);
     List<Integer> segments = new ArrayList<>();
     for (PlanElement e : elements) {
       String type =
@@ -169,14 +143,7 @@ final class AlignmentRecords {
     }
     segments.add(
         horizontalSegment(segments.size(), placement, elements.getLast().end(), 0, 0, 0, "LINE"));
-    step.add(
-        "IfcRelNests",
-        text(id("horizontal segments")),
-        UNSET,
-        UNSET,
-        UNSET,
-        ref(layout),
-        refs(segments));
+    step.root("IfcRelNests", id("horizontal segments"), UNSET, UNSET, ref(layout), refs(segments));
     return layout;
   }
 
@@ -211,15 +178,8 @@ final class AlignmentRecords {
 
   private int vertical(List<ProfileSegment> profile, int placement) throws IOException {
     int layout =
-        step.add(
-            "IfcAlignmentVertical",
-            text(id("vertical")),
-            UNSET,
-            UNSET,
-            UNSET,
-            UNSET,
-            ref(placement),
-            UNSET);
+        step.root(
+            "IfcAlignmentVertical", id("vertical"), UNSET, UNSET, UNSET, ref(placement), UNSET);
     List<Integer> segments = new ArrayList<>();
     for (ProfileSegment s : profile) {
       int number = segments.size();
@@ -242,21 +202,13 @@ final class AlignmentRecords {
     ProfileSegment end =
         new ProfileSegment.Grade(last.endDistance(), 0, last.endLevel(), last.endGrade());
     segments.add(verticalSegment(segments.size(), placement, end, UNSET, "CONSTANTGRADIENT"));
-    step.add(
-        "IfcRelNests",
-        text(id("vertical segments")),
-        UNSET,
-        UNSET,
-        UNSET,
-        ref(layout),
-        refs(segments));
+    step.root("IfcRelNests", id("vertical segments"), UNSET, UNSET, ref(layout), refs(segments));
     return layout;
   }
 
   private int verticalSegment(
       int number, int placement, ProfileSegment s, StepValue radius, String type)
       throws IOException {
-    double level = s.startLevel() - parcel.frame().basePoint().height();
     int design =
         step.add(
             "IfcAlignmentVerticalSegment",
@@ -264,7 +216,7 @@ final class AlignmentRecords {
             UNSET,
             real(s.startDistance() / unit),
             real(s.length() / unit),
-            real(level / unit),
+            real(s.startLevel() / unit),
             real(s.startGrade()),
             real(s.endGrade()),
             radius,
@@ -273,16 +225,8 @@ final class AlignmentRecords {
   }
 
   private int segment(String role, int placement, int design) throws IOException {
-    return step.add(
-        "IfcAlignmentSegment",
-        text(id(role)),
-        UNSET,
-        UNSET,
-        UNSET,
-        UNSET,
-        ref(placement),
-        UNSET,
-        ref(design));
+    return step.root(
+        "IfcAlignmentSegment", id(role), UNSET, UNSET, UNSET, ref(placement), UNSET, ref(design));
   }
 
   /** A metre-by-metre line for receivers that do not know the curves. */
@@ -293,13 +237,12 @@ final class AlignmentRecords {
       if (!spatial && a.profile().isPresent()) {
         continue;
       }
-      Position q = parcel.frame().toLocal(new Position(p.east(), p.north(), p.level()));
       points.add(
           step.add(
               "IfcCartesianPoint",
               spatial
-                  ? reals(q.east() / unit, q.north() / unit, q.height() / unit)
-                  : reals(q.east() / unit, q.north() / unit)));
+                  ? reals(p.east() / unit, p.north() / unit, p.level() / unit)
+                  : reals(p.east() / unit, p.north() / unit)));
     }
     int line = step.add("IfcPolyline", refs(points));
     return step.add("IfcGeometricCurveSet", refs(List.of(line)));
@@ -326,8 +269,7 @@ final class AlignmentRecords {
       String role, Alignment a, int curve, double distance, Map<String, PropertyValue> stationing)
       throws IOException {
     AlignmentPoint p = a.at(distance);
-    double level = Double.isFinite(p.level()) ? p.level() : parcel.frame().basePoint().height();
-    Position q = parcel.frame().toLocal(new Position(p.east(), p.north(), level));
+    double level = Double.isFinite(p.level()) ? p.level() : 0;
     int along =
         step.add(
             "IfcPointByDistanceExpression",
@@ -338,14 +280,13 @@ final class AlignmentRecords {
             ref(curve));
     int linear = step.add("IfcAxis2PlacementLinear", ref(along), UNSET, UNSET);
     int point =
-        step.add("IfcCartesianPoint", reals(q.east() / unit, q.north() / unit, q.height() / unit));
+        step.add("IfcCartesianPoint", reals(p.east() / unit, p.north() / unit, level / unit));
     int cartesian = step.add("IfcAxis2Placement3D", ref(point), UNSET, UNSET);
     int placement = step.add("IfcLinearPlacement", UNSET, ref(linear), ref(cartesian));
     int referent =
-        step.add(
+        step.root(
             "IfcReferent",
-            text(id(role)),
-            UNSET,
+            id(role),
             text(Chainages.format(p.chainage())),
             UNSET,
             UNSET,

@@ -14,23 +14,30 @@ import java.time.Clock;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import wellspan.core.deliver.LineComparison;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.EntityClass;
+import wellspan.core.describe.IfcSchema;
+import wellspan.core.geom.Polyline;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
+import wellspan.exchange.file.UniqueNames;
 import wellspan.exchange.ifc.schema.Attribute;
 import wellspan.exchange.ifc.schema.Schema;
 
-/** Writes a parcel as IFC4X3_ADD2: project, site, road, road part, and the items in them. */
+/**
+ * Writes a parcel as IFC: project and site, in IFC4.3 road and road part, and the items in them.
+ */
 public final class IfcWriter {
-  public static final String SCHEMA = "IFC4X3_ADD2";
-
   private final Parcel parcel;
-  private final Schema schema = Schema.forFile(SCHEMA).orElseThrow();
+  private final Schema schema;
   private final StepWriter step;
+  private final LocalCoordinates local;
+  private final LineRecords lines;
   private final List<Integer> inSite = new ArrayList<>();
   private final List<Integer> inRoad = new ArrayList<>();
   private final List<Integer> alignments = new ArrayList<>();
@@ -38,6 +45,9 @@ public final class IfcWriter {
   private IfcWriter(Parcel parcel, StepWriter step) {
     this.parcel = parcel;
     this.step = step;
+    schema = Schema.forFile(parcel.schema().id()).orElseThrow();
+    local = new LocalCoordinates(parcel);
+    lines = new LineRecords(step, local);
   }
 
   /**
@@ -49,12 +59,14 @@ public final class IfcWriter {
   public static void write(Parcel parcel, Path file, String name, Clock clock, Progress progress)
       throws IOException {
     try (OutputStream out = Files.newOutputStream(file)) {
-      StepWriter step = new StepWriter(out, Schema.forFile(SCHEMA).orElseThrow(), progress);
+      StepWriter step =
+          new StepWriter(out, Schema.forFile(parcel.schema().id()).orElseThrow(), progress);
       String time =
           DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mm:ss")
               .withZone(ZoneOffset.UTC)
               .format(clock.instant());
-      step.header(SCHEMA, "ViewDefinition [NotAssigned]", name, time, "", "", "Wellspan");
+      step.header(
+          parcel.schema().id(), "ViewDefinition [NotAssigned]", name, time, "", "", "Wellspan");
       new IfcWriter(parcel, step).write(progress);
       step.end();
     }
@@ -65,36 +77,86 @@ public final class IfcWriter {
   }
 
   private void write(Progress progress) throws IOException {
-    ProjectRecords project = new ProjectRecords(step, parcel).write();
     PropertyRecords properties = new PropertyRecords(step, parcel);
+    ProjectRecords project = new ProjectRecords(step, parcel, properties).write();
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
       progress.step((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
-      int product =
-          switch (piece.item()) {
-            case Item.TerrainSurface s ->
-                product(
-                    piece, project, new MeshRecords(step, parcel).shape(project, s.mesh(), false));
-            case Item.Body b ->
-                product(
-                    piece,
-                    project,
-                    new MeshRecords(step, parcel).shape(project, b.mesh(), b.mesh().isClosed()));
-            case Item.AlignmentLine a ->
-                new AlignmentRecords(step, parcel, project, properties).write(piece, a);
-            case Item.PointGroup p ->
-                throw new SchemaViolation("Points (" + p.name() + ") are not delivered as IFC.");
-          };
-      properties.attach(piece.key(), product, piece.description().propertySets());
-      if (piece.item() instanceof Item.AlignmentLine) {
-        alignments.add(product);
-      } else if (piece.item().band() == Band.GROUND) {
-        inSite.add(product);
-      } else {
-        inRoad.add(product);
-      }
+      int object = piece(piece, project, properties);
+      properties.attach(piece.key(), object, piece.description().propertySets());
     }
     structure(project);
+  }
+
+  /**
+   * Writes one item and notes where in the structure it belongs; its properties go to the result.
+   */
+  private int piece(Parcel.Piece piece, ProjectRecords project, PropertyRecords properties)
+      throws IOException {
+    return switch (piece.item()) {
+      case Item.TerrainSurface s ->
+          contained(piece, product(piece, project, meshes().shape(project, s.mesh(), false)));
+      case Item.Body b ->
+          contained(
+              piece,
+              product(piece, project, meshes().shape(project, b.mesh(), b.mesh().isClosed())));
+      case Item.AlignmentLine a when parcel.schema() == IfcSchema.IFC4X3 -> {
+        int alignment =
+            new AlignmentRecords(step, parcel, project, properties, local).write(piece, a);
+        alignments.add(alignment);
+        yield alignment;
+      }
+      case Item.AlignmentLine a -> line(piece, project, LineComparison.chords(a.alignment()));
+      case Item.StringLine l -> line(piece, project, l.line());
+      case Item.PointGroup p -> points(piece, project, p);
+    };
+  }
+
+  private MeshRecords meshes() {
+    return new MeshRecords(step, local);
+  }
+
+  private int contained(Parcel.Piece piece, int product) {
+    boolean ground = piece.item().band() == Band.GROUND;
+    (ground || parcel.schema() != IfcSchema.IFC4X3 ? inSite : inRoad).add(product);
+    return product;
+  }
+
+  private int line(Parcel.Piece piece, ProjectRecords project, Polyline line) throws IOException {
+    boolean annotation = piece.description().entityClass().entity().equals("IfcAnnotation");
+    return contained(piece, product(piece, project, lines.lineShape(project, line, annotation)));
+  }
+
+  /** Each point an object with its name, all of them in a group that stands for the item. */
+  private int points(Parcel.Piece piece, ProjectRecords project, Item.PointGroup group)
+      throws IOException {
+    List<Integer> members = new ArrayList<>();
+    UniqueNames roles = new UniqueNames();
+    for (Item.NamedPoint p : group.points()) {
+      int placement =
+          step.add("IfcLocalPlacement", ref(project.sitePlacement()), ref(project.identity()));
+      Map<String, StepValue> given = new HashMap<>();
+      given.put("GlobalId", text(id(piece.key(), "point " + roles.of("point", p.name()))));
+      given.put("Name", text(p.name()));
+      given.put("ObjectPlacement", ref(placement));
+      given.put("Representation", ref(lines.pointShape(project, p.position())));
+      if (!p.code().isEmpty()) {
+        given.put("Description", text(p.code()));
+      }
+      members.add(occurrence(piece.description().entityClass(), given));
+    }
+    inSite.addAll(members);
+    int whole =
+        step.root("IfcGroup", piece.description().globalId(), text(group.name()), UNSET, UNSET);
+    step.root(
+        "IfcRelAssignsToGroup",
+        id(piece.key(), "members"),
+        UNSET,
+        UNSET,
+        refs(members),
+        UNSET,
+        ref(whole));
+    return whole;
   }
 
   private int product(Parcel.Piece piece, ProjectRecords project, int shape) throws IOException {
@@ -133,6 +195,8 @@ public final class IfcWriter {
       if (name.equals("PredefinedType") && !c.predefinedType().isEmpty()) {
         values[i] = literal(c.predefinedType());
         typed = true;
+      } else if (name.equals("OwnerHistory")) {
+        values[i] = step.owner();
       } else {
         values[i] = given.getOrDefault(name, UNSET);
       }
@@ -147,55 +211,46 @@ public final class IfcWriter {
   private void structure(ProjectRecords p) throws IOException {
     List<Integer> parts = new ArrayList<>(List.of(p.site()));
     parts.addAll(alignments);
-    step.add(
-        "IfcRelAggregates",
-        text(id("project", "parts")),
-        UNSET,
-        UNSET,
-        UNSET,
-        ref(p.project()),
-        refs(parts));
-    step.add(
-        "IfcRelAggregates",
-        text(id("site", "parts")),
-        UNSET,
-        UNSET,
-        UNSET,
-        ref(p.site()),
-        refs(List.of(p.road())));
-    step.add(
-        "IfcRelAggregates",
-        text(id("road", "parts")),
-        UNSET,
-        UNSET,
-        UNSET,
-        ref(p.road()),
-        refs(List.of(p.roadPart())));
-    if (!inSite.isEmpty()) {
-      step.add(
-          "IfcRelContainedInSpatialStructure",
-          text(id("site", "content")),
+    step.root(
+        "IfcRelAggregates", id("project", "parts"), UNSET, UNSET, ref(p.project()), refs(parts));
+    if (parcel.schema() == IfcSchema.IFC4X3) {
+      step.root(
+          "IfcRelAggregates",
+          id("site", "parts"),
           UNSET,
+          UNSET,
+          ref(p.site()),
+          refs(List.of(p.road())));
+      step.root(
+          "IfcRelAggregates",
+          id("road", "parts"),
+          UNSET,
+          UNSET,
+          ref(p.road()),
+          refs(List.of(p.roadPart())));
+    }
+    if (!inSite.isEmpty()) {
+      step.root(
+          "IfcRelContainedInSpatialStructure",
+          id("site", "content"),
           UNSET,
           UNSET,
           refs(inSite),
           ref(p.site()));
     }
     if (!inRoad.isEmpty()) {
-      step.add(
+      step.root(
           "IfcRelContainedInSpatialStructure",
-          text(id("road part", "content")),
-          UNSET,
+          id("road part", "content"),
           UNSET,
           UNSET,
           refs(inRoad),
           ref(p.roadPart()));
     }
     if (!alignments.isEmpty()) {
-      step.add(
+      step.root(
           "IfcRelReferencedInSpatialStructure",
-          text(id("road", "alignments")),
-          UNSET,
+          id("road", "alignments"),
           UNSET,
           UNSET,
           refs(alignments),

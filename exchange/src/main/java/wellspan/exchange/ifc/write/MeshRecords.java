@@ -2,76 +2,88 @@ package wellspan.exchange.ifc.write;
 
 import static wellspan.exchange.ifc.write.StepValue.UNSET;
 import static wellspan.exchange.ifc.write.StepValue.flag;
+import static wellspan.exchange.ifc.write.StepValue.reals;
 import static wellspan.exchange.ifc.write.StepValue.ref;
 import static wellspan.exchange.ifc.write.StepValue.refs;
 import static wellspan.exchange.ifc.write.StepValue.text;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
-import wellspan.core.deliver.Parcel;
-import wellspan.core.frame.Frame;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.geom.Mesh;
 
 /**
- * Writes a mesh as a triangulated face set in local coordinates: vertices and triangles in the
- * order they came.
+ * Writes a mesh in local coordinates with vertices and triangles in the order they came: as a
+ * triangulated face set, or in IFC2x3 as a surface model of faces.
  */
 final class MeshRecords {
   private final StepWriter step;
-  private final Parcel parcel;
+  private final LocalCoordinates local;
 
-  MeshRecords(StepWriter step, Parcel parcel) {
+  MeshRecords(StepWriter step, LocalCoordinates local) {
     this.step = step;
-    this.parcel = parcel;
+    this.local = local;
   }
 
   /**
    * @return the product definition shape
    */
   int shape(ProjectRecords project, Mesh mesh, boolean closed) throws IOException {
-    int points =
-        step.add(
-            "IfcCartesianPointList3D",
-            new StepValue.Points(mesh.vertexCount(), decimals(), local(mesh)),
-            UNSET);
-    int faces =
-        step.add(
-            "IfcTriangulatedFaceSet",
-            ref(points),
-            UNSET,
-            flag(closed),
-            new StepValue.Triples(mesh.triangles()),
-            UNSET);
+    boolean faces = project.schema() == IfcSchema.IFC2X3;
+    int geometry = faces ? surfaceModel(mesh, closed) : faceSet(mesh, closed);
+    String type = faces ? closed ? "Brep" : "SurfaceModel" : "Tessellation";
     int body =
         step.add(
             "IfcShapeRepresentation",
             ref(project.bodyContext()),
             text("Body"),
-            text("Tessellation"),
-            refs(List.of(faces)));
+            text(type),
+            refs(List.of(geometry)));
     return step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(List.of(body)));
   }
 
-  /** Decimals that keep a micrometre: a thousandth of what counts as a deviation. */
-  private int decimals() {
-    double unit = parcel.unit().metres();
-    return unit >= 100 ? 9 : unit >= 0.1 ? 7 : 4;
+  private int faceSet(Mesh mesh, boolean closed) throws IOException {
+    StepValue rows =
+        new StepValue.Points(mesh.vertexCount(), local.decimals(), local.rows(mesh.xyz()));
+    // IFC4 has no TagList, IFC4.3 has one
+    int points =
+        step.attributeCount("IfcCartesianPointList3D") == 1
+            ? step.add("IfcCartesianPointList3D", rows)
+            : step.add("IfcCartesianPointList3D", rows, UNSET);
+    return step.add(
+        "IfcTriangulatedFaceSet",
+        ref(points),
+        UNSET,
+        flag(closed),
+        new StepValue.Triples(mesh.triangles()),
+        UNSET);
   }
 
-  private StepValue.RowSource local(Mesh mesh) {
-    Frame f = parcel.frame();
-    double angle = Math.toRadians(f.rotationDegrees());
-    double c = Math.cos(angle);
-    double s = Math.sin(angle);
-    double e0 = f.basePoint().east(), n0 = f.basePoint().north(), h0 = f.basePoint().height();
-    double unit = parcel.unit().metres();
-    double[] xyz = mesh.xyz();
-    return (i, row) -> {
-      double dx = xyz[3 * i] - e0;
-      double dy = xyz[3 * i + 1] - n0;
-      row[0] = (dx * c - dy * s) / unit;
-      row[1] = (dx * s + dy * c) / unit;
-      row[2] = (xyz[3 * i + 2] - h0) / unit;
-    };
+  private int surfaceModel(Mesh mesh, boolean closed) throws IOException {
+    int[] points = new int[mesh.vertexCount()];
+    StepValue.RowSource rows = local.rows(mesh.xyz());
+    double[] row = new double[3];
+    double precision = Math.pow(10, local.decimals());
+    for (int i = 0; i < points.length; i++) {
+      rows.row(i, row);
+      for (int k = 0; k < 3; k++) {
+        row[k] = Math.rint(row[k] * precision) / precision;
+      }
+      points[i] = step.add("IfcCartesianPoint", reals(row));
+    }
+    int[] t = mesh.triangles();
+    List<Integer> faces = new ArrayList<>(t.length / 3);
+    for (int i = 0; i < t.length; i += 3) {
+      int loop =
+          step.add("IfcPolyLoop", refs(List.of(points[t[i]], points[t[i + 1]], points[t[i + 2]])));
+      int bound = step.add("IfcFaceOuterBound", ref(loop), flag(true));
+      faces.add(step.add("IfcFace", refs(List.of(bound))));
+    }
+    if (closed) {
+      return step.add("IfcFacetedBrep", ref(step.add("IfcClosedShell", refs(faces))));
+    }
+    int set = step.add("IfcConnectedFaceSet", refs(faces));
+    return step.add("IfcFaceBasedSurfaceModel", refs(List.of(set)));
   }
 }

@@ -14,14 +14,8 @@ import static wellspan.exchange.ifc.write.StepValue.whole;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import wellspan.core.crs.Crs;
-import wellspan.core.crs.CrsCatalogue;
-import wellspan.core.crs.GridNorth;
-import wellspan.core.crs.Transformation;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.frame.Frame;
-import wellspan.core.unit.LinearUnit;
+import wellspan.core.describe.IfcSchema;
 
 /**
  * Writes what every file starts with: units, contexts, georeference, project, site, road and road
@@ -30,6 +24,8 @@ import wellspan.core.unit.LinearUnit;
 final class ProjectRecords {
   private final StepWriter step;
   private final Parcel parcel;
+  private final PropertyRecords properties;
+  private final GeoreferenceRecords place;
   private int identity;
   private int metre;
   private int bodyContext;
@@ -41,9 +37,11 @@ final class ProjectRecords {
   private int road;
   private int roadPart;
 
-  ProjectRecords(StepWriter step, Parcel parcel) {
+  ProjectRecords(StepWriter step, Parcel parcel, PropertyRecords properties) {
     this.step = step;
     this.parcel = parcel;
+    this.properties = properties;
+    place = new GeoreferenceRecords(step, parcel);
   }
 
   int identity() {
@@ -82,7 +80,18 @@ final class ProjectRecords {
     return roadPart;
   }
 
+  IfcSchema schema() {
+    return parcel.schema();
+  }
+
+  private int mapUnit(String title, double metres) throws IOException {
+    return metres == 1 ? metre : conversionUnit(title, metres);
+  }
+
   ProjectRecords write() throws IOException {
+    if (schema() == IfcSchema.IFC2X3) {
+      owner();
+    }
     int origin = step.add("IfcCartesianPoint", reals(0, 0, 0));
     identity = step.add("IfcAxis2Placement3D", ref(origin), UNSET, UNSET);
     metre = step.add("IfcSIUnit", DERIVED, literal("LENGTHUNIT"), UNSET, literal("METRE"));
@@ -96,12 +105,13 @@ final class ProjectRecords {
         };
     int units = units(length);
     int model = contexts();
-    georeference(model);
+    if (schema() != IfcSchema.IFC2X3) {
+      place.mapConversion(model, schema(), this::mapUnit);
+    }
     project =
-        step.add(
+        step.root(
             "IfcProject",
-            text(id("project")),
-            UNSET,
+            id("project"),
             text(parcel.project()),
             UNSET,
             UNSET,
@@ -143,7 +153,7 @@ final class ProjectRecords {
   }
 
   private int contexts() throws IOException {
-    StepValue north = trueNorth();
+    StepValue north = place.trueNorth();
     double precision = 1e-6 / parcel.unit().metres();
     int model =
         step.add(
@@ -175,72 +185,39 @@ final class ProjectRecords {
         UNSET);
   }
 
-  private Optional<Crs> crs() {
-    return parcel.frame().crs().isEmpty()
-        ? Optional.empty()
-        : CrsCatalogue.shipped().find(parcel.frame().crs());
-  }
-
   /**
-   * Direction of true north in the local plane: the site's rotation and the grid's convergence
-   * together.
+   * IFC2x3 demands an owner history of every rooted object. Persons and dates are not known, so
+   * nobody is named and the date is that of the epoch: the same in every run.
    */
-  private StepValue trueNorth() throws IOException {
-    Optional<Crs> crs = crs().filter(Crs::projected);
-    if (crs.isEmpty()) {
-      return UNSET;
-    }
-    try {
-      GridNorth north = GridNorth.at(crs.get(), parcel.frame().basePoint());
-      double fromSite =
-          Math.toRadians(-north.convergenceDegrees() - parcel.frame().rotationDegrees());
-      return ref(step.add("IfcDirection", reals(Math.sin(fromSite), Math.cos(fromSite))));
-    } catch (Transformation.OutsideAreaException | IllegalArgumentException e) {
-      return UNSET; // not known here, so not said; the frame's checks have reported it
-    }
-  }
-
-  private void georeference(int model) throws IOException {
-    Frame f = parcel.frame();
-    if (f.crs().isEmpty()) {
-      return;
-    }
-    double mapUnit = crs().map(Crs::metresPerUnit).filter(m -> m > 0).orElse(1.0);
-    int unit =
-        mapUnit == 1 ? metre : conversionUnit(crs().map(Crs::unit).orElse("map unit"), mapUnit);
-    int target =
+  private void owner() throws IOException {
+    StepValue[] nobody = new StepValue[step.attributeCount("IfcPerson")];
+    java.util.Arrays.fill(nobody, UNSET);
+    nobody[1] = text("not stated");
+    int person = step.add("IfcPerson", nobody);
+    int organisation = step.add("IfcOrganization", UNSET, text("not stated"), UNSET, UNSET, UNSET);
+    int both = step.add("IfcPersonAndOrganization", ref(person), ref(organisation), UNSET);
+    int application =
         step.add(
-            "IfcProjectedCRS",
-            text(f.crs()),
-            crs().map(c -> text(c.name())).orElse(UNSET),
-            crs().map(c -> text(c.datum())).orElse(UNSET),
-            f.verticalDatum().isEmpty() ? UNSET : text(f.verticalDatum()),
+            "IfcApplication", ref(organisation), text("0.1"), text("Wellspan"), text("Wellspan"));
+    step.ownedBy(
+        step.add(
+            "IfcOwnerHistory",
+            ref(both),
+            ref(application),
+            UNSET,
+            literal("NOCHANGE"),
             UNSET,
             UNSET,
-            ref(unit));
-    double angle = Math.toRadians(-f.rotationDegrees());
-    step.add(
-        "IfcMapConversion",
-        ref(model),
-        ref(target),
-        real(f.basePoint().east() / mapUnit),
-        real(f.basePoint().north() / mapUnit),
-        real(f.basePoint().height() / mapUnit),
-        real(Math.cos(angle)),
-        real(Math.sin(angle)),
-        real(
-            parcel.unit() == LinearUnit.METRE && mapUnit == 1
-                ? 1
-                : parcel.unit().metres() / mapUnit));
+            UNSET,
+            whole(0)));
   }
 
   private void spatial() throws IOException {
     sitePlacement = step.add("IfcLocalPlacement", UNSET, ref(identity));
     site =
-        step.add(
+        step.root(
             "IfcSite",
-            text(id("site")),
-            UNSET,
+            id("site"),
             text(parcel.project()),
             UNSET,
             UNSET,
@@ -248,17 +225,25 @@ final class ProjectRecords {
             UNSET,
             UNSET,
             literal("ELEMENT"),
-            UNSET,
-            UNSET,
-            UNSET,
+            place.latitude(),
+            place.longitude(),
+            place.elevation(),
             UNSET,
             UNSET);
+    if (schema() == IfcSchema.IFC2X3) {
+      properties.attach("site", site, place.conventionalSets());
+    }
+    if (schema() == IfcSchema.IFC4X3) {
+      roadAndPart();
+    }
+  }
+
+  private void roadAndPart() throws IOException {
     int roadPlacement = step.add("IfcLocalPlacement", ref(sitePlacement), ref(identity));
     road =
-        step.add(
+        step.root(
             "IfcRoad",
-            text(id("road")),
-            UNSET,
+            id("road"),
             text("Road"),
             UNSET,
             UNSET,
@@ -269,10 +254,9 @@ final class ProjectRecords {
             UNSET);
     int partPlacement = step.add("IfcLocalPlacement", ref(roadPlacement), ref(identity));
     roadPart =
-        step.add(
+        step.root(
             "IfcRoadPart",
-            text(id("road part")),
-            UNSET,
+            id("road part"),
             text("Road segment"),
             UNSET,
             UNSET,

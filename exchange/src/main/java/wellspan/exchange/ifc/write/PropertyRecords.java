@@ -40,17 +40,15 @@ final class PropertyRecords {
       }
       if (!properties.isEmpty()) {
         int written =
-            step.add(
+            step.root(
                 "IfcPropertySet",
-                text(parcel.ids().of(key, "set " + set.name())),
-                UNSET,
+                parcel.ids().of(key, "set " + set.name()),
                 text(set.name()),
                 UNSET,
                 refs(properties));
-        step.add(
+        step.root(
             "IfcRelDefinesByProperties",
-            text(parcel.ids().of(key, "sets " + set.name())),
-            UNSET,
+            parcel.ids().of(key, "sets " + set.name()),
             UNSET,
             UNSET,
             refs(List.of(object)),

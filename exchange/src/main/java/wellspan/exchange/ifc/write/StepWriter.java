@@ -19,6 +19,7 @@ final class StepWriter {
   private final byte[] buffer = new byte[1 << 16];
   private int fill;
   private int lastId;
+  private StepValue owner = StepValue.UNSET;
 
   StepWriter(OutputStream out, Schema schema, Progress progress) {
     this.out = out;
@@ -57,6 +58,29 @@ final class StepWriter {
   void end() throws IOException {
     ascii("ENDSEC;\nEND-ISO-10303-21;\n");
     flush();
+  }
+
+  /** Number of attributes that the schema gives an entity. */
+  int attributeCount(String entity) {
+    return guard.entity(entity).attributes().size();
+  }
+
+  /** The owner history that rooted objects refer to from now on, where the schema demands one. */
+  void ownedBy(int history) {
+    owner = StepValue.ref(history);
+  }
+
+  StepValue owner() {
+    return owner;
+  }
+
+  /** Writes a rooted object: its GlobalId, the owner history, and the rest. */
+  int root(String entity, String globalId, StepValue... rest) throws IOException {
+    StepValue[] values = new StepValue[rest.length + 2];
+    values[0] = StepValue.text(globalId);
+    values[1] = owner;
+    System.arraycopy(rest, 0, values, 2, rest.length);
+    return add(entity, values);
   }
 
   /**

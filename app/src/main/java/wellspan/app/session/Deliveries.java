@@ -1,0 +1,174 @@
+package wellspan.app.session;
+
+import java.io.IOException;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.PastRun;
+import wellspan.core.describe.IfcSchema;
+import wellspan.core.finding.Finding;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+import wellspan.exchange.delivery.DeliveryRun;
+
+/**
+ * The job's deliveries in the window: which one is in hand, runs of this session and earlier ones.
+ */
+public final class Deliveries {
+  private final Session session;
+  private final Clock clock;
+  private final ObjectProperty<String> inHand = new SimpleObjectProperty<>("");
+  private final ReadOnlyObjectWrapper<Map<String, DeliveryRun.Outcome>> runs =
+      new ReadOnlyObjectWrapper<>(Map.of());
+  private final ReadOnlyObjectWrapper<Map<String, PastRun>> latest =
+      new ReadOnlyObjectWrapper<>(Map.of());
+
+  Deliveries(Session session, Clock clock) {
+    this.session = session;
+    this.clock = clock;
+    List<Delivery> all = session.job().deliveries();
+    inHand.set(all.isEmpty() ? "" : all.getFirst().name());
+    try {
+      latest.set(session.store().pastRuns());
+    } catch (IOException e) {
+      session.complain("The receipts of earlier deliveries could not be read: " + e.getMessage());
+    }
+  }
+
+  /** Name of the delivery in hand. */
+  public ObjectProperty<String> inHandProperty() {
+    return inHand;
+  }
+
+  public Optional<Delivery> inHand() {
+    return session.job().delivery(inHand.get());
+  }
+
+  /** The schema of the delivery in hand; IFC4.3 while there is none. */
+  public IfcSchema schema() {
+    return inHand().map(Delivery::schema).orElse(IfcSchema.IFC4X3);
+  }
+
+  /** The latest run of each delivery in this session with its geometry, by its name. */
+  public ReadOnlyObjectProperty<Map<String, DeliveryRun.Outcome>> runsProperty() {
+    return runs.getReadOnlyProperty();
+  }
+
+  /** The latest run of each delivery, of this or an earlier session, by its name. */
+  public ReadOnlyObjectProperty<Map<String, PastRun>> latestProperty() {
+    return latest.getReadOnlyProperty();
+  }
+
+  List<Finding> findings() {
+    List<Finding> all = new ArrayList<>();
+    runs.get().values().forEach(o -> all.addAll(o.receipt().proof().findings()));
+    return all;
+  }
+
+  public void holdBack(String delivery, ItemId item, boolean held) {
+    change(
+        (held ? "Hold back " : "Include ") + item.value(),
+        delivery,
+        d -> {
+          Set<ItemId> all = new TreeSet<>(d.heldBack());
+          if (held) {
+            all.add(item);
+          } else {
+            all.remove(item);
+          }
+          return d.holdingBack(all);
+        });
+  }
+
+  /** One undoable edit of a delivery. */
+  public void change(String what, String delivery, UnaryOperator<Delivery> edit) {
+    session.edit(what, j -> j.delivery(delivery).map(d -> j.withDelivery(edit.apply(d))).orElse(j));
+  }
+
+  /** Adds a delivery like the one in hand, under a name and file of its own. */
+  public void add() {
+    Delivery like =
+        inHand().orElseGet(() -> wellspan.core.job.Job.named("").deliveries().getFirst());
+    int n = session.job().deliveries().size() + 1;
+    while (session.job().delivery("Delivery " + n).isPresent()) {
+      n++;
+    }
+    String name = "Delivery " + n;
+    Delivery next =
+        new Delivery(
+            name,
+            like.receiver(),
+            like.schema(),
+            session.job().frame().unit(),
+            like.zero(),
+            "delivery-" + n + ".ifc",
+            like.heldBack());
+    session.edit("Add " + name, j -> j.withDelivery(next));
+    inHand.set(name);
+  }
+
+  public void remove(String delivery) {
+    session.edit("Remove " + delivery, j -> j.withoutDelivery(delivery));
+    inHand.set(session.job().deliveries().stream().map(Delivery::name).findFirst().orElse(""));
+  }
+
+  /** Runs the delivery in hand and proves it. */
+  public void run() {
+    Optional<Delivery> chosen = inHand();
+    if (chosen.isEmpty()) {
+      session.complain("Choose a delivery first.");
+      return;
+    }
+    Build sent = session.build();
+    session
+        .work()
+        .start(
+            "Delivering " + chosen.get().name(),
+            p ->
+                DeliveryRun.run(
+                    sent,
+                    chosen.get(),
+                    session.store().out(),
+                    session.store().receipts(),
+                    clock,
+                    p),
+            this::delivered,
+            session::complain);
+  }
+
+  private void delivered(DeliveryRun.Outcome o) {
+    String name = o.receipt().delivery();
+    Map<String, DeliveryRun.Outcome> all = new LinkedHashMap<>(runs.get());
+    all.put(name, o);
+    Map<String, PastRun> told = new TreeMap<>(latest.get());
+    told.put(name, PastRun.of(o.receipt()));
+    latest.set(told);
+    runs.set(all);
+    session.refreshFindings();
+    if (o.receipt().proof().pass()) {
+      session.say(
+          name
+              + " is proven: "
+              + o.receipt().proof().arrived()
+              + " of "
+              + o.receipt().proof().sent()
+              + " items arrived in "
+              + o.file().getFileName()
+              + ".");
+    } else {
+      session.complain(name + " is not proven. The last good file is untouched; see the findings.");
+    }
+  }
+}

@@ -1,0 +1,55 @@
+package wellspan.app.stage;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Rectangle2D;
+import javafx.geometry.VPos;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.FontWeight;
+import javafx.scene.text.TextAlignment;
+import wellspan.app.theme.Theme;
+
+/**
+ * What the plan is drawn with: canvas, window, colours, and words that keep clear of each other.
+ */
+record PlanInk(GraphicsContext g, PlanWindow window, Theme theme, List<Rectangle2D> taken) {
+  static final Font FIGURE = Font.font("JetBrains Mono", 11);
+  static final Font NAME = Font.font("Manrope", FontWeight.BOLD, 12);
+
+  PlanInk(GraphicsContext g, PlanWindow window, Theme theme) {
+    this(g, window, theme, new ArrayList<>());
+  }
+
+  /** Keeps a part of the picture free of labels. */
+  void keepFree(double x, double y, double width, double height) {
+    taken.add(new Rectangle2D(x, y, width, height));
+  }
+
+  /** Writes a label unless it would cover another one. */
+  boolean label(String s, double x, double y, Font font, Color colour, TextAlignment align) {
+    double width = s.length() * font.getSize() * 0.62;
+    double left =
+        align == TextAlignment.LEFT ? x : align == TextAlignment.RIGHT ? x - width : x - width / 2;
+    Rectangle2D place =
+        new Rectangle2D(left - 2, y - font.getSize() * 0.6, width + 4, font.getSize() * 1.2);
+    if (taken.stream().anyMatch(place::intersects)) {
+      return false;
+    }
+    taken.add(place);
+    text(s, x, y, font, colour, align);
+    return true;
+  }
+
+  void text(String s, double x, double y, Font font, Color colour, TextAlignment align) {
+    g.setFont(font);
+    g.setTextAlign(align);
+    g.setTextBaseline(VPos.CENTER);
+    g.setLineWidth(3);
+    g.setStroke(theme.paper());
+    g.strokeText(s, x, y);
+    g.setFill(colour);
+    g.fillText(s, x, y);
+  }
+}

@@ -1,0 +1,56 @@
+package wellspan.core.geom;
+
+/**
+ * Straight pieces through points. The array is immutable by convention: shared, never copied, never
+ * written after construction.
+ *
+ * @param xyz easting, northing, level of each point in shared coordinates, metres; levels may be
+ *     NaN
+ */
+public record Polyline(double[] xyz) {
+
+  /**
+   * @throws IllegalArgumentException if the array is no whole triples or holds fewer than two
+   *     points
+   */
+  public Polyline {
+    if (xyz.length % 3 != 0 || xyz.length < 6) {
+      throw new IllegalArgumentException("A line needs two points or more, in threes.");
+    }
+  }
+
+  public int pointCount() {
+    return xyz.length / 3;
+  }
+
+  public Position point(int i) {
+    return new Position(xyz[3 * i], xyz[3 * i + 1], xyz[3 * i + 2]);
+  }
+
+  public Box bounds() {
+    return Box.of(xyz);
+  }
+
+  /** Length in plan, metres. */
+  public double planLength() {
+    double sum = 0;
+    for (int i = 3; i + 2 < xyz.length; i += 3) {
+      sum += Math.hypot(xyz[i] - xyz[i - 3], xyz[i + 1] - xyz[i - 2]);
+    }
+    return sum;
+  }
+
+  /** Plan distance of a position from the nearest piece, metres. */
+  public double planDistance(double east, double north) {
+    double best = Double.POSITIVE_INFINITY;
+    for (int i = 3; i + 2 < xyz.length; i += 3) {
+      double ax = xyz[i - 3], ay = xyz[i - 2];
+      double dx = xyz[i] - ax, dy = xyz[i + 1] - ay;
+      double square = dx * dx + dy * dy;
+      double t =
+          square == 0 ? 0 : Math.clamp(((east - ax) * dx + (north - ay) * dy) / square, 0.0, 1.0);
+      best = Math.min(best, Math.hypot(ax + t * dx - east, ay + t * dy - north));
+    }
+    return best;
+  }
+}

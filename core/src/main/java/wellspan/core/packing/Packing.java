@@ -1,0 +1,94 @@
+package wellspan.core.packing;
+
+import java.util.List;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.describe.ClassRules;
+import wellspan.core.describe.Description;
+import wellspan.core.describe.EntityClass;
+import wellspan.core.describe.IfcSchema;
+import wellspan.core.describe.KnownFacts;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+import wellspan.core.job.Source;
+import wellspan.core.place.SourcePlacement;
+
+/** Decides what goes into a parcel and what is said of each piece. */
+public final class Packing {
+  private Packing() {}
+
+  /** Everything that a delivery sends from a job as it is now. */
+  public static Parcel parcel(Build build, Delivery delivery) {
+    GlobalIds ids = new GlobalIds(build.job().id());
+    List<Parcel.Piece> pieces =
+        build.items().values().stream()
+            .filter(i -> delivery.sends(i.id(), i.item()))
+            .map(i -> piece(build, ids, i, delivery))
+            .toList();
+    return new Parcel(
+        build.job().name(),
+        delivery.schema(),
+        delivery.zero().frame(build.job().frame()),
+        delivery.unit(),
+        ids,
+        pieces,
+        build.job().control());
+  }
+
+  /**
+   * One piece: its GlobalId comes from the job and the item's identity, so it is the same in every
+   * run.
+   */
+  private static Parcel.Piece piece(
+      Build build, GlobalIds ids, Build.BuiltItem i, Delivery delivery) {
+    EntityClass c = build.classOf(i, delivery.schema());
+    Description d =
+        new Description(
+            c,
+            ids.of(i.id().value(), "product"),
+            List.of(KnownFacts.of(i.item(), i.origin().file(), i.origin().revision())));
+    return new Parcel.Piece(i.id().value(), i.item(), d, fingerprint(build, i, c, delivery));
+  }
+
+  /**
+   * Tells one state of an item as it is sent from another without looking at its geometry: source
+   * revision, placement, class, frame, unit, zero, schema. Frames differ by what reaches the file:
+   * a lock or the unit of readings does not.
+   */
+  public static String fingerprint(Build build, ItemId id, Delivery delivery) {
+    Build.BuiltItem i = build.items().get(id);
+    return i == null ? "" : fingerprint(build, i, build.classOf(i, delivery.schema()), delivery);
+  }
+
+  private static String fingerprint(
+      Build build, Build.BuiltItem i, EntityClass c, Delivery delivery) {
+    SourcePlacement placement =
+        build.job().source(i.source()).map(Source::placement).orElse(SourcePlacement.SHARED);
+    String made = i.origin().sha256().isEmpty() ? build.job().marks().toString() : "";
+    String state =
+        String.join(
+            "\u0000",
+            i.id().value(),
+            i.origin().sha256(),
+            made,
+            placement.toString(),
+            c.toString(),
+            delivery.zero().frame(build.job().frame()).asDelivered().toString(),
+            delivery.unit().symbol(),
+            delivery.schema().id());
+    return new GlobalIds(build.job().id()).of(state, "state");
+  }
+
+  /** One piece without a job around it, for conversion of single files. */
+  public static Parcel.Piece loosePiece(
+      GlobalIds ids, ItemId id, Item item, IfcSchema schema, String file) {
+    Description d =
+        new Description(
+            ClassRules.standard(item, schema),
+            ids.of(id.value(), "product"),
+            List.of(KnownFacts.of(item, file, "")));
+    return new Parcel.Piece(id.value(), item, d, "");
+  }
+}

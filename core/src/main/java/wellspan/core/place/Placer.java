@@ -1,0 +1,234 @@
+package wellspan.core.place;
+
+import static wellspan.core.finding.Stop.PLACE;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.MovedAlignment;
+import wellspan.core.crs.Crs;
+import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.crs.CrsTextException;
+import wellspan.core.crs.DatumAccuracy;
+import wellspan.core.crs.OwnSystem;
+import wellspan.core.crs.Transformation;
+import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
+import wellspan.core.geom.Similarity;
+import wellspan.core.item.Item;
+import wellspan.core.receive.Received;
+
+/** Brings what a reader found into the shared coordinates of a job. */
+public final class Placer {
+  /** An alignment may depart from its exact transformation by this much without a word, metres. */
+  private static final double QUIET = 5e-4;
+
+  private final List<Finding> findings = new ArrayList<>();
+  private final String source;
+
+  private Placer(String source) {
+    this.source = source;
+  }
+
+  /**
+   * What the source holds, in shared coordinates, with findings on how it got there. If it cannot
+   * be placed it stays where it is and an error finding says why.
+   *
+   * @param source name of the source, for findings
+   */
+  public static Received place(String source, Received raw, SourcePlacement how, Frame job) {
+    if (how.equals(SourcePlacement.SHARED)) {
+      return raw;
+    }
+    Placer p = new Placer(source);
+    List<Received.Entry> entries = raw.entries();
+    try {
+      List<PointMap> maps = p.maps(how, job);
+      List<Received.Entry> moved = new ArrayList<>();
+      for (Received.Entry e : raw.entries()) {
+        Item item = e.item();
+        for (PointMap m : maps) {
+          item = p.move(item, m);
+        }
+        moved.add(new Received.Entry(item, e.layer(), e.description()));
+      }
+      entries = moved;
+    } catch (Transformation.OutsideAreaException
+        | HelmertFit.NoFitException
+        | CrsTextException
+        | IllegalArgumentException e) {
+      p.findings.add(
+          Finding.error(
+              PLACE,
+              "place.failed",
+              source,
+              source + " is not placed: " + e.getMessage() + " It is shown as received."));
+    }
+    List<Finding> all = new ArrayList<>(raw.findings());
+    all.addAll(p.findings);
+    return raw.withEntries(entries, all);
+  }
+
+  /** One position of a source in shared coordinates. */
+  public static Position place(Position raw, SourcePlacement how, Frame job)
+      throws Transformation.OutsideAreaException, HelmertFit.NoFitException, CrsTextException {
+    Position p = raw;
+    for (PointMap m : new Placer("").maps(how, job)) {
+      p = m.apply(p);
+    }
+    return p;
+  }
+
+  /** The system named, from the catalogue or from its text. */
+  static Crs system(String crs, String definition) throws CrsTextException {
+    if (!definition.isEmpty()) {
+      return OwnSystem.of(crs, definition);
+    }
+    Optional<Crs> known = CrsCatalogue.shipped().find(crs);
+    return known.orElseThrow(
+        () ->
+            new IllegalArgumentException(
+                "there is no coordinate reference system " + crs + " in the catalogue."));
+  }
+
+  private List<PointMap> maps(SourcePlacement how, Frame job)
+      throws HelmertFit.NoFitException, CrsTextException {
+    List<PointMap> out = new ArrayList<>();
+    if (how.swapped()) {
+      out.add(new PointMap.Swap());
+    }
+    if (how.unitFactor() != 1) {
+      out.add(new PointMap.Unit(how.unitFactor()));
+    }
+    switch (how.where()) {
+      case SourcePlacement.Where.AlreadyShared s -> {}
+      case SourcePlacement.Where.InSystem s -> {
+        Crs to =
+            job.system()
+                .orElseThrow(
+                    () ->
+                        new IllegalArgumentException(
+                            "the job has no coordinate reference system to transform to."));
+        Crs from = system(s.crs(), s.definition());
+        report(DatumAccuracy.between(from, to));
+        out.add(new PointMap.Reprojected(from, to));
+      }
+      case SourcePlacement.Where.Local l -> out.add(new PointMap.Turned(l.toShared()));
+      case SourcePlacement.Where.Fitted f -> {
+        HelmertFit fit = HelmertFit.solve(f.pairs(), f.scaleFree());
+        report(fit);
+        out.add(new PointMap.Turned(fit.similarity()));
+      }
+    }
+    return out;
+  }
+
+  private void report(DatumAccuracy accuracy) {
+    for (String sentence : accuracy.sentences()) {
+      findings.add(
+          Finding.warning(PLACE, "place.datum", source, source + ": " + sentence)
+              .withFigure(
+                  Double.isNaN(accuracy.metres())
+                      ? "unknown"
+                      : String.format(Locale.ROOT, "%.1f m", accuracy.metres())));
+    }
+  }
+
+  private void report(HelmertFit fit) {
+    for (HelmertFit.Residual r : fit.residuals()) {
+      if (r.gross()) {
+        findings.add(
+            Finding.warning(
+                    PLACE,
+                    "place.fit.gross",
+                    source,
+                    String.format(
+                        Locale.ROOT,
+                        "%s: the pair %s is out of line with the others by %.1f mm in plan and %.1f mm in height. Check it, or switch it off.",
+                        source,
+                        r.pair().name(),
+                        1000 * r.plan(),
+                        1000 * Math.abs(r.height())))
+                .at(r.pair().shared())
+                .withFigure(String.format(Locale.ROOT, "%.1f mm", 1000 * r.plan())));
+      }
+    }
+  }
+
+  private Item move(Item item, PointMap m) throws Transformation.OutsideAreaException {
+    return switch (item) {
+      case Item.TerrainSurface s ->
+          new Item.TerrainSurface(s.name(), move(s.mesh(), m), s.invisible());
+      case Item.Body b -> new Item.Body(b.name(), move(b.mesh(), m), b.band());
+      case Item.AlignmentLine a -> new Item.AlignmentLine(a.name(), move(a.alignment(), m));
+      case Item.StringLine l ->
+          new Item.StringLine(l.name(), new Polyline(m.apply(l.line().xyz())));
+      case Item.PointGroup g -> {
+        List<Item.NamedPoint> points = new ArrayList<>();
+        for (Item.NamedPoint p : g.points()) {
+          points.add(new Item.NamedPoint(p.name(), m.apply(p.position()), p.code()));
+        }
+        yield new Item.PointGroup(g.name(), points);
+      }
+    };
+  }
+
+  private static Mesh move(Mesh mesh, PointMap m) throws Transformation.OutsideAreaException {
+    return new Mesh(m.apply(mesh.xyz()), mesh.triangles());
+  }
+
+  private Alignment move(Alignment a, PointMap m) throws Transformation.OutsideAreaException {
+    return switch (m) {
+      case PointMap.Swap s -> MovedAlignment.swapped(a);
+      case PointMap.Unit u -> MovedAlignment.inUnit(u.factor(), a);
+      case PointMap.Turned t -> MovedAlignment.by(t.similarity(), a);
+      case PointMap.Reprojected r -> reprojected(a, r);
+    };
+  }
+
+  /**
+   * Lines, arcs and spirals do not stay such under a change of projection. The alignment keeps its
+   * elements and is laid by the similarity that fits its transformed points best; how far that
+   * departs is said.
+   */
+  private Alignment reprojected(Alignment a, PointMap.Reprojected r)
+      throws Transformation.OutsideAreaException {
+    List<PointPair> pairs = new ArrayList<>();
+    for (AlignmentPoint p : a.everyWithEnds(Math.max(1, a.length() / 2000))) {
+      Position from = new Position(p.east(), p.north(), Double.NaN);
+      pairs.add(new PointPair("", from, r.apply(from), true));
+    }
+    HelmertFit fit;
+    try {
+      fit = HelmertFit.solve(pairs, true);
+    } catch (HelmertFit.NoFitException e) {
+      throw new IllegalArgumentException(e.getMessage(), e);
+    }
+    HelmertFit.Residual worst = fit.residuals().getFirst();
+    for (HelmertFit.Residual each : fit.residuals()) {
+      worst = each.plan() > worst.plan() ? each : worst;
+    }
+    Similarity s = fit.similarity();
+    if (worst.plan() > QUIET) {
+      findings.add(
+          Finding.warning(
+                  PLACE,
+                  "place.alignment",
+                  source,
+                  String.format(
+                      Locale.ROOT,
+                      "%s keeps its lines, arcs and spirals in the other system and departs from the point-by-point transformation by up to %.1f mm.",
+                      a.name(),
+                      1000 * worst.plan()))
+              .at(worst.pair().shared())
+              .withFigure(String.format(Locale.ROOT, "%.1f mm", 1000 * worst.plan())));
+    }
+    return MovedAlignment.by(s, a);
+  }
+}

@@ -1,0 +1,117 @@
+package wellspan.core.reading;
+
+import java.util.List;
+import java.util.Optional;
+import wellspan.core.align.Alignment;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.job.Build;
+import wellspan.core.receive.Received;
+
+/**
+ * The named point, vertex or line end that is nearest to a place.
+ *
+ * @param name of the point, or of the item whose vertex it is
+ * @param shared where it lies
+ * @param raw the same point in the source's own coordinates as received, metres of its declared
+ *     unit
+ */
+public record Snap(String name, String source, Position shared, Position raw) {
+
+  /**
+   * @param reach how far it may lie from the place in plan, metres
+   * @param source only points of this source; of every visible item if it is empty
+   */
+  public static Optional<Snap> nearest(Build build, Position place, double reach, String source) {
+    Search s = new Search(place, reach);
+    for (Build.BuiltItem i : build.items().values()) {
+      if (build.isVisible(i.id()) && (source.isEmpty() || source.equals(i.source()))) {
+        Item raw = raw(build, i);
+        s.item(i.item(), raw, i.source());
+      }
+    }
+    return Optional.ofNullable(s.found);
+  }
+
+  /** The same item as received; marks and the like are their own. */
+  private static Item raw(Build build, Build.BuiltItem i) {
+    Received placed = build.received().get(i.source());
+    Received raw = build.raw().get(i.source());
+    if (placed == null || raw == null) {
+      return i.item();
+    }
+    int at = placed.items().indexOf(i.item());
+    List<Item> items = raw.items();
+    return at >= 0 && at < items.size() ? items.get(at) : i.item();
+  }
+
+  private static final class Search {
+    private final Position place;
+    private double best;
+    private Snap found;
+
+    Search(Position place, double reach) {
+      this.place = place;
+      best = reach;
+    }
+
+    void item(Item here, Item raw, String source) {
+      switch (here) {
+        case Item.PointGroup g when raw instanceof Item.PointGroup r -> {
+          for (int k = 0; k < g.points().size(); k++) {
+            Item.NamedPoint p = g.points().get(k);
+            // a named point wins over the vertex it stands on
+            take(p.position(), r.points().get(k).position(), p.name(), source, 1e-3);
+          }
+        }
+        case Item.TerrainSurface s when raw instanceof Item.TerrainSurface r ->
+            mesh(s.mesh(), r.mesh(), s.name(), source);
+        case Item.Body b when raw instanceof Item.Body r ->
+            mesh(b.mesh(), r.mesh(), b.name(), source);
+        case Item.StringLine l when raw instanceof Item.StringLine r -> {
+          for (int k = 0; k < l.line().pointCount(); k++) {
+            take(l.line().point(k), r.line().point(k), l.name(), source, 0);
+          }
+        }
+        case Item.AlignmentLine a when raw instanceof Item.AlignmentLine r ->
+            ends(a.alignment(), r.alignment(), source);
+        default -> {}
+      }
+    }
+
+    private void mesh(Mesh m, Mesh raw, String name, String source) {
+      double[] xyz = m.xyz();
+      for (int i = 0; i + 2 < xyz.length; i += 3) {
+        double dx = xyz[i] - place.east();
+        double dy = xyz[i + 1] - place.north();
+        if (Math.abs(dx) < best && Math.abs(dy) < best) {
+          take(m.vertex(i / 3), raw.vertex(i / 3), name, source, 0);
+        }
+      }
+    }
+
+    private void ends(Alignment a, Alignment raw, String source) {
+      List<Double> here = a.elementEnds();
+      List<Double> there = raw.elementEnds();
+      for (int k = 0; k < Math.min(here.size(), there.size()); k++) {
+        var p = a.at(here.get(k));
+        var q = raw.at(there.get(k));
+        take(
+            new Position(p.east(), p.north(), p.level()),
+            new Position(q.east(), q.north(), q.level()),
+            a.name(),
+            source,
+            0);
+      }
+    }
+
+    private void take(Position shared, Position raw, String name, String source, double favour) {
+      double d = shared.planDistanceTo(place) - favour;
+      if (d < best) {
+        best = d;
+        found = new Snap(name, source, shared, raw);
+      }
+    }
+  }
+}
