@@ -97,8 +97,17 @@ public final class CrsCatalogue {
 
   /** Projected systems whose area of use holds a place, smallest area first. */
   public List<Crs> validAt(double longitude, double latitude) {
+    return validAround(longitude, latitude, 0);
+  }
+
+  /**
+   * The same with areas of use widened on each side, since a neighbouring zone is often used too.
+   *
+   * @param margin degrees
+   */
+  public List<Crs> validAround(double longitude, double latitude, double margin) {
     return byCode.values().stream()
-        .filter(c -> c.projected() && c.covers(longitude, latitude))
+        .filter(c -> c.projected() && c.area().covers(longitude, latitude, margin))
         .sorted(Comparator.comparingDouble(c -> c.area().size()))
         .toList();
   }

@@ -207,7 +207,7 @@ public final class OwnSystem {
 
   private static double degrees(WktNode geographic) throws CrsTextException {
     Optional<WktNode> unit = geographic.child("UNIT", "ANGLEUNIT");
-    return unit.isPresent() ? Math.toDegrees(unit.get().number(1)) : 1;
+    return unit.isPresent() ? unit.get().degrees() : 1;
   }
 
   private static Optional<WktNode> datumNode(WktNode geographic) {
@@ -241,7 +241,10 @@ public final class OwnSystem {
     }
     Optional<WktNode> meridian = geographic.child("PRIMEM", "PRIMEMERIDIAN");
     if (meridian.isPresent() && meridian.get().number(1) != 0) {
-      out.append(" +pm=").append(meridian.get().number(1) * degrees(geographic));
+      // degrees, whatever the unit of the system's other angles, unless it names one itself
+      Optional<WktNode> unit = meridian.get().child("ANGLEUNIT", "UNIT");
+      double factor = unit.isPresent() ? unit.get().degrees() : 1;
+      out.append(" +pm=").append(meridian.get().number(1) * factor);
     }
     return out.toString();
   }

@@ -14,8 +14,11 @@ import org.locationtech.proj4j.ProjCoordinate;
  * same, otherwise of WGS 84. Not safe for use by several threads.
  */
 public final class Transformation {
-  /** Beyond the area of use by more than this projections return numbers without meaning. */
-  private static final double MARGIN_DEGREES = 2;
+  /**
+   * Beyond the area of use by more than this, a zone of UTM, results are refused: farther out
+   * projections return numbers without meaning.
+   */
+  private static final double MARGIN_DEGREES = 6;
 
   private final Crs from;
   private final Crs to;
@@ -47,7 +50,7 @@ public final class Transformation {
     String text =
         withoutShift ? crs.projText().replaceAll("\\s*\\+towgs84=\\S+", "") : crs.projText();
     try {
-      return new CRSFactory().createFromParameters(crs.id(), text);
+      return new CRSFactory().createFromParameters(crs.id(), LibraryText.of(text));
     } catch (Proj4jException e) {
       throw new IllegalArgumentException(
           crs.id() + " (" + crs.name() + ") uses a projection that is not known here.", e);
@@ -82,7 +85,7 @@ public final class Transformation {
    * systems).
    *
    * @throws OutsideAreaException if the place lies outside the area of use of either system by more
-   *     than two degrees, where projections return numbers without meaning
+   *     than six degrees, where projections return numbers without meaning
    */
   public double[] apply(double x, double y) throws OutsideAreaException {
     double[] xy = {x, y};

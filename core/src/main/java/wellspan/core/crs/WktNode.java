@@ -55,6 +55,14 @@ record WktNode(String keyword, List<String> values, List<WktNode> children) {
     throw new CrsTextException("A number is missing in " + keyword + "[\"" + name() + "\" …].");
   }
 
+  /**
+   * Degrees in the angular unit that this keyword describes; written with 15 digits, one is one.
+   */
+  double degrees() throws CrsTextException {
+    double d = Math.toDegrees(number(1));
+    return Math.abs(d - 1) < 1e-12 ? 1 : d;
+  }
+
   private static final class Parser {
     private static final int DEEPEST = 40;
     private final String text;

@@ -94,9 +94,12 @@ final class WktProjection {
       throw new CrsTextException(
           "The projection \"" + methodName + "\" is not known here. Give the system as PROJ text.");
     }
-    if (method.startsWith("krovak")
-        && parameters.stream().anyMatch(p -> plain(p.name()).equals("xy plane rotation"))) {
-      method = "krovak"; // .prj files turn the axes to east and north by this parameter
+    for (WktNode p : parameters) { // .prj files turn the axes to east and north by this parameter
+      if (method.startsWith("krovak")
+          && plain(p.name()).equals("xy plane rotation")
+          && p.number(1) != 0) {
+        method = "krovak";
+      }
     }
     Map<String, Double> values = new HashMap<>();
     for (WktNode p : parameters) {
@@ -117,8 +120,7 @@ final class WktProjection {
     if (unit.isEmpty()) {
       return otherwise;
     }
-    double f = unit.get().number(1);
-    return angle ? Math.toDegrees(f) : f;
+    return angle ? unit.get().degrees() : unit.get().number(1);
   }
 
   private static String text(String method, String name, Map<String, Double> v) {
@@ -141,6 +143,9 @@ final class WktProjection {
       Double centre = v.remove("lon_0");
       if (centre != null) {
         v.put("lonc", centre);
+      }
+      if (v.containsKey("alpha")) {
+        v.putIfAbsent("gamma", v.get("alpha"));
       }
     } else if (method.startsWith("krovak") || method.equals("somerc")) {
       v.remove("alpha");

@@ -59,6 +59,11 @@ public record Box(double minE, double minN, double minH, double maxE, double max
         (minE + maxE) / 2, (minN + maxN) / 2, hasLevels() ? (minH + maxH) / 2 : Double.NaN);
   }
 
+  /** Centre in plan at level zero. */
+  public Position centreAtZero() {
+    return new Position((minE + maxE) / 2, (minN + maxN) / 2, 0);
+  }
+
   public boolean overlapsPlan(Box o) {
     return minE <= o.maxE && o.minE <= maxE && minN <= o.maxN && o.minN <= maxN;
   }

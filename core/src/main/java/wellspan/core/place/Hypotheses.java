@@ -114,12 +114,17 @@ public final class Hypotheses {
     Optional<PlaceStatement.LonLat> at =
         reference.isEmpty()
             ? Optional.empty()
-            : Contradictions.geographic(frame.withBasePoint(flat(reference.centre())));
+            : Contradictions.geographic(frame.withBasePoint(reference.centreAtZero()));
     if (at.isEmpty()) {
       return List.of();
     }
     List<Hypothesis> out = new ArrayList<>();
-    for (Crs c : CrsCatalogue.shipped().validAt(at.get().longitude(), at.get().latitude())) {
+    String base = crs.map(Crs::base).orElse("");
+    List<Crs> around =
+        new ArrayList<>(
+            CrsCatalogue.shipped().validAround(at.get().longitude(), at.get().latitude(), 6));
+    around.sort(Comparator.comparing(c -> !c.base().equals(base))); // the job's own datum first
+    for (Crs c : around) {
       if (c.id().equals(frame.crs()) || !near(c, at.get())) {
         continue;
       }
@@ -138,10 +143,6 @@ public final class Hypotheses {
     }
     out.sort(Comparator.comparingDouble(Hypothesis::gap));
     return out.subList(0, Math.min(OTHER_SYSTEMS, out.size()));
-  }
-
-  private static Position flat(Position p) {
-    return new Position(p.east(), p.north(), 0);
   }
 
   private boolean near(Crs c, PlaceStatement.LonLat at) {
@@ -180,7 +181,7 @@ public final class Hypotheses {
     if (crs.isEmpty()) {
       return false;
     }
-    Frame centred = frame.withBasePoint(flat(there.centre()));
+    Frame centred = frame.withBasePoint(there.centreAtZero());
     return Contradictions.geographic(centred)
         .filter(l -> crs.get().covers(l.longitude(), l.latitude()))
         .isPresent();

@@ -17,6 +17,7 @@ import wellspan.core.crs.OwnSystem;
 import wellspan.core.crs.Transformation;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
+import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
@@ -31,6 +32,7 @@ public final class Placer {
 
   private final List<Finding> findings = new ArrayList<>();
   private final String source;
+  private Optional<Crs> declared = Optional.empty();
 
   private Placer(String source) {
     this.source = source;
@@ -59,6 +61,7 @@ public final class Placer {
         moved.add(new Received.Entry(item, e.layer(), e.description()));
       }
       entries = moved;
+      p.checkArea(moved, job);
     } catch (Transformation.OutsideAreaException
         | HelmertFit.NoFitException
         | CrsTextException
@@ -118,6 +121,7 @@ public final class Placer {
         Crs from = system(s.crs(), s.definition());
         report(DatumAccuracy.between(from, to));
         out.add(new PointMap.Reprojected(from, to));
+        declared = Optional.of(from);
       }
       case SourcePlacement.Where.Local l -> out.add(new PointMap.Turned(l.toShared()));
       case SourcePlacement.Where.Fitted f -> {
@@ -127,6 +131,31 @@ public final class Placer {
       }
     }
     return out;
+  }
+
+  /** Says if the work lies outside the area that the source's own system is made for. */
+  private void checkArea(List<Received.Entry> placed, Frame job) {
+    Box box = placed.stream().map(e -> e.item().bounds()).reduce(Box.EMPTY, Box::union);
+    if (declared.isEmpty() || box.isEmpty()) {
+      return;
+    }
+    Crs crs = declared.get();
+    Contradictions.geographic(job.withBasePoint(box.centreAtZero()))
+        .filter(l -> !crs.covers(l.longitude(), l.latitude()))
+        .ifPresent(
+            l ->
+                findings.add(
+                    Finding.warning(
+                            PLACE,
+                            "place.area",
+                            source,
+                            source
+                                + ": "
+                                + crs.id()
+                                + " is made for "
+                                + crs.area().name()
+                                + ", the work lies outside. Check that this system is meant.")
+                        .at(box.centre())));
   }
 
   private void report(DatumAccuracy accuracy) {
