@@ -1,0 +1,161 @@
+package wellspan.core.deliver;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.place.ControlTally;
+
+class OtherComparisonsTest {
+  private static final Item.StringLine LINE =
+      new Item.StringLine(
+          "Edge", new Polyline(new double[] {0, 0, 1, 10, 0, 2, 20, 5, Double.NaN}));
+
+  private static List<String> codes(ItemComparison c) {
+    return c.findings().stream().map(Finding::code).toList();
+  }
+
+  @Test
+  void linesAreComparedPointByPoint() {
+    assertThat(LineComparison.compare(LINE, LINE.line(), LINE).findings()).isEmpty();
+    Item.StringLine moved =
+        new Item.StringLine("Edge", new Polyline(new double[] {0, 0, 1, 10, 0.002, 2, 20, 5, 99}));
+    ItemComparison c = LineComparison.compare(LINE, LINE.line(), moved);
+    assertThat(codes(c)).containsExactly("proof.moved");
+    assertThat(c.findings().getFirst().message()).contains("point 2 of the line lies 2.0000 mm");
+    assertThat(c.figures().maxDeviation()).isCloseTo(0.002, within(1e-12));
+    Item.StringLine shorter =
+        new Item.StringLine("Edge", new Polyline(new double[] {0, 0, 1, 10, 0, 2}));
+    assertThat(codes(LineComparison.compare(LINE, LINE.line(), shorter)))
+        .containsExactly("proof.vertices");
+  }
+
+  private static Item.PointGroup points(String name, double h) {
+    return new Item.PointGroup(
+        "Control",
+        List.of(
+            new Item.NamedPoint("A", new Position(1, 2, 3), "peg"),
+            new Item.NamedPoint(name, new Position(4, 5, h), "")));
+  }
+
+  @Test
+  void pointsAreComparedWithNameAndCode() {
+    assertThat(PointComparison.compare(points("B", 6), points("B", 6)).findings()).isEmpty();
+    assertThat(codes(PointComparison.compare(points("B", 6), points("C", 6))))
+        .containsExactly("proof.point");
+    assertThat(codes(PointComparison.compare(points("B", 6), points("B", 6.1))))
+        .containsExactly("proof.moved");
+    assertThat(codes(PointComparison.compare(points("B", Double.NaN), points("B", 9)))).isEmpty();
+    Item.PointGroup one =
+        new Item.PointGroup(
+            "Control", List.of(new Item.NamedPoint("A", new Position(1, 2, 3), "peg")));
+    assertThat(codes(PointComparison.compare(points("B", 6), one)))
+        .containsExactly("proof.vertices");
+  }
+
+  private static final Mesh SENT =
+      new Mesh(
+          new double[] {0, 0, 0, 1, 0, 0, 1, 1, 0, 0, 1, 0, 9, 9, 9}, new int[] {0, 1, 2, 0, 2, 3});
+
+  private static ItemComparison meshes(Mesh arrived) {
+    return MeshComparison.compare(new Item.TerrainSurface("S", SENT, new int[0]), SENT, arrived);
+  }
+
+  @Test
+  void otherVertexNumbersAreTheSameMesh() {
+    Mesh renumbered =
+        new Mesh(new double[] {1, 1, 0, 0, 0, 0, 0, 1, 0, 1, 0, 0}, new int[] {1, 3, 0, 1, 0, 2});
+    ItemComparison c = meshes(renumbered);
+    assertThat(c.findings()).isEmpty();
+    assertThat(c.figures().identical()).isTrue();
+    assertThat(c.figures().deviations()).hasSize(5);
+  }
+
+  @Test
+  void otherCornersAreNot() {
+    Mesh turned =
+        new Mesh(new double[] {1, 1, 0, 0, 0, 0, 0, 1, 0, 1, 0, 0}, new int[] {1, 3, 0, 1, 2, 0});
+    assertThat(meshes(turned).findings()).isNotEmpty();
+    Mesh torn =
+        new Mesh(
+            new double[] {0, 0, 0, 1, 0, 0, 1, 1, 0, 1, 1, 0, 0, 1, 0},
+            new int[] {0, 1, 2, 0, 3, 4});
+    assertThat(meshes(torn).figures().identical()).as("a seam where there was none").isFalse();
+    Mesh moved =
+        new Mesh(new double[] {1, 1, 0.5, 0, 0, 0, 0, 1, 0, 1, 0, 0}, new int[] {1, 3, 0, 1, 0, 2});
+    assertThat(codes(meshes(moved))).containsExactly("proof.moved");
+  }
+
+  @Test
+  void framesDifferByScaleToo() {
+    Frame f = Frame.of("EPSG:25832", "NN2000", new Position(1, 2, 3), 21.5);
+    assertThat(FrameDifference.between(f, f.withRotation(21.5 - 360))).isEmpty();
+    assertThat(FrameDifference.between(f, f.withScale(1.0000001)).orElseThrow())
+        .contains("scale 1.000000100");
+    assertThat(FrameDifference.between(f, f.withVerticalDatum("NN1954"))).isPresent();
+  }
+
+  @Test
+  void receiptsAreReadBack() {
+    Frame frame = Frame.of("EPSG:25832", "NN2000", new Position(1, 2, 3), 21.5).withScale(1.0003);
+    ControlTally.Line line =
+        new ControlTally.Line(
+            "BN-4", new Position(1, 2, 3), new Position(1, 2, 2.962), ControlTally.FoundBy.NAME);
+    Proof proof =
+        new Proof(
+            true,
+            2,
+            2,
+            1e-8,
+            true,
+            9,
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of(),
+            List.of(line),
+            List.of());
+    Receipt r =
+        new Receipt(
+            "BIM <handover>",
+            "IFC4",
+            Instant.parse("2026-11-24T09:00:00Z"),
+            1.5,
+            frame,
+            List.of(new Receipt.SentFile("a.ifc", 12, "abc")),
+            Map.of("road/alignment/Quay", "f1", "x", "f2"),
+            proof);
+    PastRun back = PastRun.read(ReceiptJson.text(r)).orElseThrow();
+    assertThat(back).isEqualTo(PastRun.of(r));
+    assertThat(ReceiptJson.text(r)).contains("\"controlTally\"").contains("\"dH\" : -0.03");
+    assertThat(ReceiptPage.html("Job", r))
+        .contains("BIM &lt;handover&gt;")
+        .contains("BN-4")
+        .contains("-38.0000 mm")
+        .contains("1.000300000");
+    assertThat(PastRun.read("{")).isEmpty();
+    assertThat(PastRun.read("{\"delivery\":\"x\"}")).isEmpty();
+  }
+
+  @Test
+  void theZeroOfAFileChoosesItsFrame() {
+    Frame job =
+        Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 21.5)
+            .withScale(1.0003);
+    assertThat(new LocalZero.BasePoint().frame(job)).isEqualTo(job);
+    Frame shared = new LocalZero.Shared().frame(job);
+    assertThat(shared.toLocal(new Position(5, 6, 7))).isEqualTo(new Position(5, 6, 7));
+    Frame own = new LocalZero.Own(new Position(400_000, 6_500_000, 10)).frame(job);
+    assertThat(own.toLocal(new Position(400_001, 6_500_002, 13))).isEqualTo(new Position(1, 2, 3));
+    assertThat(own.crs()).isEqualTo("EPSG:25832");
+  }
+}
