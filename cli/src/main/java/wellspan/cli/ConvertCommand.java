@@ -111,6 +111,8 @@ final class ConvertCommand implements Callable<Integer> {
                 () ->
                     new IllegalArgumentException(
                         "--schema " + schema + " cannot be written; IFC4X3, IFC4 and IFC2X3 can."));
+    LocalZero where = zero();
+    Frame.UNPLACED.withScale(scale); // says early what is wrong with it
     LinearUnit lengths =
         LinearUnit.named(unit)
             .orElseThrow(
@@ -153,7 +155,7 @@ final class ConvertCommand implements Callable<Integer> {
         new Parcel(
             out.getFileName().toString().replaceFirst("\\.[^.]*$", ""),
             version,
-            zero().frame(frame(declared, box)),
+            where.frame(frame(declared, box)),
             lengths,
             ids,
             pieces,

@@ -8,6 +8,7 @@ import javafx.scene.input.KeyCode;
 final class FigureField extends TextField {
   private final Consumer<String> take;
   private String shown;
+  private String taken = "";
 
   FigureField(String id, String name, double width, Consumer<String> take) {
     this.take = take;
@@ -16,12 +17,12 @@ final class FigureField extends TextField {
     setAccessibleText(name);
     getStyleClass().add("field");
     setPrefWidth(width);
-    setOnAction(e -> taken());
+    setOnAction(e -> take(false));
     focusedProperty()
         .addListener(
             (o, a, focused) -> {
               if (!focused) {
-                taken();
+                take(true);
               }
             });
     setOnKeyPressed(
@@ -34,15 +35,21 @@ final class FigureField extends TextField {
         });
   }
 
-  private void taken() {
-    if (!getText().equals(shown)) {
-      take.accept(getText().strip());
+  /**
+   * @param leaving when the field is only left, what was taken already is not taken again
+   */
+  private void take(boolean leaving) {
+    String text = getText();
+    if (!text.equals(shown) && !(leaving && text.equals(taken))) {
+      taken = text;
+      take.accept(text.strip());
     }
   }
 
   /** Shows a value; while somebody types it stays as it is. */
   FigureField show(String text) {
     shown = text;
+    taken = "";
     if (!isFocused() || getText().isEmpty()) {
       setText(text);
     }

@@ -1,0 +1,267 @@
+package wellspan.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Optional;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+import wellspan.app.session.Pick;
+import wellspan.core.deliver.LocalZero;
+import wellspan.core.describe.IfcSchema;
+import wellspan.core.geom.Position;
+import wellspan.core.item.ItemId;
+import wellspan.core.place.Control;
+import wellspan.core.place.SourcePlacement;
+import wellspan.core.unit.LinearUnit;
+
+/** The stop Place as a user works at it. */
+class PlaceWindowTest extends WindowTest {
+
+  private void atPlace() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    receive(DEMO.resolve("survey/control.csv"));
+    interact(
+        () ->
+            session
+                .place()
+                .changeFrame(
+                    "Set up",
+                    f -> f.withBasePoint(new Position(412_000, 6_534_500, 0)).withRotation(21.5)));
+    interact(() -> session.place().takeControl("control"));
+    push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    settle(() -> !shell.stage().plan().isBusy());
+  }
+
+  private void type(String query, String text) {
+    TextField f = lookup(query).queryAs(TextField.class);
+    interact(
+        () -> {
+          f.requestFocus();
+          f.setText(text);
+          f.getOnAction().handle(null);
+        });
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private String card(String query) {
+    StringBuilder s = new StringBuilder();
+    lookup(query)
+        .queryAs(VBox.class)
+        .lookupAll(".label")
+        .forEach(n -> s.append(((Labeled) n).getText()).append('\n'));
+    return s.toString();
+  }
+
+  private void fire(String query) {
+    javafx.scene.control.Button b = lookup(query).queryAs(javafx.scene.control.Button.class);
+    interact(b::fire);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  @Test
+  void theTallyShowsThePointThatIsOffAndFollowsTheTolerance() throws Exception {
+    atPlace();
+    assertThat(card("#tally"))
+        .contains("✕ BN-4")
+        .contains("\u221238")
+        .contains("Look at its height first");
+    type("#tolerance", "50 mm");
+    assertThat(session.job().control().tolerance()).isCloseTo(0.05, within(1e-12));
+    assertThat(card("#tally")).contains("✓ All 5 points agree");
+    type("#tolerance", "nonsense");
+    assertThat(text("#message")).contains("not a number of millimetres");
+  }
+
+  @Test
+  void controlPointsAreTypedAndPicked() throws Exception {
+    atPlace();
+    fire("#type-control");
+    type("#control-line", "BN-6 412500 6534800 21.5");
+    assertThat(session.job().control().points()).hasSize(6);
+    type("#control-line", "BN-7 here");
+    assertThat(text("#message")).contains("is not a control point");
+    fire("#pick-control");
+    assertThat(session.place().pickProperty().get()).isEqualTo(Pick.CONTROL);
+    Position known = new Position(412_402.118, 6_534_890.330, 22.6);
+    interact(() -> session.place().clicked(known, 5));
+    assertThat(session.job().control().points()).extracting(Control.Point::name).contains("BN-2");
+  }
+
+  @Test
+  void aSourceInMillimetresAndSiteNorthIsPlacedByNames() throws Exception {
+    atPlace();
+    receive(DEMO.resolve("yard/yard-layout.csv"));
+    assertThat(session.findingsProperty().get())
+        .anySatisfy(f -> assertThat(f.code()).isEqualTo("place.elsewhere"));
+    fire("#place-source-yard-layout");
+    assertThat(card("#sources")).contains("millimetre, local to the base point and site north");
+    fire("#take-meaning-1");
+    assertThat(placement().unitFactor()).isEqualTo(0.001);
+    fire("#match-names");
+    assertThat(placement().where()).isInstanceOf(SourcePlacement.Where.Fitted.class);
+    assertThat(session.place().sources().pairs()).hasSize(4);
+    assertThat(session.findingsProperty().get())
+        .noneSatisfy(f -> assertThat(f.code()).isEqualTo("place.elsewhere"));
+    assertThat(card("#sources")).contains("Deviation in plan").contains("1.00000000");
+    CheckBox fixed = lookup("#scale-fixed").queryAs(CheckBox.class);
+    interact(fixed::fire);
+    assertThat(session.place().sources().scaleFree()).isTrue();
+    type("#pair-line", "X 0 0 0 = 412868.35 6534560.12 0");
+    assertThat(session.place().sources().pairs()).hasSize(5);
+    type("#pair-line", "X 0 0");
+    assertThat(text("#message")).contains("is no pair");
+    type("#local-line", "412868.35 6534560.12 0 21.5");
+    assertThat(placement().where()).isInstanceOf(SourcePlacement.Where.Local.class);
+    interact(session::undo);
+    assertThat(placement().where()).isInstanceOf(SourcePlacement.Where.Fitted.class);
+  }
+
+  private SourcePlacement placement() {
+    return session.job().source("yard-layout").orElseThrow().placement();
+  }
+
+  @Test
+  void pairsArePickedOnThePlan() throws Exception {
+    atPlace();
+    Path local =
+        Files.writeString(
+            dir.resolve("local.csv"), "id,e,n,h\nP1,412300,6534700,3\nP2,412500,6534750,4\n");
+    receive(local);
+    interact(() -> session.place().sources().openProperty().set("local"));
+    interact(() -> session.place().pickProperty().set(Pick.PAIR));
+    interact(() -> session.place().clicked(new Position(412_300.5, 6_534_700, 3), 5));
+    assertThat(session.place().firstClickProperty().get()).isPresent();
+    interact(() -> session.place().clicked(new Position(412_402.1, 6_534_890.3, 3), 5));
+    assertThat(session.place().sources().pairs()).hasSize(1);
+    assertThat(session.place().sources().pairs().getFirst().shared().height()).isEqualTo(22.633);
+    assertThat(session.place().sources().fit().why()).contains("two point pairs or more");
+    interact(() -> session.place().pickProperty().set(Pick.PAIR));
+    interact(() -> session.place().clicked(new Position(400_000, 6_534_700, 3), 5));
+    assertThat(session.messageProperty().get()).contains("no point of local here");
+  }
+
+  @Test
+  void siteNorthIsTurnedInEveryWay() throws Exception {
+    atPlace();
+    type("#rotation", "21°30'36\"");
+    assertThat(session.job().frame().rotationDegrees()).isCloseTo(21.51, within(1e-9));
+    type("#rotation", "north");
+    assertThat(text("#message")).contains("is not an angle");
+    fire("#true-north");
+    assertThat(session.job().frame().rotationDegrees()).isCloseTo(1.31003571, within(1e-6));
+    fire("#bearing");
+    interact(() -> session.place().clicked(new Position(412_000, 6_534_000, 0), 0.001));
+    interact(() -> session.place().clicked(new Position(412_100, 6_534_100, 0), 0.001));
+    assertThat(session.job().frame().rotationDegrees()).isCloseTo(45, within(1e-9));
+    fire("#bearing");
+    interact(() -> session.place().clicked(new Position(412_000, 6_534_000, 0), 0.001));
+    interact(() -> session.place().clicked(new Position(412_000, 6_534_000, 0), 0.001));
+    assertThat(session.messageProperty().get()).contains("same point");
+    fire("#scale-ground");
+    assertThat(session.job().frame().scale()).isBetween(1.0003, 1.00032);
+    fire("#scale-grid");
+    assertThat(session.job().frame().scale()).isEqualTo(1);
+    type("#scale", "99");
+    assertThat(text("#message")).contains("near 1");
+  }
+
+  @Test
+  void aChangeThatTouchesDeliveriesIsShownBeforeItIsTaken() throws Exception {
+    atPlace();
+    interact(() -> session.deliveries().run());
+    settle(() -> !session.work().runningProperty().get());
+    type("#base-e", "412010");
+    assertThat(session.job().frame().basePoint().east()).isEqualTo(412_000);
+    assertThat(card("#frame-change"))
+        .contains("Local coordinates move by up to 10.000 m.")
+        .contains("BIM handover");
+    fire("#leave-change");
+    assertThat(lookup("#base-e").queryAs(TextField.class).getText()).isEqualTo("412\u00a0000.000");
+    type("#base-e", "412010");
+    fire("#take-change");
+    assertThat(session.job().frame().basePoint().east()).isEqualTo(412_010);
+    assertThat(lookup("#frame-change").tryQuery()).isEmpty();
+    interact(session::undo);
+    assertThat(session.job().frame().basePoint().east()).isEqualTo(412_000);
+  }
+
+  @Test
+  void positionsAreReadMarkedAndRenamed() throws Exception {
+    atPlace();
+    interact(
+        () ->
+            session
+                .place()
+                .probeProperty()
+                .set(Optional.of(new Position(412_721, 6_534_651, Double.NaN))));
+    assertThat(card("#place #reading-card"))
+        .contains("Quay Road")
+        .contains("m right")
+        .contains("Design ground");
+    fire("#place #mark-place");
+    assertThat(session.job().marks()).hasSize(1);
+    assertThat(session.job().marks().getFirst().position().height()).isBetween(-6.0, 60.0);
+    assertThat(session.build().items()).containsKey(ItemId.of("job", "points", "Spot marks"));
+    type("#place #mark-S1", "Outfall");
+    assertThat(session.job().marks().getFirst().name()).isEqualTo("Outfall");
+    push(KeyCode.ESCAPE);
+    assertThat(session.place().probeProperty().get()).isEmpty();
+  }
+
+  @Test
+  void anOwnSystemIsPastedAndBadOnesAreRefused() throws Exception {
+    receive(DEMO.resolve("survey/control.csv"));
+    push(KeyCode.CONTROL, KeyCode.DIGIT2);
+    fire("#choose-system");
+    type("#own-system", "+proj=longlat +datum=WGS84");
+    assertThat(text("#message")).contains("counts in degrees");
+    type("#own-system", "PROJCS[broken");
+    assertThat(session.messageIsErrorProperty().get()).isTrue();
+    type(
+        "#own-system",
+        "+proj=tmerc +lat_0=0 +lon_0=9 +k=0.9996 +x_0=500000 +y_0=0 +ellps=GRS80 +towgs84=0,0,0 +units=m");
+    assertThat(session.job().frame().definition()).contains("+proj=tmerc");
+    assertThat(session.job().frame().system()).isPresent();
+  }
+
+  @Test
+  void deliveriesChooseSchemaUnitAndZero() throws Exception {
+    atPlace();
+    push(KeyCode.CONTROL, KeyCode.DIGIT6);
+    choose("#schema", "IFC2x3");
+    choose("#delivery-unit", "mm");
+    choose("#zero", "own zero");
+    type("#own-zero", "412000, 6534000, 10");
+    var d = session.deliveries().inHand().orElseThrow();
+    assertThat(d.schema()).isEqualTo(IfcSchema.IFC2X3);
+    assertThat(d.unit()).isEqualTo(LinearUnit.MILLIMETRE);
+    assertThat(d.zero()).isEqualTo(new LocalZero.Own(new Position(412_000, 6_534_000, 10)));
+    fire("#deliver");
+    settle(
+        () ->
+            session.deliveries().runsProperty().get().containsKey("BIM handover")
+                && !session.work().runningProperty().get());
+    assertThat(text("#verdict")).startsWith("✓ Proven");
+    fire("#add-delivery");
+    assertThat(session.job().deliveries()).hasSize(2);
+    assertThat(text("#earlier")).isEqualTo("Not delivered yet");
+    fire("#remove-delivery");
+    assertThat(session.job().deliveries()).hasSize(1);
+  }
+
+  @SuppressWarnings("unchecked")
+  private void choose(String query, String value) {
+    ComboBox<String> box = lookup(query).queryAs(ComboBox.class);
+    interact(() -> box.setValue(value));
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+}

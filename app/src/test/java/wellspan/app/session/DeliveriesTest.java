@@ -1,0 +1,171 @@
+package wellspan.app.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.LinkedBlockingQueue;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.geom.Position;
+import wellspan.core.job.Build;
+import wellspan.core.job.Job;
+import wellspan.core.job.JobStore;
+import wellspan.core.receive.PlaceStatement;
+
+/** Deliveries over several sessions, and the desk of the stop Place without a window. */
+class DeliveriesTest {
+  private static final Path ROAD = Path.of("..", "demo", "road", "quay-road.xml");
+
+  @TempDir Path dir;
+
+  private final BlockingQueue<Runnable> window = new LinkedBlockingQueue<>();
+  private JobStore store;
+  private Session session;
+
+  @BeforeEach
+  void setUp() throws Exception {
+    store = new JobStore(dir.resolve("job"));
+    store.create(Job.named("Test"));
+    session = open();
+    session.receive(List.of(ROAD));
+    settle();
+    session.place().changeFrame("Move", f -> f.withBasePoint(new Position(412_000, 6_534_500, 0)));
+    session.save();
+  }
+
+  private Session open() throws IOException {
+    return new Session(store, store.open(), Clock.systemUTC(), window::add);
+  }
+
+  private void settle() throws InterruptedException {
+    do {
+      Runnable next = window.poll(20, TimeUnit.SECONDS);
+      assertThat(next).as("the work came to an end").isNotNull();
+      next.run();
+    } while (session.work().runningProperty().get() || !window.isEmpty());
+  }
+
+  private List<CellState> states() {
+    Delivery d = session.job().deliveries().getFirst();
+    return session.build().items().values().stream()
+        .map((Build.BuiltItem i) -> CellState.of(session, d, i))
+        .distinct()
+        .toList();
+  }
+
+  @Test
+  void aLaterSessionKnowsWhatWasProven() throws Exception {
+    session.deliveries().run();
+    settle();
+    assertThat(states()).contains(CellState.PROVEN).doesNotContain(CellState.INCLUDED);
+    session = open();
+    session.load();
+    settle();
+    assertThat(session.deliveries().runsProperty().get()).isEmpty();
+    assertThat(session.deliveries().latestProperty().get()).containsKey("BIM handover");
+    assertThat(states()).contains(CellState.PROVEN).doesNotContain(CellState.INCLUDED);
+    session.place().changeFrame("Turn", f -> f.withRotation(3));
+    session.place().takeProposal();
+    assertThat(states()).contains(CellState.CHANGED).doesNotContain(CellState.PROVEN);
+  }
+
+  @Test
+  void aFailedProofIsToldByItsReceipt() throws Exception {
+    session.deliveries().run();
+    settle();
+    Path receipt;
+    try (Stream<Path> all = Files.list(store.receipts())) {
+      receipt = all.filter(p -> p.toString().endsWith(".json")).findFirst().orElseThrow();
+    }
+    Files.writeString(
+        receipt, Files.readString(receipt).replace("\"pass\" : true", "\"pass\" : false"));
+    Files.writeString(store.receipts().resolve("broken.json"), "{");
+    session = open();
+    session.load();
+    settle();
+    assertThat(states()).contains(CellState.FAILED).doesNotContain(CellState.PROVEN);
+  }
+
+  @Test
+  void anOutOfDateReceiptDoesNotHoldAFrameBack() throws Exception {
+    session.deliveries().run();
+    settle();
+    session.place().changeFrame("Count", f -> f.withUnit(wellspan.core.unit.LinearUnit.FOOT));
+    assertThat(session.place().proposalProperty().get())
+        .as("the unit of readings touches no delivery")
+        .isEmpty();
+    session.place().changeFrame("Turn", f -> f.withRotation(3));
+    assertThat(session.place().proposalProperty().get()).isPresent();
+    session.place().takeProposal();
+    session.place().changeFrame("Turn on", f -> f.withRotation(4));
+    assertThat(session.place().proposalProperty().get())
+        .as("nothing was delivered in the frame that is left now")
+        .isEmpty();
+    assertThat(session.job().frame().rotationDegrees()).isEqualTo(4);
+  }
+
+  @Test
+  void theFrameOfAReceivedFileIsTaken() throws Exception {
+    session
+        .place()
+        .changeFrame(
+            "Turn", f -> f.withRotation(21.5).withVerticalDatum("NN2000").withScale(1.0003));
+    session.deliveries().run();
+    settle();
+    Path file = session.deliveries().runsProperty().get().get("BIM handover").file();
+    JobStore other = new JobStore(dir.resolve("other"));
+    other.create(Job.named("Other"));
+    store = other;
+    session = open();
+    session.receive(List.of(file));
+    settle();
+    PlaceStatement says = session.build().received().values().iterator().next().places().getFirst();
+    session.place().take(says);
+    assertThat(session.job().frame().basePoint()).isEqualTo(new Position(412_000, 6_534_500, 0));
+    assertThat(session.job().frame().verticalDatum()).isEqualTo("NN2000");
+    assertThat(session.job().frame().scale()).isEqualTo(1.0003);
+    Path sheet = session.place().writeSheet().orElseThrow();
+    assertThat(Files.readString(sheet)).contains("Check points");
+    assertThat(sheet.resolveSibling("frame-sheet.json")).exists();
+    assertThat(sheet.resolveSibling("frame-sheet.prj")).exists();
+  }
+
+  @Test
+  void onlyTheSystemIsTakenWhereNothingElseIsSaid() throws Exception {
+    Path prj =
+        Files.writeString(
+            dir.resolve("x.prj"),
+            wellspan.core.crs.WellKnownTexts.of(
+                    wellspan.core.crs.CrsCatalogue.shipped().find("25833").orElseThrow())
+                .orElseThrow());
+    session.receive(List.of(prj));
+    settle();
+    session.place().take(session.build().received().get("x").places().getFirst());
+    assertThat(session.job().frame().crs()).isEqualTo("EPSG:25833");
+    assertThat(session.job().frame().basePoint().east())
+        .as("the base point stays")
+        .isEqualTo(412_000);
+  }
+
+  @Test
+  void lockedFramesRefuseWithTheReason() {
+    session.place().changeFrame("Lock", f -> f.withLock("agreed 12 Nov"));
+    session.place().turnToTrueNorth();
+    assertThat(session.messageProperty().get()).contains("locked (agreed 12 Nov)");
+    session.place().changeFrame("Unlock", f -> f.withLock(""));
+    session.place().changeFrame("No system", f -> f.withCrs(""));
+    session.place().turnToTrueNorth();
+    assertThat(session.messageProperty().get()).contains("True north is not known");
+    session.place().scaleToGround();
+    assertThat(session.messageProperty().get()).contains("Choose a system first");
+  }
+}
