@@ -28,6 +28,7 @@ import picocli.CommandLine.Command;
       DeliverCommand.class,
       ConvertCommand.class,
       TransformCommand.class,
+      PlaceCommand.class,
       TallyCommand.class,
       FrameCommand.class
     })

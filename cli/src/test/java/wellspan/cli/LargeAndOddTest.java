@@ -3,21 +3,11 @@ package wellspan.cli;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 
-class LargeAndOddTest {
-  @TempDir Path dir;
-  private final StringWriter out = new StringWriter();
-  private final StringWriter err = new StringWriter();
-
-  private int run(String... args) {
-    return Main.run(args, new PrintWriter(out), new PrintWriter(err));
-  }
+class LargeAndOddTest extends CommandFixture {
 
   private Path write(String name, String text) throws IOException {
     return Files.writeString(dir.resolve(name), text);

@@ -4,16 +4,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
-import java.io.PrintWriter;
-import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wellspan.core.frame.Frame;
@@ -23,7 +19,7 @@ import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;
 import wellspan.exchange.intake.SourceIntake;
 
-class MainTest {
+class MainTest extends CommandFixture {
   /** Made by hand: five points, four faces, ids from 17, US survey feet. */
   private static final String FEET =
       """
@@ -34,22 +30,8 @@ class MainTest {
       </Definition></Surface></Surfaces></LandXML>
       """;
 
-  @TempDir Path dir;
-  private final StringWriter out = new StringWriter();
-  private final StringWriter err = new StringWriter();
-
-  private int run(String... args) {
-    out.getBuffer().setLength(0);
-    err.getBuffer().setLength(0);
-    return Main.run(args, new PrintWriter(out), new PrintWriter(err));
-  }
-
   private String path(String name) {
     return dir.resolve(name).toString();
-  }
-
-  private JsonNode json() throws IOException {
-    return new ObjectMapper().readTree(out.toString());
   }
 
   @Test

@@ -4,10 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.BufferedReader;
 import java.io.IOException;
-import java.io.PrintWriter;
 import java.io.StringReader;
 import java.io.StringWriter;
 import java.nio.file.Files;
@@ -17,7 +15,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wellspan.core.crs.Crs;
@@ -25,24 +22,10 @@ import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.crs.Transformation;
 
 /** Frames, tallies, systems and positions without a screen. */
-class PlaceCommandsTest {
+class PlaceCommandsTest extends CommandFixture {
   private static final Path DEMO = Path.of("..", "demo");
   private static final String SITE =
       "+proj=tmerc +lat_0=58.9 +lon_0=7.5 +k=1 +x_0=1000 +y_0=2000 +ellps=GRS80 +towgs84=0,0,0 +units=m";
-
-  @TempDir Path dir;
-  private final StringWriter out = new StringWriter();
-  private final StringWriter err = new StringWriter();
-
-  private int run(String... args) {
-    out.getBuffer().setLength(0);
-    err.getBuffer().setLength(0);
-    return Main.run(args, new PrintWriter(out), new PrintWriter(err));
-  }
-
-  private JsonNode json() throws IOException {
-    return new ObjectMapper().readTree(out.toString());
-  }
 
   private String job() {
     return DEMO.resolve("job").toString();
@@ -81,16 +64,57 @@ class PlaceCommandsTest {
     assertThat(Files.readString(page)).contains("Check points").contains("BN-1");
   }
 
-  @Test
-  void deliveriesTellTheirTally() throws IOException {
+  private String copy() throws IOException {
     Path copy = dir.resolve("job");
     try (Stream<Path> all = Files.walk(DEMO.resolve("job"))) {
       for (Path p : all.toList()) {
         Files.copy(p, copy.resolve(DEMO.resolve("job").relativize(p).toString()));
       }
     }
-    assertThat(run("deliver", copy.toString(), "Older viewer", "--to", dir.toString(), "--json"))
+    return copy.toString();
+  }
+
+  @Test
+  void sourcesArePlacedAndSaved() throws IOException {
+    String job = copy();
+    assertThat(run("place", job, "yard-layout")).isZero();
+    assertThat(out.toString())
+        .contains("fitted by 4 point pairs")
+        .contains("plan ± ")
+        .contains("turned 21.5");
+    assertThat(run("place", job, "yard-layout", "--shared")).isEqualTo(1);
+    assertThat(out.toString())
+        .contains("its numbers could be: millimetre, local to the base point and site north")
+        .contains("error  yard-layout lies");
+    assertThat(
+            run(
+                "place",
+                job,
+                "yard-layout",
+                "--unit",
+                "mm",
+                "--local",
+                "412868.35,6534560.12,0,21.5"))
         .isZero();
+    assertThat(run("tally", job)).isEqualTo(1);
+    assertThat(out.toString()).contains("yard-layout");
+    assertThat(run("place", job, "yard-layout", "--fit", "--scale-free")).isZero();
+    assertThat(out.toString()).contains("BN-5").contains("scale 0.99999957");
+    assertThat(run("place", job, "control", "--in", "EPSG:25833")).isEqualTo(1);
+    assertThat(run("place", job, "control", "--shared", "--as-control")).isZero();
+    assertThat(run("place", job, "none")).isEqualTo(2);
+    assertThat(err.toString()).contains("it has quay-road, control, yard-layout");
+    assertThat(run("place", job, "control", "--local", "1,2")).isEqualTo(2);
+    assertThat(run("place", job, "control", "--unit", "parsec")).isEqualTo(2);
+    assertThat(run("place", job, "quay-road", "--swap")).isEqualTo(1);
+    assertThat(out.toString()).contains("its numbers could be: shared coordinates as they stand");
+    assertThat(run("place", job, "quay-road", "--shared")).isEqualTo(1);
+    assertThat(out.toString()).contains("BN-4").contains("ΔH -38 mm").doesNotContain("BN-1");
+  }
+
+  @Test
+  void deliveriesTellTheirTally() throws IOException {
+    assertThat(run("deliver", copy(), "Older viewer", "--to", dir.toString(), "--json")).isZero();
     JsonNode proof = json().get(0).path("proof");
     assertThat(proof.path("pass").asBoolean()).isTrue();
     assertThat(proof.path("controlTally").get(0).path("point").asText()).isEqualTo("BN-4");

@@ -83,7 +83,7 @@ class DemoDataTest {
             s ->
                 assertThat(s)
                     .startsWith("Quay Road: profile moved by up to +0.350 m between 0+42"));
-    assertThat(c.same()).isEqualTo(2);
+    assertThat(c.same()).isEqualTo(3);
     assertThat(c.largestLevelDifference()).isCloseTo(0.35, within(0.01));
   }
 }

@@ -3,9 +3,11 @@ package wellspan.app.deliver;
 import java.nio.file.Path;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TitledPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
@@ -13,6 +15,7 @@ import wellspan.app.session.WindowActions;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.Losses;
 import wellspan.core.deliver.PastRun;
 import wellspan.core.deliver.Proof;
 import wellspan.core.deliver.Receipt;
@@ -72,6 +75,7 @@ public final class ProofCard extends ScrollPane {
     go.setMaxWidth(Double.MAX_VALUE);
     go.disableProperty().bind(session.work().runningProperty());
     box.getChildren().add(go);
+    losses(d);
     run.ifPresentOrElse(
         this::figures,
         () -> {
@@ -95,6 +99,32 @@ public final class ProofCard extends ScrollPane {
                     + Figures.distance(SinglePrecision.step(far) / 2)
                     + " at the far end.",
                 "muted"));
+  }
+
+  /** What the schema cannot carry, before it is written. */
+  private void losses(Delivery d) {
+    List<String> said =
+        session.build().items().values().stream()
+            .filter(i -> d.sends(i.id(), i.item()))
+            .flatMap(
+                i ->
+                    Losses.of(i.item(), d.schema(), d.zero().frame(session.job().frame())).stream())
+            .map(Finding::message)
+            .toList();
+    if (!said.isEmpty()) {
+      TitledPane pane = new TitledPane();
+      pane.setId("losses");
+      pane.setText(
+          said.size() == 1
+              ? "1 thing cannot be carried"
+              : said.size() + " things cannot be carried");
+      VBox lines = new VBox(6);
+      said.stream().limit(8).forEach(s -> lines.getChildren().add(Parts.wrapped(s, "muted")));
+      pane.setContent(lines);
+      pane.setExpanded(false);
+      pane.setAnimated(false);
+      box.getChildren().add(pane);
+    }
   }
 
   /** What the receipts of earlier sessions say. */

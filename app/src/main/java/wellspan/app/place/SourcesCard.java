@@ -12,6 +12,7 @@ import wellspan.app.session.SourceDesk;
 import wellspan.app.stage.PlanView;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
+import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.job.Source;
@@ -21,6 +22,7 @@ import wellspan.core.place.PointPair;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
+import wellspan.core.unit.LinearUnit;
 
 /** How each source lies; the open one with the meanings its numbers could have, and its fit. */
 final class SourcesCard extends VBox {
@@ -73,6 +75,7 @@ final class SourcesCard extends VBox {
       statement(p);
     }
     meanings(s);
+    typedMeaning(s);
     known(s);
     pairs();
   }
@@ -132,6 +135,44 @@ final class SourcesCard extends VBox {
     return Double.isNaN(h.gap()) || h.gap() == 0
         ? h.fits() && h.gap() == 0 ? ": among the other content" : ""
         : ": " + Figures.distance(h.gap()) + " away";
+  }
+
+  /** Any other system and any other unit, typed. */
+  private void typedMeaning(Source s) {
+    FigureField system =
+        new FigureField(
+            "system-line",
+            "System of the source",
+            160,
+            t ->
+                CrsCatalogue.shipped()
+                    .find(t)
+                    .ifPresentOrElse(
+                        c ->
+                            desk.place(
+                                s.name(),
+                                s.placement()
+                                    .withWhere(new SourcePlacement.Where.InSystem(c.id(), ""))),
+                        () ->
+                            session.complain(
+                                "There is no coordinate reference system \""
+                                    + t
+                                    + "\" in the catalogue. Type its EPSG code.")));
+    system.setPromptText("its system: EPSG:n");
+    FigureField unit =
+        new FigureField(
+            "unit-line",
+            "Unit of the source",
+            110,
+            t ->
+                LinearUnit.named(t)
+                    .ifPresentOrElse(
+                        u -> desk.place(s.name(), s.placement().withUnitFactor(u.metres())),
+                        () ->
+                            session.complain(
+                                "\"" + t + "\" is no unit. Type m, mm, cm, ft or ftUS.")));
+    unit.setPromptText("its unit: mm");
+    getChildren().add(new HBox(6, system, unit));
   }
 
   /** A typed zero and rotation of the source's own local system. */

@@ -2,18 +2,12 @@ package wellspan.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.List;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.geom.Position;
 import wellspan.core.job.Build;
@@ -22,36 +16,12 @@ import wellspan.core.job.JobStore;
 import wellspan.core.receive.PlaceStatement;
 
 /** Deliveries over several sessions, and the desk of the stop Place without a window. */
-class DeliveriesTest {
-  private static final Path ROAD = Path.of("..", "demo", "road", "quay-road.xml");
-
-  @TempDir Path dir;
-
-  private final BlockingQueue<Runnable> window = new LinkedBlockingQueue<>();
-  private JobStore store;
-  private Session session;
-
+class DeliveriesTest extends SessionFixture {
   @BeforeEach
-  void setUp() throws Exception {
-    store = new JobStore(dir.resolve("job"));
-    store.create(Job.named("Test"));
-    session = open();
-    session.receive(List.of(ROAD));
-    settle();
+  void place() throws Exception {
+    receive(ROAD);
     session.place().changeFrame("Move", f -> f.withBasePoint(new Position(412_000, 6_534_500, 0)));
     session.save();
-  }
-
-  private Session open() throws IOException {
-    return new Session(store, store.open(), Clock.systemUTC(), window::add);
-  }
-
-  private void settle() throws InterruptedException {
-    do {
-      Runnable next = window.poll(20, TimeUnit.SECONDS);
-      assertThat(next).as("the work came to an end").isNotNull();
-      next.run();
-    } while (session.work().runningProperty().get() || !window.isEmpty());
   }
 
   private List<CellState> states() {

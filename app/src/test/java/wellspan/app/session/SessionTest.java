@@ -2,57 +2,21 @@ package wellspan.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
-import java.util.concurrent.BlockingQueue;
-import java.util.concurrent.LinkedBlockingQueue;
-import java.util.concurrent.TimeUnit;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
-import wellspan.core.job.Job;
-import wellspan.core.job.JobStore;
 import wellspan.exchange.delivery.DeliveryRun;
 
-class SessionTest {
-  private static final Path ROAD = Path.of("..", "demo", "road", "quay-road.xml");
+class SessionTest extends SessionFixture {
   private static final Path ROAD_B = Path.of("..", "demo", "road", "quay-road-RevB.xml");
-
-  @TempDir Path dir;
-  private final BlockingQueue<Runnable> window = new LinkedBlockingQueue<>();
-  private JobStore store;
-  private Session session;
-
-  @BeforeEach
-  void setUp() throws IOException {
-    store = new JobStore(dir.resolve("job"));
-    Job job = Job.named("Test");
-    store.create(job);
-    session = new Session(store, job, Clock.systemUTC(), window::add);
-  }
-
-  /** Plays the window's thread until no work runs. */
-  private void settle() throws InterruptedException {
-    do {
-      Runnable next = window.poll(20, TimeUnit.SECONDS);
-      assertThat(next).as("the work came to an end").isNotNull();
-      next.run();
-    } while (session.work().runningProperty().get() || !window.isEmpty());
-  }
-
-  private void receive(Path file) throws InterruptedException {
-    session.receive(List.of(file));
-    settle();
-  }
 
   @Test
   void receivingPlacesDeliversAndProves() throws Exception {

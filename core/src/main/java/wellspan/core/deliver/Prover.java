@@ -84,6 +84,7 @@ public final class Prover {
         .filter(Finding::isError)
         .map(f -> f.withSeverity(Severity.WARNING)) // arrived as sent, but what was sent is off
         .forEach(findings::add);
+    findings.addAll(Losses.of(parcel));
     boolean pass = findings.stream().noneMatch(Finding::isError);
     double max = items.stream().mapToDouble(Proof.ItemProof::maxDeviation).max().orElse(0);
     boolean identical = items.stream().allMatch(Proof.ItemProof::identical) && missing.isEmpty();

@@ -173,18 +173,20 @@ public record ControlTally(
       if (l.within(tolerance)) {
         continue;
       }
-      String figure = String.format(Locale.ROOT, "%.0f mm", 1000 * l.space());
+      boolean far = l.space() >= 10;
+      String figure =
+          String.format(
+              Locale.ROOT, far ? "%.1f m" : "%.0f mm", far ? l.space() : 1000 * l.space());
       String message =
           String.format(
               Locale.ROOT,
-              "%s: control point %s differs by ΔE %+.0f, ΔN %+.0f%s mm (%s). %s",
+              "%s: control point %s differs by ΔE %s, ΔN %s%s %s (%s). %s",
               where,
               l.name(),
-              1000 * l.east(),
-              1000 * l.north(),
-              Double.isNaN(l.height())
-                  ? ""
-                  : String.format(Locale.ROOT, ", ΔH %+.0f", 1000 * l.height()),
+              signed(l.east(), far),
+              signed(l.north(), far),
+              Double.isNaN(l.height()) ? "" : ", ΔH " + signed(l.height(), far),
+              far ? "m" : "mm",
               l.by().title(),
               advice(l));
       out.add(
@@ -205,6 +207,10 @@ public record ControlTally(
               where + " holds nothing at " + String.join(", ", notFound) + "."));
     }
     return out;
+  }
+
+  private static String signed(double metres, boolean far) {
+    return String.format(Locale.ROOT, far ? "%+.1f" : "%+.0f", far ? metres : 1000 * metres);
   }
 
   private String advice(Line l) {

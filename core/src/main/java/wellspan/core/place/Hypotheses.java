@@ -119,6 +119,8 @@ public final class Hypotheses {
       return List.of();
     }
     List<Hypothesis> out = new ArrayList<>();
+    // systems that mean the same place as the numbers themselves or as each other are one meaning
+    List<Position> seen = new ArrayList<>(List.of(raw.centreAtZero()));
     String base = crs.map(Crs::base).orElse("");
     List<Crs> around =
         new ArrayList<>(
@@ -132,12 +134,10 @@ public final class Hypotheses {
           judged(
               "coordinates of " + c.id() + " " + c.name(),
               SourcePlacement.SHARED.withWhere(new SourcePlacement.Where.InSystem(c.id(), "")));
-      if (h.fits()
-          && out.stream()
-              .noneMatch(
-                  o ->
-                      Math.abs(o.gap() - h.gap()) < 1e-6
-                          && o.extent().centre().planDistanceTo(h.extent().centre()) < 0.01)) {
+      Position there = h.extent().centreAtZero();
+      boolean another = seen.stream().noneMatch(o -> o.planDistanceTo(there) < 0.01);
+      if (h.fits() && another) {
+        seen.add(there);
         out.add(h);
       }
     }

@@ -1,0 +1,115 @@
+package wellspan.core.deliver;
+
+import static wellspan.core.finding.Stop.DELIVER;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.PlanElement;
+import wellspan.core.describe.IfcSchema;
+import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
+import wellspan.core.item.Item;
+
+/** What a schema cannot carry of an item; said before writing and in the receipt. */
+public final class Losses {
+  private Losses() {}
+
+  /**
+   * @param frame of the file
+   * @return one note for each thing that is lost, empty if nothing is
+   */
+  public static List<Finding> of(Item item, IfcSchema schema, Frame frame) {
+    List<Finding> out = new ArrayList<>();
+    switch (item) {
+      case Item.AlignmentLine a when schema != IfcSchema.IFC4X3 -> out.add(chords(a, schema));
+      case Item.AlignmentLine a -> partProfile(a, out);
+      case Item.TerrainSurface s -> {
+        if (s.invisibleCount() > 0) {
+          out.add(
+              note(
+                  "deliver.invisible",
+                  item,
+                  s.invisibleCount()
+                      + " faces marked invisible are no part of the surface and stay here."));
+        }
+        if (schema == IfcSchema.IFC2X3) {
+          out.add(
+              note(
+                  "deliver.class",
+                  item,
+                  "IFC2x3 has no class for ground; it goes as IfcBuildingElementProxy."));
+        }
+      }
+      case Item.Body b -> {}
+      case Item.StringLine l -> {}
+      case Item.PointGroup p -> {}
+    }
+    if (frame.scale() != 1 && schema != IfcSchema.IFC4X3) {
+      out.add(
+          note(
+              "deliver.scale",
+              item,
+              String.format(
+                  Locale.ROOT,
+                  "%s knows one scale for all axes: levels are written times %.6f, so that the conversion gives the true level back. A receiver that passes over the scale would read them wrong.",
+                  schema.title(),
+                  frame.scale())));
+    }
+    return out;
+  }
+
+  /** All notes of a parcel; the one on the scale once for the file. */
+  static List<Finding> of(Parcel parcel) {
+    List<Finding> out = new ArrayList<>();
+    boolean scaleSaid = false;
+    for (Parcel.Piece p : parcel.pieces()) {
+      for (Finding f : of(p.item(), parcel.schema(), parcel.frame())) {
+        boolean scale = f.code().equals("deliver.scale");
+        if (!scale || !scaleSaid) {
+          out.add(f);
+        }
+        scaleSaid |= scale;
+      }
+    }
+    return out;
+  }
+
+  private static Finding note(String code, Item item, String what) {
+    return Finding.note(DELIVER, code, item.name(), item.name() + ": " + what);
+  }
+
+  /** The chord of a metre departs from an arc of radius r by 1/(8 r). */
+  private static Finding chords(Item.AlignmentLine item, IfcSchema schema) {
+    Alignment a = item.alignment();
+    double sharpest = a.elements().stream().mapToDouble(Losses::curvature).max().orElse(0);
+    return note(
+            "deliver.chords",
+            item,
+            String.format(
+                Locale.ROOT,
+                "%s has no alignments: it goes as a line with a point every metre and at every element end, up to %.2f mm beside its arcs; elements, profile and chainages stay here.",
+                schema.title(),
+                1000 * sharpest / 8))
+        .withFigure(String.format(Locale.ROOT, "%.2f mm", 1000 * sharpest / 8));
+  }
+
+  private static double curvature(PlanElement e) {
+    return Math.max(Math.abs(e.startCurvature()), Math.abs(e.endCurvature()));
+  }
+
+  private static void partProfile(Item.AlignmentLine item, List<Finding> out) {
+    Alignment a = item.alignment();
+    boolean part =
+        a.profile().isPresent()
+            && (a.profile().get().start() > 1e-6 || a.profile().get().end() < a.length() - 1e-6);
+    if (part) {
+      out.add(
+          note(
+              "deliver.profile",
+              item,
+              "the profile covers a part of it only; outside it has no level."));
+    }
+  }
+}
