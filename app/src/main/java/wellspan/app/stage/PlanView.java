@@ -15,7 +15,6 @@ import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.image.Image;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -357,12 +356,13 @@ public final class PlanView extends Pane {
     PlanInk ink = new PlanInk(g, window, theme);
     PlanFurniture furniture = new PlanFurniture(ink);
     PlacePicture place = new PlacePicture(ink, session.job().frame());
+    TerrainLayer terrain = new TerrainLayer(g, tiles, window, this::box);
     if (proofShown) {
-      drawProof(g);
+      drawProof(terrain);
     } else {
       for (Build.BuiltItem i : b.items().values()) {
         if (b.isVisible(i.id())) {
-          mesh(i.item()).ifPresent(m -> tiles(g, m, look()));
+          mesh(i.item()).ifPresent(m -> terrain.draw(m, look()));
         }
       }
     }
@@ -403,6 +403,10 @@ public final class PlanView extends Pane {
     place.rings(b.bounds());
   }
 
+  private Box box(Mesh m) {
+    return boxes.computeIfAbsent(m, Mesh::bounds);
+  }
+
   /** Points first, so that their names get room before chainages do. */
   private void furnish(PlanFurniture furniture, Build.BuiltItem i, boolean lines) {
     boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
@@ -411,10 +415,8 @@ public final class PlanView extends Pane {
           furniture.alignment(a.name(), a.alignment(), line(a.alignment()), chosen);
       case Item.StringLine l when lines -> furniture.string(l, chosen);
       case Item.PointGroup p when !lines -> furniture.points(p, chosen);
-      case Item.TerrainSurface s when lines && chosen ->
-          furniture.outline(boxes.computeIfAbsent(s.mesh(), Mesh::bounds));
-      case Item.Body s when lines && chosen ->
-          furniture.outline(boxes.computeIfAbsent(s.mesh(), Mesh::bounds));
+      case Item.TerrainSurface s when lines && chosen -> furniture.outline(box(s.mesh()));
+      case Item.Body s when lines && chosen -> furniture.outline(box(s.mesh()));
       default -> {}
     }
   }
@@ -432,7 +434,7 @@ public final class PlanView extends Pane {
     return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
   }
 
-  private void drawProof(GraphicsContext g) {
+  private void drawProof(TerrainLayer terrain) {
     DeliveryRun.Outcome run =
         session.deliveries().runsProperty().get().get(session.deliveries().inHandProperty().get());
     if (run == null) {
@@ -440,68 +442,16 @@ public final class PlanView extends Pane {
     }
     Map<String, double[]> deviations = new HashMap<>();
     run.receipt().proof().items().forEach(i -> deviations.put(i.name(), i.deviations()));
-    run.sent().pieces().forEach(p -> mesh(p.item()).ifPresent(m -> tiles(g, m, look())));
+    run.sent().pieces().forEach(p -> mesh(p.item()).ifPresent(m -> terrain.draw(m, look())));
     for (Item i : run.arrived().items()) {
       double[] d = deviations.getOrDefault(i.name(), new double[0]);
       mesh(i)
           .ifPresent(
               m ->
-                  tiles(
-                      g,
+                  terrain.draw(
                       m,
                       new SurfaceLook.Deviation(
                           d, awt(theme.proven()), awt(theme.error()), awt(theme.proven()))));
-    }
-  }
-
-  private void tiles(GraphicsContext g, Mesh mesh, SurfaceLook look) {
-    if (mesh.triangleCount() == 0) {
-      return;
-    }
-    Box box = boxes.computeIfAbsent(mesh, Mesh::bounds);
-    int zoom = (int) Math.floor(Math.log(window.metresPerPixel()) / Math.log(2) + 0.3);
-    double size = TilePainter.SIZE * TileCache.resolution(zoom);
-    double minE = Math.max(box.minE(), window.eastAt(0)),
-        maxE = Math.min(box.maxE(), window.eastAt(window.width()));
-    double minN = Math.max(box.minN(), window.northAt(window.height())),
-        maxN = Math.min(box.maxN(), window.northAt(0));
-    for (long row = (long) Math.floor(minN / size); row <= (long) Math.floor(maxN / size); row++) {
-      for (long column = (long) Math.floor(minE / size);
-          column <= (long) Math.floor(maxE / size);
-          column++) {
-        tile(g, new TileCache.Key(mesh, look, zoom, column, row));
-      }
-    }
-  }
-
-  private void tile(GraphicsContext g, TileCache.Key key) {
-    double size = TilePainter.SIZE * TileCache.resolution(key.zoom());
-    double x0 = Math.round(window.x(key.column() * size));
-    double y0 = Math.round(window.y((key.row() + 1) * size));
-    double w = Math.round(window.x((key.column() + 1) * size)) - x0;
-    double h = Math.round(window.y(key.row() * size)) - y0;
-    Image image = tiles.get(key);
-    if (image != null) {
-      g.drawImage(image, x0, y0, w, h);
-      return;
-    }
-    for (int up = 1; up <= 6; up++) { // a part of a coarser tile stands in
-      long span = 1L << up;
-      TileCache.Key parent =
-          new TileCache.Key(
-              key.mesh(),
-              key.look(),
-              key.zoom() + up,
-              Math.floorDiv(key.column(), span),
-              Math.floorDiv(key.row(), span));
-      Image coarse = tiles.peek(parent);
-      if (coarse != null) {
-        double part = (double) TilePainter.SIZE / span;
-        double sx = Math.floorMod(key.column(), span) * part;
-        double sy = (span - 1 - Math.floorMod(key.row(), span)) * part;
-        g.drawImage(coarse, sx, sy, part, part, x0, y0, w, h);
-        return;
-      }
     }
   }
 }

@@ -1,6 +1,7 @@
 package wellspan.core.crs;
 
 import java.util.Locale;
+import java.util.Optional;
 import org.locationtech.proj4j.BasicCoordinateTransform;
 import org.locationtech.proj4j.CRSFactory;
 import org.locationtech.proj4j.CoordinateReferenceSystem;
@@ -25,7 +26,10 @@ public final class Transformation {
   private final DatumAccuracy accuracy;
   private final BasicCoordinateTransform toHub;
   private final BasicCoordinateTransform fromHub;
+  private final Optional<Pair> direct;
+  private final boolean toWgs84;
   private final ProjCoordinate in = new ProjCoordinate();
+  private final double[] radians = new double[2];
   private final ProjCoordinate hub = new ProjCoordinate();
   private final ProjCoordinate out = new ProjCoordinate();
 
@@ -44,6 +48,18 @@ public final class Transformation {
         sameDatum ? source.createGeographic() : system(Crs.WGS84, false);
     toHub = new BasicCoordinateTransform(source, middle);
     fromHub = new BasicCoordinateTransform(middle, target);
+    direct = sameDatum ? pair(from, to, source) : Optional.empty();
+    toWgs84 = to.code().equals(Crs.WGS84.code());
+  }
+
+  /** Two transverse Mercator projections on one ellipsoid: no steps between. */
+  private record Pair(TransverseMercator inverse, TransverseMercator forward) {}
+
+  private static Optional<Pair> pair(Crs from, Crs to, CoordinateReferenceSystem source) {
+    double a = source.getDatum().getEllipsoid().getEquatorRadius();
+    double e2 = source.getDatum().getEllipsoid().getEccentricitySquared();
+    return TransverseMercator.of(from, a, e2)
+        .flatMap(i -> TransverseMercator.of(to, a, e2).map(f -> new Pair(i, f)));
   }
 
   static CoordinateReferenceSystem system(Crs crs, boolean withoutShift) {
@@ -73,7 +89,12 @@ public final class Transformation {
   private boolean toHub(double x, double y) {
     in.setValue(x, y);
     try {
-      toHub.transform(in, hub);
+      if (direct.isPresent()) {
+        direct.get().inverse().inverse(x, y, radians);
+        hub.setValue(Math.toDegrees(radians[0]), Math.toDegrees(radians[1]));
+      } else {
+        toHub.transform(in, hub);
+      }
       return true;
     } catch (Proj4jException | IllegalStateException e) {
       return false;
@@ -109,8 +130,18 @@ public final class Transformation {
     if (!to.area().covers(hub.x, hub.y, MARGIN_DEGREES)) {
       throw outside(to, hub.x, hub.y);
     }
+    if (toWgs84) {
+      xy[at] = hub.x;
+      xy[at + 1] = hub.y;
+      return;
+    }
     try {
-      fromHub.transform(hub, out);
+      if (direct.isPresent()) {
+        direct.get().forward().project(radians[0], radians[1], radians);
+        out.setValue(radians[0], radians[1]);
+      } else {
+        fromHub.transform(hub, out);
+      }
     } catch (Proj4jException | IllegalStateException e) {
       throw new OutsideAreaException(
           x + " " + y + " cannot be brought from " + from.id() + " to " + to.id() + ".");

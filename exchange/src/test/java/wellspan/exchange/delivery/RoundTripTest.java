@@ -11,7 +11,6 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.CancellationException;
 import java.util.function.UnaryOperator;
@@ -26,13 +25,6 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
-import wellspan.core.align.Alignment;
-import wellspan.core.align.Chainages;
-import wellspan.core.align.PlanElement;
-import wellspan.core.align.PlanPoint;
-import wellspan.core.align.Profile;
-import wellspan.core.align.Pvi;
-import wellspan.core.align.SpiralLaw;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
@@ -47,9 +39,7 @@ import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
-import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
@@ -70,97 +60,6 @@ class RoundTripTest {
   private static final GlobalIds IDS = new GlobalIds(new UUID(7, 9));
 
   @TempDir Path dir;
-
-  private static Item ground() {
-    int n = 12;
-    double[] xyz = new double[3 * n * n];
-    List<Integer> tri = new ArrayList<>();
-    for (int j = 0; j < n; j++) {
-      for (int i = 0; i < n; i++) {
-        int k = j * n + i;
-        xyz[3 * k] = 412_100.123 + 7.77 * i;
-        xyz[3 * k + 1] = 6_534_600.456 + 7.77 * j;
-        xyz[3 * k + 2] = 20 + Math.sin(i) + Math.cos(j);
-        if (i + 1 < n && j + 1 < n) {
-          tri.addAll(List.of(k, k + 1, k + n + 1, k, k + n + 1, k + n));
-        }
-      }
-    }
-    return new Item.TerrainSurface(
-        "Ground", new Mesh(xyz, tri.stream().mapToInt(Integer::intValue).toArray()), new int[0]);
-  }
-
-  /** Every kind of element, in both turns, and every kind of vertical curve. */
-  private static Item road() {
-    List<PlanElement> plan = new ArrayList<>();
-    PlanPoint at = new PlanPoint(412_050.5, 6_534_550.25, 0.7);
-    double sign = 1;
-    plan.add(new PlanElement.Line(at, 60));
-    for (SpiralLaw law : SpiralLaw.values()) {
-      at = plan.getLast().end();
-      plan.add(new PlanElement.Spiral(at, 50, 0, sign / 180, law));
-      plan.add(new PlanElement.Arc(plan.getLast().end(), 70, sign * 180));
-      plan.add(new PlanElement.Spiral(plan.getLast().end(), 30, sign / 180, sign / 120, law));
-      plan.add(new PlanElement.Spiral(plan.getLast().end(), 40, sign / 120, 0, law));
-      sign = -sign;
-    }
-    Pvi.Rounding none = new Pvi.Rounding.None();
-    Profile profile =
-        Profile.through(
-            "p",
-            List.of(
-                new Pvi(0, 30, none),
-                new Pvi(150, 36, new Pvi.Rounding.Parabola(40, 40)),
-                new Pvi(350, 30, new Pvi.Rounding.Parabola(30, 60)),
-                new Pvi(550, 35, new Pvi.Rounding.Circle(2000)),
-                new Pvi(700, 33, none),
-                new Pvi(820, 31, none)));
-    return new Item.AlignmentLine(
-        "Road",
-        new Alignment(
-            "Road",
-            plan,
-            new Chainages(500, List.of(new Chainages.Equation(200, 700, 1000, true))),
-            Optional.of(profile)));
-  }
-
-  private static Item planOnly() {
-    return new Item.AlignmentLine(
-        "Path",
-        new Alignment(
-            "Path",
-            List.of(new PlanElement.Arc(new PlanPoint(412_000, 6_534_500, 2), 1200, -200)),
-            new Chainages(0, List.of()),
-            Optional.empty()));
-  }
-
-  private static Item points() {
-    return new Item.PointGroup(
-        "Control",
-        List.of(
-            new Item.NamedPoint("BN-1", new Position(412_100.123, 6_534_600.456, 21.5), "peg"),
-            new Item.NamedPoint("BN-1", new Position(412_200, 6_534_700, 22), ""),
-            new Item.NamedPoint("flat", new Position(412_300, 6_534_700, Double.NaN), "bolt")));
-  }
-
-  private static Item string() {
-    return new Item.StringLine(
-        "Bank top",
-        new Polyline(
-            new double[] {
-              412_010, 6_534_510, 3, 412_020.5, 6_534_512.25, 3.5, 412_090, 6_534_530, 2
-            }));
-  }
-
-  private static Item block() {
-    double e = 412_150, n = 6_534_650, h = 12;
-    return new Item.Body(
-        "Block",
-        new Mesh(
-            new double[] {e, n, h, e + 2, n, h, e, n + 2, h, e, n, h + 2},
-            new int[] {0, 2, 1, 0, 1, 3, 0, 3, 2, 1, 2, 3}),
-        Band.STRUCTURES);
-  }
 
   private static Parcel parcel(Frame frame, LinearUnit unit, Item... items) {
     return parcel(IfcSchema.IFC4X3, frame, unit, items);
@@ -219,7 +118,17 @@ class RoundTripTest {
   void everythingArrivesInEverySchemaUnitAndFrame(IfcSchema schema, LinearUnit unit, Frame frame)
       throws IOException {
     DeliveryRun.Outcome o =
-        run(parcel(schema, frame, unit, ground(), road(), planOnly(), points(), string(), block()));
+        run(
+            parcel(
+                schema,
+                frame,
+                unit,
+                DeliveredItems.ground(),
+                DeliveredItems.road(),
+                DeliveredItems.planOnly(),
+                DeliveredItems.points(),
+                DeliveredItems.string(),
+                DeliveredItems.block()));
     Proof p = o.receipt().proof();
     assertThat(p.findings()).allSatisfy(f -> assertThat(f.code()).startsWith("deliver."));
     assertThat(p.findings().isEmpty()).isEqualTo(schema == IfcSchema.IFC4X3);
@@ -235,7 +144,10 @@ class RoundTripTest {
     for (IfcSchema schema : IfcSchema.values()) {
       Frame f = FRAME.withScale(1.000305);
       Frame back =
-          run(parcel(schema, f, LinearUnit.METRE, ground())).arrived().frame().orElseThrow();
+          run(parcel(schema, f, LinearUnit.METRE, DeliveredItems.ground()))
+              .arrived()
+              .frame()
+              .orElseThrow();
       assertThat(back.crs()).isEqualTo(f.crs());
       assertThat(back.verticalDatum()).isEqualTo(f.verticalDatum());
       assertThat(back.basePoint()).isEqualTo(f.basePoint());
@@ -247,7 +159,8 @@ class RoundTripTest {
   @Test
   void everyFileSaysItsLatitudeAndLongitudeInAgreement() throws IOException {
     for (IfcSchema schema : IfcSchema.values()) {
-      Received r = run(parcel(schema, FRAME, LinearUnit.MILLIMETRE, ground())).arrived();
+      Received r =
+          run(parcel(schema, FRAME, LinearUnit.MILLIMETRE, DeliveredItems.ground())).arrived();
       assertThat(r.places()).extracting(PlaceStatement::level).containsExactly(50, 20);
       PlaceStatement.LonLat at = r.places().get(1).geographic().orElseThrow();
       assertThat(at.longitude()).isCloseTo(7.4708204, within(1e-6));
@@ -259,20 +172,26 @@ class RoundTripTest {
   @Test
   void theScaledFormIsWrittenWhereTheSchemaHasIt() throws IOException {
     Frame f = FRAME.withScale(1.000305);
-    assertThat(Files.readString(run(parcel(f, LinearUnit.METRE, ground())).file()))
+    assertThat(Files.readString(run(parcel(f, LinearUnit.METRE, DeliveredItems.ground())).file()))
         .contains("IFCMAPCONVERSIONSCALED");
-    assertThat(Files.readString(run(parcel(IfcSchema.IFC4, f, LinearUnit.METRE, ground())).file()))
+    assertThat(
+            Files.readString(
+                run(parcel(IfcSchema.IFC4, f, LinearUnit.METRE, DeliveredItems.ground())).file()))
         .contains("IFCMAPCONVERSION(")
         .doesNotContain("SCALED");
     assertThat(
-            Files.readString(run(parcel(IfcSchema.IFC2X3, f, LinearUnit.METRE, ground())).file()))
+            Files.readString(
+                run(parcel(IfcSchema.IFC2X3, f, LinearUnit.METRE, DeliveredItems.ground())).file()))
         .contains("ePSet_MapConversion")
         .contains("IFCOWNERHISTORY");
   }
 
   @Test
   void alignmentsHaveTheirElementsInIfc43() throws IOException {
-    assertThat(run(parcel(FRAME, LinearUnit.METRE, road(), planOnly())).arrived().counts())
+    assertThat(
+            run(parcel(FRAME, LinearUnit.METRE, DeliveredItems.road(), DeliveredItems.planOnly()))
+                .arrived()
+                .counts())
         .containsEntry("IfcAlignment", 2)
         .containsEntry("IfcRoadPart", 1)
         .containsEntry("IfcReferent", 3);
@@ -280,7 +199,7 @@ class RoundTripTest {
 
   @Test
   void controlPointsAreTalliedInTheWrittenFile() throws IOException {
-    Parcel p = parcel(FRAME, LinearUnit.METRE, points());
+    Parcel p = parcel(FRAME, LinearUnit.METRE, DeliveredItems.points());
     Control control =
         new Control(
             List.of(new Control.Point("BN-1", new Position(412_100.123, 6_534_600.456, 21.538))),
@@ -325,12 +244,16 @@ class RoundTripTest {
 
   @Test
   void globalIdsStayTheSameInEveryRun() throws IOException {
-    Parcel p = parcel(FRAME, LinearUnit.METRE, ground(), road());
+    Parcel p = parcel(FRAME, LinearUnit.METRE, DeliveredItems.ground(), DeliveredItems.road());
     Path a = dir.resolve("a.ifc");
     Path b = dir.resolve("b.ifc");
     IfcWriter.write(p, a, "x.ifc", Clock.systemUTC(), Progress.NONE);
     IfcWriter.write(
-        parcel(FRAME.withRotation(3), LinearUnit.MILLIMETRE, ground(), road()),
+        parcel(
+            FRAME.withRotation(3),
+            LinearUnit.MILLIMETRE,
+            DeliveredItems.ground(),
+            DeliveredItems.road()),
         b,
         "x.ifc",
         Clock.systemUTC(),
@@ -347,7 +270,7 @@ class RoundTripTest {
   }
 
   private Proof damaged(UnaryOperator<String> damage) throws IOException {
-    Parcel p = parcel(FRAME, LinearUnit.METRE, ground(), road());
+    Parcel p = parcel(FRAME, LinearUnit.METRE, DeliveredItems.ground(), DeliveredItems.road());
     Path f = dir.resolve("x.ifc");
     IfcWriter.write(p, f, "x.ifc", Clock.systemUTC(), Progress.NONE);
     String whole = Files.readString(f);
@@ -420,9 +343,13 @@ class RoundTripTest {
   void aRunThatFailsLeavesTheLastGoodFile() throws IOException {
     Path target = dir.resolve("out").resolve("a.ifc");
     DeliveryRun.run(
-        "d", parcel(FRAME, LinearUnit.METRE, ground()), target, Clock.systemUTC(), Progress.NONE);
+        "d",
+        parcel(FRAME, LinearUnit.METRE, DeliveredItems.ground()),
+        target,
+        Clock.systemUTC(),
+        Progress.NONE);
     byte[] good = Files.readAllBytes(target);
-    Parcel bad = parcel(FRAME, LinearUnit.METRE, ground());
+    Parcel bad = parcel(FRAME, LinearUnit.METRE, DeliveredItems.ground());
     Parcel.Piece piece = bad.pieces().getFirst();
     Parcel wrong =
         loose(
@@ -453,7 +380,7 @@ class RoundTripTest {
 
   @Test
   void surfacesCanGoUnderAnotherClass() throws IOException {
-    Parcel p = parcel(FRAME, LinearUnit.METRE, ground());
+    Parcel p = parcel(FRAME, LinearUnit.METRE, DeliveredItems.ground());
     Parcel.Piece g = p.pieces().getFirst();
     Parcel fill =
         loose(
@@ -524,7 +451,7 @@ class RoundTripTest {
     DeliveryRun.Outcome o =
         DeliveryRun.run(
             "BIM <handover>",
-            parcel(FRAME, LinearUnit.METRE, ground()),
+            parcel(FRAME, LinearUnit.METRE, DeliveredItems.ground()),
             folder.resolve("a.ifc"),
             Clock.systemUTC(),
             Progress.NONE);
