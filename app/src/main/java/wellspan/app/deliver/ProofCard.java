@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TitledPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
@@ -30,6 +29,7 @@ public final class ProofCard extends ScrollPane {
   private final Runnable showProof;
   private final VBox box = new VBox();
   private boolean proofShown;
+  private boolean lossesShown;
 
   /**
    * @param showProof called when sent and arrived are to be laid on top of each other, or no longer
@@ -43,6 +43,7 @@ public final class ProofCard extends ScrollPane {
     setContent(box);
     setFitToWidth(true);
     getStyleClass().add("card-scroll");
+    setHbarPolicy(ScrollBarPolicy.NEVER);
     box.getStyleClass().add("card");
     session.deliveries().runsProperty().addListener((o, a, b) -> refresh());
     session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
@@ -112,18 +113,23 @@ public final class ProofCard extends ScrollPane {
             .map(Finding::message)
             .toList();
     if (!said.isEmpty()) {
-      TitledPane pane = new TitledPane();
-      pane.setId("losses");
-      pane.setText(
+      String count =
           said.size() == 1
               ? "1 thing cannot be carried"
-              : said.size() + " things cannot be carried");
-      VBox lines = new VBox(6);
-      said.stream().limit(8).forEach(s -> lines.getChildren().add(Parts.wrapped(s, "muted")));
-      pane.setContent(lines);
-      pane.setExpanded(false);
-      pane.setAnimated(false);
-      box.getChildren().add(pane);
+              : said.size() + " things cannot be carried";
+      Button open =
+          Parts.button(
+              (lossesShown ? "▾ " : "▸ ") + count,
+              "small",
+              () -> {
+                lossesShown = !lossesShown;
+                refresh();
+              });
+      open.setId("losses");
+      box.getChildren().add(open);
+      if (lossesShown) {
+        said.stream().limit(8).forEach(s -> box.getChildren().add(Parts.wrapped(s, "muted")));
+      }
     }
   }
 

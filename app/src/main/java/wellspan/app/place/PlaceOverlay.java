@@ -147,7 +147,7 @@ public final class PlaceOverlay extends Pane {
     double h = group.prefHeight(-1);
     group.resizeRelocate(
         Math.rint(Math.clamp(x, 8, Math.max(8, getWidth() - w - 8))),
-        Math.rint(Math.clamp(y, 52, Math.max(52, getHeight() - h - 30))),
+        Math.rint(Math.clamp(y, 52, Math.max(52, getHeight() - h - 52))),
         w,
         h);
   }

@@ -211,8 +211,7 @@ final class SourcesCard extends VBox {
     Button pick =
         Parts.button("Pick pair", "small", () -> session.place().pickProperty().set(Pick.PAIR));
     pick.setId("pick-pair");
-    getChildren()
-        .add(Parts.row(Parts.label("Fit by point pairs", "muted"), new HBox(4, match, pick)));
+    getChildren().add(Parts.row(Parts.label("Fit by pairs", "muted"), new HBox(4, match, pick)));
     FigureField line = new FigureField("pair-line", "A typed pair", 290, this::typed);
     line.setPromptText("name x y z = E N H");
     getChildren().add(line);
