@@ -208,6 +208,7 @@ final class SourcesCard extends VBox {
   private void pairs() {
     Button match = Parts.button("Match names", "small", desk::matchByName);
     match.setId("match-names");
+    match.setDisable(!desk.matchable());
     Button pick =
         Parts.button("Pick pair", "small", () -> session.place().pickProperty().set(Pick.PAIR));
     pick.setId("pick-pair");

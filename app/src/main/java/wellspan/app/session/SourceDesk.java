@@ -98,14 +98,22 @@ public final class SourceDesk {
                     s.placement().withWhere(new SourcePlacement.Where.Fitted(pairs, scaleFree))));
   }
 
+  /** Whether two points or more of the open source have the name of a control point. */
+  public boolean matchable() {
+    return matches().size() > 1;
+  }
+
+  private List<PointPair> matches() {
+    Received raw = session.build().raw().get(open.get());
+    return raw == null || opened().isEmpty()
+        ? List.of()
+        : PairMatching.byName(raw, opened().get().placement(), session.job().control());
+  }
+
   /** Pairs the open source's points with control points of the same name. */
   public void matchByName() {
-    Received raw = session.build().raw().get(open.get());
-    if (raw == null || opened().isEmpty()) {
-      return;
-    }
     Control control = session.job().control();
-    List<PointPair> found = PairMatching.byName(raw, opened().get().placement(), control);
+    List<PointPair> found = matches();
     if (found.size() < 2) {
       session.complain(
           control.points().isEmpty()

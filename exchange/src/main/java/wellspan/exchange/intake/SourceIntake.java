@@ -6,6 +6,8 @@ import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.crs.Crs;
+import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobException;
@@ -13,6 +15,7 @@ import wellspan.core.job.JobStore;
 import wellspan.core.job.Revision;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
+import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 
@@ -55,14 +58,29 @@ public final class SourceIntake {
               + ", byte for byte. Nothing was changed.");
     }
     Source source =
-        known.map(s -> s.withRevision(revision)).orElseGet(() -> Source.of(name, revision));
+        known.map(s -> s.withRevision(revision)).orElseGet(() -> first(name, revision, received));
     Optional<RevisionChange> change =
         known.isPresent() ? before.map(b -> RevisionChange.between(b, received)) : Optional.empty();
     Job next = job.withSource(source);
-    if (job.frame().crs().isEmpty() && received.crs().startsWith("EPSG:")) {
+    boolean projected =
+        CrsCatalogue.shipped().find(received.crs()).filter(Crs::projected).isPresent();
+    if (job.frame().crs().isEmpty() && projected) {
       next = next.withFrame(job.frame().withCrs(received.crs()));
     }
     return new Taken(next, source, received, change);
+  }
+
+  /** A new source; degrees can never be shared coordinates, so they are transformed at once. */
+  private static Source first(String name, Revision revision, Received received) {
+    Source source = Source.of(name, revision);
+    boolean degrees =
+        CrsCatalogue.shipped().find(received.crs()).filter(c -> !c.projected()).isPresent()
+            && !received.items().isEmpty();
+    return degrees
+        ? source.withPlacement(
+            SourcePlacement.SHARED.withWhere(
+                new SourcePlacement.Where.InSystem(received.crs(), "")))
+        : source;
   }
 
   /**
