@@ -237,7 +237,14 @@ class PlaceWindowTest extends WindowTest {
   void deliveriesChooseSchemaUnitAndZero() throws Exception {
     atPlace();
     push(KeyCode.CONTROL, KeyCode.DIGIT6);
+    assertThat(lookup("#losses").tryQuery()).as("IFC4.3 carries everything").isEmpty();
     choose("#schema", "IFC2x3");
+    javafx.scene.control.Button losses =
+        lookup("#losses").queryAs(javafx.scene.control.Button.class);
+    assertThat(losses.getText()).isEqualTo("▸ 3 things cannot be carried");
+    fire("#losses");
+    assertThat(lookup(".label").queryAllAs(Labeled.class))
+        .anySatisfy(l -> assertThat(l.getText()).startsWith("Quay Road: IFC2x3 has no alignments"));
     choose("#delivery-unit", "mm");
     choose("#zero", "own zero");
     type("#own-zero", "412000, 6534000, 10");
