@@ -222,6 +222,11 @@ class PlaceWindowTest extends WindowTest {
     receive(DEMO.resolve("survey/control.csv"));
     push(KeyCode.CONTROL, KeyCode.DIGIT2);
     fire("#choose-system");
+    TextField search = lookup("#system-search").queryAs(TextField.class);
+    interact(() -> search.setText("7.5 58.9"));
+    javafx.scene.control.ListView<?> list =
+        lookup("#system-list").queryAs(javafx.scene.control.ListView.class);
+    assertThat(list.getItems()).anySatisfy(c -> assertThat(c.toString()).contains("UTM zone 32N"));
     type("#own-system", "+proj=longlat +datum=WGS84");
     assertThat(text("#message")).contains("counts in degrees");
     type("#own-system", "PROJCS[broken");

@@ -75,6 +75,7 @@ final class FrameCard extends VBox {
   private static String describe(Crs c) {
     return c.name()
         + ". "
+        + (c.datum().isEmpty() ? "" : c.datum() + ". ")
         + c.area().name()
         + (c.axes().isEmpty()
             ? ""
@@ -151,8 +152,7 @@ final class FrameCard extends VBox {
     getChildren()
         .add(Parts.row("Grid from true north", Figures.number(g.convergenceDegrees(), 5) + "°"));
     getChildren().add(Parts.row("Point scale factor", Figures.number(g.scaleFactor(), 8)));
-    double h =
-        f.basePoint().height() + (Double.isNaN(f.ellipsoidOffset()) ? 0 : f.ellipsoidOffset());
+    double h = session.place().ellipsoidal(f.basePoint().height());
     getChildren().add(Parts.row("Combined factor", Figures.number(g.combinedFactor(h), 8)));
   }
 

@@ -81,6 +81,21 @@ public final class ReadingCard extends VBox {
                     .add(Parts.row("its profile", Figures.number(a.foot().level(), 3) + " m"));
               }
             });
+    session
+        .place()
+        .northAt(r.shared())
+        .ifPresent(
+            g ->
+                getChildren()
+                    .addAll(
+                        Parts.row(
+                            "Grid from true north",
+                            Figures.number(g.convergenceDegrees(), 5) + "°"),
+                        Parts.row(
+                            "Combined factor",
+                            Figures.number(
+                                g.combinedFactor(session.place().ellipsoidal(r.shared().height())),
+                                8))));
     for (Reading.Level l : r.levels()) {
       getChildren().add(Parts.row(l.surface(), Figures.number(l.level(), 3) + " m"));
     }

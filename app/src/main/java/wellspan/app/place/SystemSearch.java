@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -29,6 +31,8 @@ import wellspan.core.receive.PlaceStatement;
 /** Finds a coordinate reference system by code, name or area; favourites first. */
 final class SystemSearch extends VBox {
   private static final int SHOWN = 60;
+  private static final Pattern LON_LAT =
+      Pattern.compile("\\s*(-?\\d{1,3}(?:\\.\\d+)?)[\\s,;]+(-?\\d{1,2}(?:\\.\\d+)?)\\s*");
 
   private final Session session;
   private final TextField field = new TextField();
@@ -45,7 +49,7 @@ final class SystemSearch extends VBox {
     Consumer<Crs> chosen = c -> taken.take(c.id(), "");
     field.setId("system-search");
     field.getStyleClass().add("field");
-    field.setPromptText("code, name or area: 25832, utm 32, norway");
+    field.setPromptText("code, words, or longitude latitude: 7.5 58.9");
     list.setId("system-list");
     list.setPrefHeight(190);
     list.setCellFactory(v -> new Cell());
@@ -125,10 +129,13 @@ final class SystemSearch extends VBox {
     Set<String> favourites = FavouriteSystems.all();
     String query = field.getText();
     CrsCatalogue all = CrsCatalogue.shipped();
+    Matcher place = LON_LAT.matcher(query);
     List<Crs> found =
-        query.isBlank()
-            ? favourites.stream().flatMap(f -> all.find(f).stream()).toList()
-            : all.search(query, favourites, SHOWN).stream().filter(Crs::projected).toList();
+        place.matches()
+            ? all.validAt(Double.parseDouble(place.group(1)), Double.parseDouble(place.group(2)))
+            : query.isBlank()
+                ? favourites.stream().flatMap(f -> all.find(f).stream()).toList()
+                : all.search(query, favourites, SHOWN).stream().filter(Crs::projected).toList();
     list.getItems().setAll(found);
     list.setPlaceholder(
         Parts.wrapped(

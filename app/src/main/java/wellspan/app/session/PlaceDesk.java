@@ -153,31 +153,39 @@ public final class PlaceDesk {
                     "True north is not known at the base point. Choose a system first, and a base point in its area of use."));
   }
 
+  /** Ellipsoidal height of a level, with the frame's offset where it is known. */
+  public double ellipsoidal(double level) {
+    double offset = session.job().frame().ellipsoidOffset();
+    return (Double.isNaN(level) ? 0 : level) + (Double.isNaN(offset) ? 0 : offset);
+  }
+
   /** Sets the horizontal scale so that local lengths are those on the ground. */
   public void scaleToGround() {
-    Frame f = session.job().frame();
     Optional<GridNorth> north = north();
     if (north.isEmpty()) {
       session.complain(
           "The scale of the grid is not known at the base point. Choose a system first.");
       return;
     }
-    double offset = Double.isFinite(f.ellipsoidOffset()) ? f.ellipsoidOffset() : 0;
     double middle =
         session.build().bounds().hasLevels() ? session.build().bounds().centre().height() : 0;
-    double factor = north.get().combinedFactor(middle + offset);
+    double factor = north.get().combinedFactor(ellipsoidal(middle));
     changeFrame("Scale to the ground", x -> x.withScale(1 / factor));
   }
 
   /** What the grid does at the base point, where it is known. */
   public Optional<GridNorth> north() {
-    Frame f = session.job().frame();
-    Optional<Crs> crs = f.system().filter(Crs::projected);
+    return northAt(session.job().frame().basePoint());
+  }
+
+  /** What the grid does at a place in shared coordinates, where it is known. */
+  public Optional<GridNorth> northAt(Position place) {
+    Optional<Crs> crs = session.job().frame().system().filter(Crs::projected);
     if (crs.isEmpty()) {
       return Optional.empty();
     }
     try {
-      return Optional.of(GridNorth.at(crs.get(), f.basePoint()));
+      return Optional.of(GridNorth.at(crs.get(), place));
     } catch (Transformation.OutsideAreaException | IllegalArgumentException e) {
       return Optional.empty();
     }
