@@ -107,12 +107,12 @@ class WindowHabitsTest extends WindowTest {
     double narrow = lookup("#stage").query().getLayoutBounds().getWidth();
     push(KeyCode.CONTROL, KeyCode.B);
     push(KeyCode.CONTROL, KeyCode.D);
-    WaitForAsyncUtils.waitForFxEvents();
+    settle(() -> !lookup("#docket").query().isVisible());
     assertThat(lookup("#strata").query().isVisible()).isFalse();
     assertThat(lookup("#docket").query().isVisible()).isFalse();
     assertThat(lookup("#stage").query().getLayoutBounds().getWidth()).isGreaterThan(narrow + 200);
     push(KeyCode.CONTROL, KeyCode.B);
-    assertThat(lookup("#strata").query().isVisible()).isTrue();
+    settle(() -> lookup("#strata").query().isVisible());
   }
 
   @Test
