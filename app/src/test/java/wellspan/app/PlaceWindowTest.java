@@ -227,6 +227,17 @@ class PlaceWindowTest extends WindowTest {
     javafx.scene.control.ListView<?> list =
         lookup("#system-list").queryAs(javafx.scene.control.ListView.class);
     assertThat(list.getItems()).anySatisfy(c -> assertThat(c.toString()).contains("UTM zone 32N"));
+    String before = session.job().frame().crs();
+    interact(
+        () -> {
+          search.setText("4326");
+          search.requestFocus();
+        });
+    push(KeyCode.ENTER);
+    assertThat(text("#message")).startsWith("WGS 84 counts in degrees");
+    interact(() -> search.setText("99999"));
+    assertThat(list.getItems()).isEmpty();
+    assertThat(session.job().frame().crs()).isEqualTo(before);
     type("#own-system", "+proj=longlat +datum=WGS84");
     assertThat(text("#message")).contains("counts in degrees");
     type("#own-system", "PROJCS[broken");

@@ -46,14 +46,24 @@ final class SystemSearch extends VBox {
   SystemSearch(Session session, Chosen taken) {
     super(6);
     this.session = session;
-    Consumer<Crs> chosen = c -> taken.take(c.id(), "");
+    Consumer<Crs> chosen =
+        c -> {
+          if (c.projected()) {
+            taken.take(c.id(), "");
+          } else {
+            degrees(c);
+          }
+        };
     field.setId("system-search");
     field.getStyleClass().add("field");
     field.setPromptText("code, words, or longitude latitude: 7.5 58.9");
     list.setId("system-list");
     list.setPrefHeight(190);
     list.setCellFactory(v -> new Cell());
-    list.setPlaceholder(Parts.wrapped("No projected system holds all these words.", "muted"));
+    list.setPlaceholder(
+        Parts.wrapped(
+            "No system of the EPSG dataset has this code or all these words. Look for a typing error, or paste the system's own text below.",
+            "muted"));
     field.textProperty().addListener((o, a, b) -> find());
     field.setOnKeyPressed(
         e -> {
@@ -87,11 +97,15 @@ final class SystemSearch extends VBox {
     }
   }
 
+  private void degrees(Crs c) {
+    session.complain(c.name() + " counts in degrees. A job needs a projected system.");
+  }
+
   private void own(String text, Chosen taken) {
     try {
       Crs c = OwnSystem.of("", text);
       if (!c.projected()) {
-        session.complain(c.name() + " counts in degrees. A job needs a projected system.");
+        degrees(c);
         return;
       }
       OwnSystem.identify(text)
@@ -135,13 +149,13 @@ final class SystemSearch extends VBox {
             ? all.validAt(Double.parseDouble(place.group(1)), Double.parseDouble(place.group(2)))
             : query.isBlank()
                 ? favourites.stream().flatMap(f -> all.find(f).stream()).toList()
-                : all.search(query, favourites, SHOWN).stream().filter(Crs::projected).toList();
+                : all.search(query, favourites, SHOWN);
     list.getItems().setAll(found);
     list.setPlaceholder(
         Parts.wrapped(
             query.isBlank()
                 ? "Type words; systems marked with a star stand here."
-                : "No projected system holds all these words.",
+                : "No system of the EPSG dataset has this code or all these words. Look for a typing error, or paste the system's own text below.",
             "muted"));
   }
 
