@@ -37,6 +37,6 @@ if "%~1"=="open" set "WINDOW=1"
 if defined WINDOW (
   "%JDK%\bin\java" -Xmx4g --enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow -Dwellspan.demo="%HOME_DIR%demo" -cp "%HOME_DIR%app\target\app-0.1.0.jar;%HOME_DIR%app\target\lib\*" wellspan.app.Main %*
 ) else (
-  "%JDK%\bin\java" -XX:+AutoCreateSharedArchive -XX:SharedArchiveFile="%HOME_DIR%target\cli.jsa" --sun-misc-unsafe-memory-access=allow -cp "%HOME_DIR%cli\target\cli-0.1.0.jar;%HOME_DIR%cli\target\lib\*" wellspan.cli.Main %*
+  "%JDK%\bin\java" -XX:+AutoCreateSharedArchive -XX:SharedArchiveFile="%HOME_DIR%target\cli.jsa" --sun-misc-unsafe-memory-access=allow --enable-native-access=ALL-UNNAMED -cp "%HOME_DIR%cli\target\cli-0.1.0.jar;%HOME_DIR%cli\target\lib\*" wellspan.cli.Main %*
 )
 exit /b %ERRORLEVEL%

@@ -48,6 +48,24 @@ class ArchitectureTest {
           .resideInAPackage("wellspan.exchange.ifc.read..");
 
   @ArchTest
+  static final ArchRule PLAIN_READERS_DO_NOT_KNOW_THEIR_WRITERS =
+      noClasses()
+          .that()
+          .resideInAnyPackage("wellspan.exchange.landxml", "wellspan.exchange.dxf")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("wellspan.exchange.landxml.write", "wellspan.exchange.dxf.write");
+
+  @ArchTest
+  static final ArchRule PLAIN_WRITERS_DO_NOT_KNOW_THEIR_READERS =
+      noClasses()
+          .that()
+          .resideInAnyPackage("wellspan.exchange.landxml.write", "wellspan.exchange.dxf.write")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("wellspan.exchange.landxml", "wellspan.exchange.dxf");
+
+  @ArchTest
   static final ArchRule NO_CIRCLES_IN_CORE =
       slices().matching("wellspan.core.(*)..").should().beFreeOfCycles();
 

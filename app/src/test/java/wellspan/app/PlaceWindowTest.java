@@ -9,6 +9,7 @@ import java.util.Optional;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
@@ -99,7 +100,7 @@ class PlaceWindowTest extends WindowTest {
   @Test
   void aSourceInMillimetresAndSiteNorthIsPlacedByNames() throws Exception {
     atPlace();
-    receive(DEMO.resolve("yard/yard-layout.csv"));
+    receive(DEMO.resolve("yard/yard-layout.dxf"));
     assertThat(session.findingsProperty().get())
         .anySatisfy(f -> assertThat(f.code()).isEqualTo("place.elsewhere"));
     fire("#place-source-yard-layout");
@@ -115,11 +116,11 @@ class PlaceWindowTest extends WindowTest {
     CheckBox fixed = lookup("#scale-fixed").queryAs(CheckBox.class);
     interact(fixed::fire);
     assertThat(session.place().sources().scaleFree()).isTrue();
-    type("#pair-line", "X 0 0 0 = 412868.35 6534560.12 0");
+    type("#pair-line", "X 0 0 0 = 412928.96 6534749.19 0");
     assertThat(session.place().sources().pairs()).hasSize(5);
     type("#pair-line", "X 0 0");
     assertThat(text("#message")).contains("is no pair");
-    type("#local-line", "412868.35 6534560.12 0 21.5");
+    type("#local-line", "412928.96 6534749.19 0 21.5");
     assertThat(placement().where()).isInstanceOf(SourcePlacement.Where.Local.class);
     interact(session::undo);
     assertThat(placement().where()).isInstanceOf(SourcePlacement.Where.Fitted.class);
@@ -207,6 +208,8 @@ class PlaceWindowTest extends WindowTest {
         .contains("Quay Road")
         .contains("m right")
         .contains("Design ground");
+    ScrollPane cards = lookup("#place").query();
+    assertThat(cards.getVvalue()).as("the position read is in view").isEqualTo(cards.getVmax());
     fire("#place #mark-place");
     assertThat(session.job().marks()).hasSize(1);
     assertThat(session.job().marks().getFirst().position().height()).isBetween(-6.0, 60.0);

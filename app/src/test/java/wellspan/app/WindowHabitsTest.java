@@ -25,6 +25,25 @@ class WindowHabitsTest extends WindowTest {
   }
 
   @Test
+  void aDrawingShowsItsLayersAndWhatIsOnThem() throws Exception {
+    receive(DEMO.resolve("yard/yard-layout.dxf"));
+    List<String> words =
+        lookup(".layer-list .label").queryAll().stream().map(n -> ((Labeled) n).getText()).toList();
+    assertThat(words)
+        .startsWith("Layers", "Points", "4 CIRCLE, 4 TEXT")
+        .contains("PAD_B", "36 3DFACE", "Yard Outline", "1 LWPOLYLINE");
+    assertThat(lookup(".layer-list .swatch").queryAll()).hasSize(7);
+    assertThat(session.build().items())
+        .containsKeys(
+            ItemId.of("yard-layout", "terrain surface", "PAD_A"),
+            ItemId.of("yard-layout", "string", "lane edges"),
+            ItemId.of("yard-layout", "points", "Points markers"));
+    assertThat(session.findingsProperty().get())
+        .extracting(f -> f.code())
+        .contains("units.missing");
+  }
+
+  @Test
   void aBadFileIsAnsweredInASentence() throws Exception {
     receive(
         Files.writeString(dir.resolve("bad.xml"), "<LandXML version=\"1.2\"><Surfaces><Surface"));

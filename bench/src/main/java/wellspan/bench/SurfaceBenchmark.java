@@ -1,6 +1,7 @@
 package wellspan.bench;
 
 import com.ctc.wstx.stax.WstxInputFactory;
+import com.fasterxml.aalto.stax.InputFactoryImpl;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -71,8 +72,22 @@ public class SurfaceBenchmark {
   }
 
   @Benchmark
-  public int bareXmlPass() throws IOException, XMLStreamException {
-    XMLInputFactory f = new WstxInputFactory();
+  public int bareXmlPassOfTheJdk() throws IOException, XMLStreamException {
+    return bareXmlPass(XMLInputFactory.newDefaultFactory());
+  }
+
+  @Benchmark
+  public int bareXmlPassOfWoodstox() throws IOException, XMLStreamException {
+    return bareXmlPass(new WstxInputFactory());
+  }
+
+  /** The parser that the reader itself uses. */
+  @Benchmark
+  public int bareXmlPassOfAalto() throws IOException, XMLStreamException {
+    return bareXmlPass(new InputFactoryImpl());
+  }
+
+  private int bareXmlPass(XMLInputFactory f) throws IOException, XMLStreamException {
     f.setProperty(XMLInputFactory.SUPPORT_DTD, false);
     int events = 0;
     try (InputStream in = Files.newInputStream(xml)) {

@@ -3,6 +3,7 @@ package wellspan.cli;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -12,6 +13,8 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.FindingJson;
+import wellspan.core.flaw.GroundChecks;
+import wellspan.core.job.Build;
 import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;
 import wellspan.exchange.intake.SourceIntake;
@@ -33,7 +36,9 @@ final class CheckCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     JobStore store = new JobStore(job);
-    List<Finding> findings = SourceIntake.build(store, store.open(), Progress.NONE).findings();
+    Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+    List<Finding> findings = new ArrayList<>(build.findings());
+    build.items().values().forEach(i -> findings.addAll(GroundChecks.of(i.item(), Progress.NONE)));
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(FindingJson.array(findings).toPrettyString());

@@ -14,7 +14,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
@@ -32,7 +32,6 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveryRun;
-import wellspan.exchange.delivery.PointListRun;
 import wellspan.exchange.intake.Intake;
 
 /** {@code convert IN... OUT}: files to an IFC file without a job, proven too. */
@@ -93,6 +92,15 @@ final class ConvertCommand implements Callable<Integer> {
       description = "schema of the written file")
   private String schema = "IFC4X3";
 
+  @Option(
+      names = "--drawing",
+      paramLabel = "R12|2000|2018",
+      description = "release of a written drawing")
+  private String drawing = "2000";
+
+  @Option(names = "--mesh", description = "surfaces of a drawing as one mesh each (release 2018)")
+  private boolean mesh;
+
   @Option(names = "--json", description = "the receipt as JSON")
   private boolean json;
 
@@ -100,17 +108,9 @@ final class ConvertCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     Path out = files.getLast();
     String ending = out.toString().toLowerCase(Locale.ROOT);
-    boolean list = ending.endsWith(".csv");
-    if (!list && !ending.endsWith(".ifc")) {
-      throw new IllegalArgumentException(
-          out + ": name the output with the ending .ifc, or .csv for points.");
-    }
-    IfcSchema version =
-        IfcSchema.named(schema)
-            .orElseThrow(
-                () ->
-                    new IllegalArgumentException(
-                        "--schema " + schema + " cannot be written; IFC4X3, IFC4 and IFC2X3 can."));
+    DeliveryFormat format = format(out, ending);
+    boolean list = format instanceof DeliveryFormat.PointList;
+    IfcSchema version = format instanceof DeliveryFormat.Ifc f ? f.schema() : IfcSchema.IFC4X3;
     LocalZero where = zero();
     Frame.UNPLACED.withScale(scale); // says early what is wrong with it
     LinearUnit lengths =
@@ -138,7 +138,7 @@ final class ConvertCommand implements Callable<Integer> {
                       .println(f.severity().word() + "  " + in.getFileName() + "  " + f.message()));
       declared = declared.isEmpty() ? r.crs() : declared;
       for (Item item : r.items()) {
-        if (Delivery.carries(item) && (!list || item instanceof Item.PointGroup)) {
+        if (format.carries(item)) {
           box = box.union(item.bounds());
           ItemId id = ItemId.of(in.getFileName().toString(), item.kind(), item.name());
           pieces.add(Packing.loosePiece(ids, id, item, version, in.getFileName().toString()));
@@ -154,23 +154,53 @@ final class ConvertCommand implements Callable<Integer> {
     Parcel parcel =
         new Parcel(
             out.getFileName().toString().replaceFirst("\\.[^.]*$", ""),
-            version,
+            format,
             where.frame(frame(declared, box)),
             lengths,
             ids,
             pieces,
             Control.NONE);
     DeliveryRun.Outcome o =
-        list
-            ? PointListRun.run(out.getFileName().toString(), parcel, out, Clock.systemUTC())
-            : DeliveryRun.run(
-                out.getFileName().toString(), parcel, out, Clock.systemUTC(), Progress.NONE);
+        DeliveryRun.run(
+            out.getFileName().toString(), parcel, out, Clock.systemUTC(), Progress.NONE);
     if (json) {
       spec.commandLine().getOut().println(ReceiptJson.node(o.receipt()).toPrettyString());
     } else {
       DeliverCommand.text(spec.commandLine().getOut(), o);
     }
     return o.receipt().proof().pass() ? Main.DONE : Main.ERRORS_FOUND;
+  }
+
+  /** By the ending of the output, and by --schema or --drawing where there are several. */
+  private DeliveryFormat format(Path out, String ending) {
+    if (ending.endsWith(".ifc")) {
+      return new DeliveryFormat.Ifc(
+          IfcSchema.named(schema)
+              .orElseThrow(
+                  () ->
+                      new IllegalArgumentException(
+                          "--schema "
+                              + schema
+                              + " cannot be written; IFC4X3, IFC4 and IFC2X3 can.")));
+    }
+    if (ending.endsWith(".xml")) {
+      return new DeliveryFormat.LandXml();
+    }
+    if (ending.endsWith(".csv")) {
+      return new DeliveryFormat.PointList();
+    }
+    if (ending.endsWith(".dxf")) {
+      return DeliveryFormat.named("DXF " + drawing + (mesh ? " mesh" : ""))
+          .orElseThrow(
+              () ->
+                  new IllegalArgumentException(
+                      "--drawing "
+                          + drawing
+                          + (mesh ? " with --mesh" : "")
+                          + " cannot be written; R12, 2000 and 2018 can, meshes in 2018 only."));
+    }
+    throw new IllegalArgumentException(
+        out + ": name the output with the ending .ifc, .xml, .dxf, or .csv for points.");
   }
 
   private String names() {

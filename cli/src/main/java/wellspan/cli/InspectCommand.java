@@ -95,6 +95,7 @@ final class InspectCommand implements Callable<Integer> {
     return switch (item) {
       case Item.TerrainSurface s ->
           s.mesh().triangleCount() + " triangles, " + s.mesh().vertexCount() + " points";
+      case Item.Cover c -> c.mesh().triangleCount() + " triangles";
       case Item.Body b -> b.mesh().triangleCount() + " triangles";
       case Item.AlignmentLine a ->
           String.format(
@@ -102,8 +103,7 @@ final class InspectCommand implements Callable<Integer> {
               a.alignment().length(),
               a.alignment().elements().size(),
               a.alignment().profile().isPresent() ? ", with profile" : "");
-      case Item.StringLine l ->
-          String.format("%.3f m, %d points", l.line().planLength(), l.line().pointCount());
+      case Item.StringLine l -> String.format("%.3f m, %d points", l.planLength(), l.pointCount());
       case Item.PointGroup p -> p.points().size() + " points";
     };
   }

@@ -45,6 +45,7 @@ final class InspectionJson {
     }
     bounds(n, r.bounds());
     Map<String, Integer> layers = new LinkedHashMap<>();
+    r.layers().forEach(l -> layers.put(l.name(), 0)); // also those that hold no item
     ArrayNode items = JSON.arrayNode();
     for (Received.Entry e : r.entries()) {
       if (!e.layer().isEmpty()) {
@@ -98,6 +99,7 @@ final class InspectionJson {
     }
     switch (item) {
       case Item.TerrainSurface s -> mesh(n, s.mesh());
+      case Item.Cover c -> mesh(n, c.mesh());
       case Item.Body b -> {
         mesh(n, b.mesh());
         boolean closed = b.mesh().isClosed();
@@ -107,8 +109,7 @@ final class InspectionJson {
         }
       }
       case Item.AlignmentLine a -> alignment(n, a.alignment(), every);
-      case Item.StringLine l ->
-          n.put("vertices", l.line().pointCount()).put("length", l.line().planLength());
+      case Item.StringLine l -> n.put("vertices", l.pointCount()).put("length", l.planLength());
       case Item.PointGroup p -> n.put("vertices", p.points().size());
     }
     bounds(n, item.bounds());

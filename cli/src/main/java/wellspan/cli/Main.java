@@ -30,7 +30,9 @@ import picocli.CommandLine.Command;
       TransformCommand.class,
       PlaceCommand.class,
       TallyCommand.class,
-      FrameCommand.class
+      FrameCommand.class,
+      ShapeCommand.class,
+      CompareCommand.class
     })
 public final class Main implements Runnable {
   static final int DONE = 0;

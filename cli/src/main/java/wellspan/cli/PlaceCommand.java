@@ -89,7 +89,7 @@ final class PlaceCommand implements Callable<Integer> {
     SourcePlacement now = source.placement();
     SourcePlacement next = wanted(build, now);
     Job job = build.job().withSource(source.withPlacement(next));
-    Build placed = build.next(job, build.raw());
+    Build placed = build.next(job, build.raw(), Progress.NONE);
     if (asControl) {
       job = ControlIntake.take(job, name, placed.received().get(name));
     }

@@ -10,13 +10,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import wellspan.core.align.Alignment;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
+import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.job.ControlIntake;
 import wellspan.core.job.Job;
@@ -26,6 +31,10 @@ import wellspan.core.place.PairMatching;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.step.Recipe;
+import wellspan.core.step.RecordedStep;
+import wellspan.core.step.Step;
+import wellspan.core.triangulate.LevelRule;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.intake.SourceIntake;
 
@@ -39,6 +48,24 @@ public final class DemoMaker {
   private static final Frame FRAME =
       Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 21.5);
   private static final double RAISE_IN_B = 0.35;
+  private static final double SETTLED_IN_B = 0.12;
+
+  private static final ItemId SHORE = ItemId.of("shore-survey", "points", "shore-survey");
+  private static final List<ItemId> LINES =
+      Stream.of(
+              "SURV-ROAD-EDGE",
+              "SURV-BANK-TOP",
+              "SURV-BANK-TOE",
+              "SURV-CREEK",
+              "SURV-QUAY",
+              "ny linje (2)",
+              "SURV-SITE")
+          .map(layer -> ItemId.of("breaklines", "string", layer))
+          .toList();
+
+  /** What the surveyor sent stays here: what is made of it is delivered. */
+  private static final Set<ItemId> SURVEY =
+      Stream.concat(Stream.of(SHORE), LINES.stream()).collect(Collectors.toSet());
 
   private DemoMaker() {}
 
@@ -55,9 +82,15 @@ public final class DemoMaker {
     Files.writeString(road.resolve("quay-road-RevB.xml"), design("B", ground, RAISE_IN_B));
     Path control = Files.createDirectories(demo.resolve("survey")).resolve("control.csv");
     Files.writeString(control, ControlPoints.list(ground));
-    Path yard = Files.createDirectories(demo.resolve("yard")).resolve("yard-layout.csv");
-    Files.writeString(yard, YardLayout.list(ground));
-    job(demo.resolve("job"), first, control, yard);
+    Path shore = demo.resolve("survey/shore-survey.csv");
+    Files.writeString(shore, ShoreSurvey.list(ground, 0));
+    Files.writeString(
+        demo.resolve("survey/shore-survey-RevB.csv"), ShoreSurvey.list(ground, SETTLED_IN_B));
+    Path lines = demo.resolve("survey/breaklines.dxf");
+    Files.writeString(lines, Breaklines.drawing(ground));
+    Path yard = Files.createDirectories(demo.resolve("yard")).resolve("yard-layout.dxf");
+    Files.writeString(yard, YardLayout.drawing(ground));
+    job(demo.resolve("job"), List.of(first, control, yard, shore, lines));
   }
 
   private static String design(String revision, Ground ground, double raise) {
@@ -78,10 +111,10 @@ public final class DemoMaker {
       LinearUnit unit,
       LocalZero zero,
       String file) {
-    return new Delivery(name, receiver, schema, unit, zero, file, Set.of());
+    return new Delivery(name, receiver, schema, unit, zero, file, SURVEY);
   }
 
-  private static void job(Path folder, Path design, Path control, Path yard) throws IOException {
+  private static void job(Path folder, List<Path> files) throws IOException {
     JobStore store = new JobStore(folder);
     Job job =
         new Job(
@@ -113,13 +146,16 @@ public final class DemoMaker {
                     new LocalZero.Shared(),
                     "brindle-ness-2x3.ifc")),
             Control.NONE,
-            List.of());
-    for (Path file : List.of(design, control, yard)) {
+            List.of(),
+            List.of(),
+            Map.of());
+    for (Path file : files) {
       job = SourceIntake.take(store, job, file, Optional.empty(), CLOCK, Progress.NONE).job();
     }
     Build build = SourceIntake.build(store, job, Progress.NONE);
     job = ControlIntake.take(job, "control", build.raw().get("control"));
     job = placed(job, build.raw().get("yard-layout"));
+    job = groundOnly(ground(job), build.raw());
     store.save(job);
   }
 
@@ -132,5 +168,45 @@ public final class DemoMaker {
             new SourcePlacement.Where.Fitted(
                 PairMatching.byName(yard, millimetres, job.control()), false));
     return job.withSource(job.source("yard-layout").orElseThrow().withPlacement(fitted));
+  }
+
+  /** The existing ground from the survey, cleaned in steps. */
+  private static Job ground(Job job) {
+    // once the ground is made of them the points only hide it
+    return job.withSettings(List.of(SHORE), s -> s.withVisible(false))
+        .withSteps(
+            SHORE,
+            List.of(
+                RecordedStep.of(new Step.DropFalseLevels(false)),
+                RecordedStep.of(new Step.DropSpikes(0, false)),
+                RecordedStep.of(new Step.MergeDuplicates(LevelRule.MEAN))))
+        .withRecipe(
+            new Recipe.Triangulation(
+                "Existing ground",
+                List.of(SHORE),
+                LINES.subList(0, 6),
+                List.of(LINES.get(6)),
+                List.of(),
+                LevelRule.MEAN,
+                LevelRule.LOWEST));
+  }
+
+  /** A delivery of the existing ground and the control points alone, to those who design on it. */
+  private static Job groundOnly(Job job, Map<String, Received> raw) {
+    Set<ItemId> held = new TreeSet<>();
+    for (ItemId id : Build.of(job, raw).items().keySet()) {
+      if (!id.value().startsWith(Build.JOB + "/") && !id.value().startsWith("control/")) {
+        held.add(id);
+      }
+    }
+    return job.withDelivery(
+        new Delivery(
+            "Ground to design",
+            "road design",
+            new DeliveryFormat.LandXml(),
+            LinearUnit.METRE,
+            new LocalZero.Shared(),
+            "brindle-ness-ground.xml",
+            held));
   }
 }

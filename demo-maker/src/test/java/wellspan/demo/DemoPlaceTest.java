@@ -18,12 +18,14 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Proof;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
+import wellspan.core.item.Item;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
@@ -34,7 +36,9 @@ import wellspan.core.place.PairMatching;
 import wellspan.core.place.PointPair;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.Layer;
 import wellspan.core.receive.PlaceStatement;
+import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveryRun;
 import wellspan.exchange.intake.SourceIntake;
@@ -89,6 +93,30 @@ class DemoPlaceTest {
     HelmertFit free = HelmertFit.solve(pairs, true);
     assertThat(free.similarity().scale()).isCloseTo(1, within(2e-6));
     assertThat(tally("yard-layout").isWithin()).isTrue();
+    assertThat(build.findings())
+        .as("the placement says the unit that the drawing does not")
+        .noneMatch(f -> f.code().equals("units.missing") && f.message().contains("drawing"));
+  }
+
+  @Test
+  void theYardDrawingArrivesLayerByLayer() {
+    Received yard = build.received().get("yard-layout");
+    assertThat(yard.layers())
+        .extracting(Layer::name)
+        .containsExactly(
+            "Points", "lane edges", "PAD_A", "PAD_B", "PAD_C", "Yard Outline", "gates");
+    assertThat(yard.items())
+        .filteredOn(Item.TerrainSurface.class::isInstance)
+        .extracting(i -> Math.rint(((Item.TerrainSurface) i).mesh().planArea()))
+        .containsExactly(1800.0, 1800.0, 1800.0);
+    assertThat(yard.items())
+        .filteredOn(i -> i.name().equals("Points markers"))
+        .singleElement()
+        .satisfies(
+            i ->
+                assertThat(((Item.PointGroup) i).points())
+                    .extracting(Item.NamedPoint::name)
+                    .containsExactly("BN-1", "BN-2", "BN-3", "BN-5"));
   }
 
   @Test
@@ -102,7 +130,7 @@ class DemoPlaceTest {
                     .source("yard-layout")
                     .orElseThrow()
                     .withPlacement(SourcePlacement.SHARED));
-    Build lost = build.next(job, build.raw());
+    Build lost = build.next(job, build.raw(), Progress.NONE);
     assertThat(lost.findings())
         .anySatisfy(
             f -> {
@@ -137,17 +165,27 @@ class DemoPlaceTest {
   void everyDeliveryOfTheDemoIsProven(IfcSchema schema, LocalZero zero, LinearUnit unit)
       throws IOException {
     Delivery d =
-        build.job().deliveries().getFirst().withSchema(schema).withZero(zero).withUnit(unit);
+        build
+            .job()
+            .deliveries()
+            .getFirst()
+            .withFormat(new DeliveryFormat.Ifc(schema))
+            .withZero(zero)
+            .withUnit(unit);
     DeliveryRun.Outcome o =
         DeliveryRun.run(build, d, dir, dir.resolve("receipts"), Clock.systemUTC(), Progress.NONE);
     Proof p = o.receipt().proof();
     assertThat(p.pass()).as(p.findings().toString()).isTrue();
     assertThat(p.maxDeviation()).isLessThan(1e-5);
     assertThat(p.trianglesIdentical()).isTrue();
-    assertThat(p.arrived()).isEqualTo(p.sent()).isEqualTo(6);
+    assertThat(p.arrived()).isEqualTo(p.sent()).isEqualTo(14);
     assertThat(p.controlTally().getFirst().name()).isEqualTo("BN-4");
     Box there = o.arrived().bounds();
-    Box here = build.received().get("quay-road").bounds();
+    Box here =
+        build.items().values().stream()
+            .filter(i -> d.sends(i.id(), i.item()))
+            .map(i -> i.item().bounds())
+            .reduce(Box.EMPTY, Box::union);
     assertThat(there.minE()).isCloseTo(here.minE(), within(0.001));
     assertThat(there.maxN()).isCloseTo(here.maxN(), within(0.001));
     assertThat(there.minH()).isCloseTo(here.minH(), within(0.001));
@@ -159,9 +197,15 @@ class DemoPlaceTest {
   void theFrameSurvivesTheRoundTrip(IfcSchema schema, LocalZero zero, LinearUnit unit)
       throws IOException {
     Frame sent = build.job().frame().withScale(1.000305);
-    Build scaled = build.next(build.job().withFrame(sent), build.raw());
+    Build scaled = build.next(build.job().withFrame(sent), build.raw(), Progress.NONE);
     Delivery d =
-        build.job().deliveries().getFirst().withSchema(schema).withZero(zero).withUnit(unit);
+        build
+            .job()
+            .deliveries()
+            .getFirst()
+            .withFormat(new DeliveryFormat.Ifc(schema))
+            .withZero(zero)
+            .withUnit(unit);
     Path first =
         DeliveryRun.run(scaled, d, dir, dir.resolve("r"), Clock.systemUTC(), Progress.NONE).file();
     JobStore store = new JobStore(dir.resolve("empty"));
@@ -173,7 +217,7 @@ class DemoPlaceTest {
     Build again = SourceIntake.build(store, received, Progress.NONE);
     PlaceStatement place = again.received().values().iterator().next().places().getFirst();
     Job placed = again.job().withFrame(place.frame().orElseThrow());
-    Build ready = again.next(placed, again.raw());
+    Build ready = again.next(placed, again.raw(), Progress.NONE);
     Delivery back =
         d.withZero(new LocalZero.BasePoint()); // its frame is the file's own, zero included
     DeliveryRun.Outcome second =

@@ -90,7 +90,7 @@ public final class DeliverView extends BorderPane {
         new VBox(
             1,
             Parts.wrapped(d.name(), "name"),
-            Parts.label(d.schema().title(), "figure"),
+            Parts.label(d.format().title(), "figure"),
             Parts.label(d.receiver() + " · " + d.unit().symbol(), "muted"));
     v.getStyleClass().add("manifest-head");
     GridPane.setMargin(v, new Insets(0, 4, 8, 4));

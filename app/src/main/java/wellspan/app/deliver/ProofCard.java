@@ -109,7 +109,7 @@ public final class ProofCard extends ScrollPane {
             .filter(i -> d.sends(i.id(), i.item()))
             .flatMap(
                 i ->
-                    Losses.of(i.item(), d.schema(), d.zero().frame(session.job().frame())).stream())
+                    Losses.of(i.item(), d.format(), d.zero().frame(session.job().frame())).stream())
             .map(Finding::message)
             .toList();
     if (!said.isEmpty()) {

@@ -11,8 +11,8 @@ import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.geom.Position;
 import wellspan.core.unit.LinearUnit;
 
@@ -29,16 +29,16 @@ final class SetUp extends VBox {
     this.delivery = delivery;
     Deliveries desk = session.deliveries();
     String name = delivery.name();
-    ComboBox<String> schema = new ComboBox<>();
-    schema.setId("schema");
-    for (IfcSchema s : IfcSchema.values()) {
-      schema.getItems().add(s.title());
-    }
-    schema.setValue(delivery.schema().title());
-    schema.setOnAction(
+    ComboBox<String> format = new ComboBox<>();
+    format.setId("schema");
+    format.setPrefWidth(190);
+    List<DeliveryFormat> formats = DeliveryFormat.all();
+    formats.forEach(f -> format.getItems().add(f.title()));
+    format.setValue(delivery.format().title());
+    format.setOnAction(
         e -> {
-          IfcSchema s = IfcSchema.values()[schema.getSelectionModel().getSelectedIndex()];
-          desk.change("Deliver " + name + " as " + s.title(), name, d -> d.withSchema(s));
+          DeliveryFormat f = formats.get(format.getSelectionModel().getSelectedIndex());
+          desk.change("Deliver " + name + " as " + f.title(), name, d -> d.withFormat(f));
         });
     ComboBox<String> unit = new ComboBox<>();
     unit.setId("delivery-unit");
@@ -58,7 +58,7 @@ final class SetUp extends VBox {
     zero.setOnAction(e -> zero(zero.getValue()));
     getChildren()
         .addAll(
-            Parts.row(Parts.label("Schema", "muted"), schema),
+            Parts.row(Parts.label("Format", "muted"), format),
             Parts.row(Parts.label("Lengths in", "muted"), unit),
             Parts.row(Parts.label("Zero at", "muted"), zero));
     if (delivery.zero() instanceof LocalZero.Own own) {

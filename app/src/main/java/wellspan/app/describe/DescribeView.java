@@ -5,7 +5,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
-import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.describe.KnownFacts;
 import wellspan.core.describe.PropertySet;
@@ -38,7 +38,8 @@ public final class DescribeView extends ScrollPane {
               Parts.wrapped(
                   "Select an item to see its class and properties as they will be delivered.",
                   "muted"));
-    } else if (!Delivery.carries(chosen.get().item())) {
+    } else if (!new DeliveryFormat.Ifc(session.deliveries().schema())
+        .carries(chosen.get().item())) {
       v.getChildren()
           .addAll(
               Parts.label(chosen.get().item().name(), "title"),

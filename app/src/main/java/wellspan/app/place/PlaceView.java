@@ -46,11 +46,25 @@ public final class PlaceView extends ScrollPane {
               reading.refresh();
               arrange();
             });
-    session.place().proposalProperty().addListener((o, a, b) -> arrange());
-    session.place().pickProperty().addListener((o, a, b) -> arrange());
+    session.place().proposalProperty().addListener((o, a, b) -> arrangeFromTheTop());
+    session.place().pickProperty().addListener((o, a, b) -> arrangeFromTheTop());
     session.place().sources().openProperty().addListener((o, a, b) -> sources.refresh());
-    session.place().probeProperty().addListener((o, a, b) -> reading.refresh());
+    session.place().probeProperty().addListener((o, a, b) -> showReading());
     arrange();
+  }
+
+  /** What waits for a decision stands first and must be seen. */
+  private void arrangeFromTheTop() {
+    arrange();
+    setVvalue(getVmin());
+  }
+
+  /** The position just read stands last; it is what was asked for. */
+  private void showReading() {
+    reading.refresh();
+    applyCss();
+    layout();
+    setVvalue(getVmax());
   }
 
   private void arrange() {

@@ -190,7 +190,9 @@ public final class ReadingCard extends VBox {
                 Parts.label(
                     all.isEmpty()
                         ? "No spot marks"
-                        : all.size() + " spot marks, delivered as points",
+                        : all.size()
+                            + (all.size() == 1 ? " spot mark" : " spot marks")
+                            + ", delivered as points",
                     "muted"),
                 pick));
     for (int i = 0; i < all.size(); i++) {
@@ -200,7 +202,7 @@ public final class ReadingCard extends VBox {
           new FigureField(
                   "mark-" + m.name(),
                   "Name of the mark",
-                  70,
+                  170,
                   t -> {
                     if (!t.isBlank()) {
                       session
@@ -227,8 +229,8 @@ public final class ReadingCard extends VBox {
                           old -> old.stream().filter(x -> !x.equals(m)).toList()));
       getChildren()
           .add(
-              Parts.row(
-                  new HBox(6, name, Parts.label(format().text(m.position()), "figure")), remove));
+              new VBox(
+                  Parts.row(name, remove), Parts.label(format().text(m.position()), "figure")));
     }
   }
 }

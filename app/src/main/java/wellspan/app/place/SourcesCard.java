@@ -270,12 +270,7 @@ final class SourcesCard extends VBox {
         result
             .fit()
             .map(f -> f.residuals().get(i))
-            .map(
-                r ->
-                    Figures.number(1000 * r.plan(), 1)
-                        + " / "
-                        + (Double.isNaN(r.height()) ? "–" : Figures.number(1000 * r.height(), 1))
-                        + " mm")
+            .map(r -> residual(r.plan(), r.height()))
             .orElse("–");
     boolean gross = result.fit().map(f -> f.residuals().get(i).gross()).orElse(false);
     getChildren()
@@ -286,6 +281,15 @@ final class SourcesCard extends VBox {
                     6,
                     Parts.label((gross ? "✕ " : "") + residual, "figure", gross ? "error" : ""),
                     remove)));
+  }
+
+  private static String residual(double plan, double height) {
+    boolean large = plan >= 1 || Math.abs(height) >= 1;
+    double scale = large ? 1 : 1000;
+    return Figures.number(scale * plan, 1)
+        + " / "
+        + Figures.number(scale * height, 1)
+        + (large ? " m" : " mm");
   }
 
   private void typed(String text) {

@@ -122,9 +122,7 @@ final class TallyCard extends VBox {
       g.add(Parts.label(mm(l.north()), "figure"), 2, row);
       g.add(Parts.label(mm(l.height()), "figure"), 3, row);
       g.add(
-          Parts.label(Figures.number(1000 * l.space(), 0), "figure", good ? "proven" : "error"),
-          4,
-          row);
+          Parts.label(Figures.millimetres(l.space()), "figure", good ? "proven" : "error"), 4, row);
       row++;
     }
     getChildren().add(g);
@@ -134,8 +132,8 @@ final class TallyCard extends VBox {
     if (Double.isNaN(metres)) {
       return "–";
     }
-    String s = Figures.number(1000 * metres, 0);
-    return metres > 0 && !s.equals("0") ? "+" + s : s;
+    String s = Figures.millimetres(metres);
+    return metres > 0 && !s.equals("0") && !s.equals("far") ? "+" + s : s;
   }
 
   private void verdict(ControlTally t) {

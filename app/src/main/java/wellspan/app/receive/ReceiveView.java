@@ -67,7 +67,7 @@ public final class ReceiveView extends ScrollPane {
             Parts.label("Received", "title"),
             Parts.wrapped(
                 session.job().sources().isEmpty()
-                    ? "Nothing yet. Choose LandXML, IFC or point files, or drop them anywhere on the window. They are copied into the job and never changed."
+                    ? "Nothing yet. Choose LandXML, IFC, DXF or point files, or drop them anywhere on the window. They are copied into the job and never changed."
                     : "A file with the name of a source, apart from a mark like RevB, becomes its next revision.",
                 "muted"),
             receive);
@@ -110,6 +110,9 @@ public final class ReceiveView extends ScrollPane {
                     Item::kind, java.util.LinkedHashMap::new, Collectors.toList()));
     kinds.forEach(
         (kind, items) -> items.forEach(i -> v.getChildren().add(Parts.row(i.name(), what(i)))));
+    if (!in.layers().isEmpty()) {
+      v.getChildren().addAll(Parts.line(), new LayerList(in.layers()));
+    }
     long errors = in.findings().stream().filter(Finding::isError).count();
     if (errors > 0) {
       v.getChildren()
@@ -139,9 +142,10 @@ public final class ReceiveView extends ScrollPane {
   private static String what(Item item) {
     return switch (item) {
       case Item.TerrainSurface t -> Figures.count(t.mesh().triangleCount()) + " triangles";
+      case Item.Cover c -> Figures.count(c.mesh().triangleCount()) + " triangles";
       case Item.Body b -> Figures.count(b.mesh().triangleCount()) + " triangles";
       case Item.AlignmentLine a -> Figures.number(a.alignment().length(), 1) + " m";
-      case Item.StringLine l -> Figures.number(l.line().planLength(), 1) + " m";
+      case Item.StringLine l -> Figures.number(l.planLength(), 1) + " m";
       case Item.PointGroup p -> Figures.count(p.points().size()) + " points";
     };
   }

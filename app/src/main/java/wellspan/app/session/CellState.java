@@ -39,7 +39,7 @@ public enum CellState {
   }
 
   public static CellState of(Session session, Delivery d, Build.BuiltItem item) {
-    if (!Delivery.carries(item.item())) {
+    if (!d.carries(item.item())) {
       return CANNOT;
     }
     if (d.heldBack().contains(item.id())) {

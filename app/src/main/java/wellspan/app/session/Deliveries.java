@@ -110,10 +110,10 @@ public final class Deliveries {
         new Delivery(
             name,
             like.receiver(),
-            like.schema(),
+            like.format(),
             session.job().frame().unit(),
             like.zero(),
-            "delivery-" + n + ".ifc",
+            "delivery-" + n + like.format().ending(),
             like.heldBack());
     session.edit("Add " + name, j -> j.withDelivery(next));
     inHand.set(name);
@@ -148,14 +148,15 @@ public final class Deliveries {
             session::complain);
   }
 
-  private void delivered(DeliveryRun.Outcome o) {
+  void delivered(DeliveryRun.Outcome o) {
     String name = o.receipt().delivery();
     Map<String, DeliveryRun.Outcome> all = new LinkedHashMap<>(runs.get());
     all.put(name, o);
     Map<String, PastRun> told = new TreeMap<>(latest.get());
     told.put(name, PastRun.of(o.receipt()));
-    latest.set(told);
+    // the manifest follows "latest" and then asks the run which items were whole
     runs.set(all);
+    latest.set(told);
     session.refreshFindings();
     if (o.receipt().proof().pass()) {
       session.say(

@@ -306,7 +306,7 @@ public final class PlaceDesk {
     Optional<Snap> snap = Snap.nearest(session.build(), at, reach, "");
     Position caught = snap.map(Snap::shared).orElse(at);
     switch (pick.get()) {
-      case NONE -> {}
+      case NONE, OUTLINE -> {}
       case BASE_POINT -> {
         pick.set(Pick.NONE);
         Position p =

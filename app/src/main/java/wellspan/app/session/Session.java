@@ -71,6 +71,8 @@ public final class Session {
       new SimpleObjectProperty<>(Optional.empty());
   private final Deliveries deliveries;
   private final PlaceDesk place;
+  private final ShapeDesk shape;
+  private boolean stale;
   private Reading.Levels levels = (id, e, n) -> Double.NaN;
 
   public Session(JobStore store, Job job, Clock clock, Executor window) {
@@ -79,8 +81,17 @@ public final class Session {
     work = new Work(window);
     history.set(History.of(job));
     build.set(Build.of(job, Map.of()));
+    work.runningProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is && stale) {
+                stale = false;
+                window.execute(this::rebuild);
+              }
+            });
     deliveries = new Deliveries(this, clock);
     place = new PlaceDesk(this);
+    shape = new ShapeDesk(this, window);
     refreshFindings();
   }
 
@@ -156,6 +167,11 @@ public final class Session {
     return place;
   }
 
+  /** The work of the stop Shape. */
+  public ShapeDesk shape() {
+    return shape;
+  }
+
   /** Says where levels of surfaces can be read; the plan knows them fastest. */
   public void setLevels(Reading.Levels source) {
     levels = source;
@@ -197,6 +213,7 @@ public final class Session {
         .forEach(
             (name, r) ->
                 fresh.job().source(name).ifPresent(s -> bySha.put(s.current().sha256(), r)));
+    build.set(fresh);
     rebuild();
     if (selected.get().isEmpty()) {
       selected.set(build.get().items().keySet().stream().findFirst());
@@ -234,7 +251,8 @@ public final class Session {
     boolean revision = t.source().revisions().size() > 1;
     edit("Receive " + t.source().current().fileName(), j -> t.job());
     lastChange.set(t.change());
-    String found = t.received().entries().size() + " items";
+    int n = t.received().entries().size();
+    String found = n + (n == 1 ? " item" : " items");
     say(
         t.source().current().fileName()
             + (revision
@@ -252,6 +270,9 @@ public final class Session {
     Job next = change.apply(job());
     if (next.equals(job())) {
       return;
+    }
+    if (messageIsError.get()) {
+      say(""); // the complaint was about what stood before
     }
     take(what, history.get().edit(what, next));
   }
@@ -321,7 +342,37 @@ public final class Session {
         received.put(s.name(), r);
       }
     }
-    build.set(build.get().next(job(), received));
+    Build before = build.get();
+    Optional<Build> ready = before.ready(job(), received);
+    if (ready.isPresent()) {
+      show(ready.get());
+    } else if (work.runningProperty().get()) {
+      stale = true; // what is under way ends with another look
+    } else {
+      Job job = job();
+      work.start("Shaping", p -> before.next(job, received, p), this::shaped, this::shapingEnded);
+    }
+  }
+
+  private void shaped(Build fresh) {
+    show(fresh);
+    if (!fresh.job().equals(job())) {
+      rebuild();
+    }
+  }
+
+  /** Steps that were not carried out are taken back, so that what is shown is what is recorded. */
+  private void shapingEnded(String why) {
+    if (history.get().canUndo()) {
+      undo();
+    }
+    complain(why);
+  }
+
+  private void show(Build fresh) {
+    build.set(fresh);
+    shape.forgetComparison(fresh);
+    shape.watch(fresh);
     if (selected.get().isPresent() && !build.get().items().containsKey(selected.get().get())) {
       selected.set(Optional.empty());
     }
@@ -330,6 +381,7 @@ public final class Session {
 
   void refreshFindings() {
     List<Finding> all = new ArrayList<>(build.get().findings());
+    all.addAll(shape.flawsProperty().get());
     all.addAll(deliveries.findings());
     findings.set(List.copyOf(all));
   }

@@ -14,14 +14,17 @@ import wellspan.app.theme.Parts;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.describe.KnownFacts;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.receive.Received;
+import wellspan.core.step.RecordedStep;
 
 /** The docket: the selected item's own journey in six cells under the six stops. */
 final class DocketView extends Pane {
@@ -111,6 +114,10 @@ final class DocketView extends Pane {
 
   private void receive(Build.BuiltItem i) {
     Received r = session.build().received().get(i.source());
+    if (i.source().equals(Build.JOB)) {
+      madeHere(i);
+      return;
+    }
     cell(
         Stop.RECEIVE,
         "name\t" + i.origin().file(),
@@ -122,6 +129,23 @@ final class DocketView extends Pane {
         r == null ? "" : r.format() + (r.unit().isEmpty() ? "" : ", " + r.unit()),
         "muted\t"
             + (r == null || r.crs().isEmpty() ? "declares no system" : "declares " + r.crs()));
+  }
+
+  /** What was made in the job: of which items, whose own journey leads to their sources. */
+  private void madeHere(Build.BuiltItem i) {
+    List<String> of =
+        session.build().shaping().uses(i.id()).stream()
+            .map(id -> session.build().items().get(id))
+            .filter(java.util.Objects::nonNull)
+            .map(u -> u.item().name())
+            .toList();
+    List<String> lines = new ArrayList<>();
+    lines.add("name\tmade in the job");
+    of.stream().limit(of.size() > 4 ? 3 : 4).forEach(lines::add);
+    if (of.size() > 4) {
+      lines.add("muted\tand " + (of.size() - 3) + " more");
+    }
+    cell(Stop.RECEIVE, lines.toArray(String[]::new));
   }
 
   private void place(Item item) {
@@ -146,6 +170,7 @@ final class DocketView extends Pane {
     switch (item) {
       case Item.TerrainSurface s -> mesh(s.mesh());
       case Item.Body b -> mesh(b.mesh());
+      case Item.Cover c -> mesh(c.mesh());
       case Item.AlignmentLine a -> {
         Alignment line = a.alignment();
         cell(
@@ -158,10 +183,28 @@ final class DocketView extends Pane {
       case Item.StringLine l ->
           cell(
               Stop.SHAPE,
-              Figures.number(l.line().planLength(), 3) + " m in plan",
-              Figures.count(l.line().pointCount()) + " points");
-      case Item.PointGroup p -> cell(Stop.SHAPE, Figures.count(p.points().size()) + " points");
+              Figures.number(l.planLength(), 3) + " m in plan",
+              Figures.count(l.pointCount()) + " points");
+      case Item.PointGroup p ->
+          cell(
+              Stop.SHAPE,
+              Figures.count(p.points().size()) + " points",
+              steps(),
+              "levels "
+                  + Figures.number(p.bounds().minH(), 2)
+                  + " … "
+                  + Figures.number(p.bounds().maxH(), 2));
     }
+  }
+
+  /** How the selected item was made and shaped, in a few words. */
+  private String steps() {
+    ItemId id = session.selectedProperty().get().orElseThrow();
+    long on = session.job().stepsOf(id).stream().filter(RecordedStep::on).count();
+    String steps = on == 0 ? "" : on == 1 ? "1 step" : on + " steps";
+    return session.shape().maker(id).isPresent()
+        ? steps.isEmpty() ? "made here" : "made here, " + steps
+        : steps.isEmpty() ? "as received" : steps;
   }
 
   private void mesh(Mesh m) {
@@ -174,6 +217,7 @@ final class DocketView extends Pane {
         Stop.SHAPE,
         Figures.count(m.triangleCount()) + " triangles",
         Figures.count(m.vertexCount()) + " points",
+        steps(),
         "levels " + Figures.number(b.minH(), 2) + " … " + Figures.number(b.maxH(), 2),
         Figures.number(m.planArea() / 10_000, 2) + " ha in plan");
   }
@@ -181,7 +225,7 @@ final class DocketView extends Pane {
   private void describe(Build.BuiltItem i) {
     int facts = KnownFacts.of(i.item(), i.origin().file(), i.origin().revision()).values().size();
     var c = session.build().classOf(i, session.deliveries().schema());
-    if (!Delivery.carries(i.item())) {
+    if (!new DeliveryFormat.Ifc(session.deliveries().schema()).carries(i.item())) {
       cell(Stop.DESCRIBE, "muted\tnot delivered as IFC");
       return;
     }

@@ -27,6 +27,7 @@ import wellspan.app.receive.ReceiveView;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
+import wellspan.app.shape.ShapeView;
 import wellspan.app.stage.StageView;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
@@ -77,10 +78,7 @@ public final class ShellView extends StackPane implements WindowActions {
     stage.setOverlay(new PlaceOverlay(session, stage.plan()));
     describe = new DescribeView(session);
     proof = new ProofCard(session, this, this::showProof);
-    shape =
-        quiet(
-            "Shape",
-            "Preparation steps for terrain, roads and sweeps will stand here: recorded on the item, replayed at every revision. Until then surfaces and alignments go through exactly as designed; look at them in plan, 3D and long section.");
+    shape = new ShapeView(session);
     draw =
         quiet(
             "Draw",
@@ -142,7 +140,7 @@ public final class ShellView extends StackPane implements WindowActions {
     stage.setVisible(!onManifest);
     stage.plan().setProofShown(s == Stop.DELIVER && proofOnStage);
     showPosition();
-    if (s != Stop.PLACE) {
+    if (s != Stop.PLACE && s != Stop.SHAPE) {
       session.place().pickProperty().set(Pick.NONE);
     }
   }
@@ -182,7 +180,26 @@ public final class ShellView extends StackPane implements WindowActions {
         .getExtensionFilters()
         .addAll(
             new FileChooser.ExtensionFilter(
-                "Designs and points", "*.xml", "*.landxml", "*.ifc", "*.csv", "*.txt"),
+                "Designs and points",
+                "*.xml",
+                "*.landxml",
+                "*.ifc",
+                "*.dxf",
+                "*.asc",
+                "*.tif",
+                "*.las",
+                "*.laz",
+                "*.shp",
+                "*.geojson",
+                "*.json",
+                "*.gpkg",
+                "*.kml",
+                "*.kmz",
+                "*.obj",
+                "*.glb",
+                "*.gltf",
+                "*.csv",
+                "*.txt"),
             new FileChooser.ExtensionFilter("All files", "*"));
     List<File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
     if (files != null) {
@@ -303,6 +320,12 @@ public final class ShellView extends StackPane implements WindowActions {
               .get()
               .or(() -> session.pointerProperty().get().map(Session.Pointer::shared))
               .ifPresent(p -> session.place().mark(session.readingAt(p).shared()));
+      case ENTER -> {
+        if (session.place().pickProperty().get() != Pick.OUTLINE) {
+          return false;
+        }
+        session.place().pickProperty().set(Pick.NONE);
+      }
       case OPEN_BRACKET -> session.peel(true);
       case CLOSE_BRACKET -> session.peel(false);
       case SPACE -> {
@@ -332,6 +355,9 @@ public final class ShellView extends StackPane implements WindowActions {
     } else if (session.work().runningProperty().get()) {
       session.work().cancel();
     } else if (session.place().pickProperty().get() != Pick.NONE) {
+      if (session.place().pickProperty().get() == Pick.OUTLINE) {
+        session.shape().outlineProperty().set(java.util.List.of());
+      }
       session.place().pickProperty().set(Pick.NONE);
     } else if (session.place().probeProperty().get().isPresent()) {
       session.place().probeProperty().set(Optional.empty());

@@ -150,9 +150,10 @@ final class StrataView extends BorderPane {
   private static String figure(Item item) {
     return switch (item) {
       case Item.TerrainSurface s -> Figures.count(s.mesh().triangleCount());
+      case Item.Cover c -> Figures.count(c.mesh().triangleCount());
       case Item.Body b -> Figures.count(b.mesh().triangleCount());
       case Item.AlignmentLine a -> Figures.number(a.alignment().length(), 0) + " m";
-      case Item.StringLine l -> Figures.number(l.line().planLength(), 0) + " m";
+      case Item.StringLine l -> Figures.number(l.planLength(), 0) + " m";
       case Item.PointGroup p -> Figures.count(p.points().size());
     };
   }

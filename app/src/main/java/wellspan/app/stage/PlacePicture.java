@@ -199,7 +199,10 @@ final class PlacePicture {
         g.strokeLine(x - 10, y, x - 10, y - scale * l.height());
       }
       ink.label(
-          (good ? "" : "✕ ") + Figures.number(1000 * l.space(), 0) + " mm",
+          (good ? "" : "✕ ")
+              + (l.space() < 10
+                  ? Figures.millimetres(l.space()) + " mm"
+                  : Figures.distance(l.space())),
           x + 12,
           y + 14,
           PlanInk.FIGURE,
@@ -215,7 +218,7 @@ final class PlacePicture {
           "control in "
               + source
               + ": differences × "
-              + Figures.number(enlarged, 0)
+              + Figures.factor(enlarged)
               + ", heights upright",
           160,
           w.height() - 18,
@@ -228,7 +231,7 @@ final class PlacePicture {
   /** Grid north, site north and true north. */
   void north(Optional<GridNorth> grid) {
     double x = w.width() - 58;
-    double y = 46;
+    double y = 90;
     int words = 1 + (grid.isPresent() ? 1 : 0) + (frame.rotationDegrees() != 0 ? 1 : 0);
     g.setFill(theme.panel());
     g.fillRect(x - 42, y - 34, 84, 76 + 14 * words);
@@ -283,7 +286,7 @@ final class PlacePicture {
     double iw = 172;
     double ih = 86;
     double x0 = w.width() - iw - 16;
-    double y0 = 164;
+    double y0 = 208;
     g.setFill(theme.panel());
     g.fillRect(x0, y0, iw, ih);
     g.setStroke(theme.line());

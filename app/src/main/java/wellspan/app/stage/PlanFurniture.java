@@ -1,5 +1,6 @@
 package wellspan.app.stage;
 
+import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -11,11 +12,16 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
 import wellspan.core.geom.Box;
+import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 
 /** Draws everything of the plan that is not terrain and not the place: lines, points, scale. */
 final class PlanFurniture {
+  /** More points than this are drawn as dots, without names. */
+  private static final int FEW_POINTS = 200;
+
   private final PlanInk ink;
   private final GraphicsContext g;
   private final PlanWindow w;
@@ -107,31 +113,43 @@ final class PlanFurniture {
     }
   }
 
-  void string(Item.StringLine line, boolean chosen) {
-    int n = line.line().pointCount();
-    double[] x = new double[n];
-    double[] y = new double[n];
-    for (int i = 0; i < n; i++) {
-      x[i] = w.x(line.line().point(i).east());
-      y[i] = w.y(line.line().point(i).north());
-    }
+  void string(Item.StringLine string, boolean chosen) {
     g.setLineCap(StrokeLineCap.ROUND);
     g.setStroke(chosen ? theme.accent() : Theme.of(Band.LINES_AND_POINTS));
     g.setLineWidth(chosen ? 3 : 1.6);
-    g.strokePolyline(x, y, n);
+    for (Polyline line : string.lines()) {
+      int n = line.pointCount();
+      double[] x = new double[n];
+      double[] y = new double[n];
+      for (int i = 0; i < n; i++) {
+        x[i] = w.x(line.xyz()[3 * i]);
+        y[i] = w.y(line.xyz()[3 * i + 1]);
+      }
+      g.strokePolyline(x, y, n);
+    }
     if (chosen) {
+      Polyline first = string.lines().getFirst();
+      Position middle = first.point(first.pointCount() / 2);
       ink.label(
-          line.name(),
-          x[n / 2] + 8,
-          y[n / 2] - 10,
+          string.name(),
+          w.x(middle.east()) + 8,
+          w.y(middle.north()) - 10,
           PlanInk.NAME,
           theme.accent(),
           TextAlignment.LEFT);
     }
   }
 
+  /** Whether a group is drawn as dots. */
+  static boolean isSurvey(Item.PointGroup group) {
+    return group.points().size() > FEW_POINTS;
+  }
+
   void points(Item.PointGroup group, boolean chosen) {
-    boolean named = group.points().size() <= 200;
+    if (isSurvey(group)) {
+      dots(group, chosen);
+      return;
+    }
     Color c = chosen ? theme.accent() : Theme.of(Band.LINES_AND_POINTS);
     for (Item.NamedPoint p : group.points()) {
       double x = w.x(p.position().east());
@@ -148,8 +166,31 @@ final class PlanFurniture {
       g.strokePolygon(px, py, 3);
       g.setFill(c);
       g.fillOval(x - 1.5, y - 1.5, 3, 3);
-      if (named) {
-        ink.label(p.name(), x + 12, y - 1, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
+      ink.label(p.name(), x + 12, y - 1, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
+    }
+  }
+
+  /** A survey: a dot for each point, its level beside it where there is room for it. */
+  private void dots(Item.PointGroup group, boolean chosen) {
+    g.setFill(chosen ? theme.accent() : Theme.of(Band.LINES_AND_POINTS));
+    double size = chosen ? 2.4 : 1.6;
+    List<Item.NamedPoint> inView = new ArrayList<>();
+    for (Item.NamedPoint p : group.points()) {
+      double x = w.x(p.position().east()), y = w.y(p.position().north());
+      if (x >= 0 && y >= 0 && x <= w.width() && y <= w.height()) {
+        g.fillRect(x - size / 2, y - size / 2, size, size);
+        inView.add(p);
+      }
+    }
+    if (inView.size() <= FEW_POINTS) {
+      for (Item.NamedPoint p : inView) {
+        ink.label(
+            Figures.number(p.position().height(), 2),
+            w.x(p.position().east()) + 5,
+            w.y(p.position().north()),
+            PlanInk.FIGURE,
+            theme.muted(),
+            TextAlignment.LEFT);
       }
     }
   }

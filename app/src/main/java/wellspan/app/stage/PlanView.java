@@ -22,6 +22,7 @@ import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
+import wellspan.app.session.ShapeDesk;
 import wellspan.app.session.SourceDesk;
 import wellspan.app.theme.Theme;
 import wellspan.core.align.Alignment;
@@ -64,7 +65,10 @@ public final class PlanView extends Pane {
   public enum SurfaceStyle {
     CONTOURS("Contours"),
     SHADE("Shade"),
-    TRIANGLES("Triangles");
+    TRIANGLES("Triangles"),
+    LEVELS("Levels"),
+    SLOPE("Slope"),
+    ASPECT("Aspect");
 
     private final String title;
 
@@ -98,6 +102,9 @@ public final class PlanView extends Pane {
               redrawSoon();
             });
     session.place().firstClickProperty().addListener(redraw);
+    session.shape().flawsProperty().addListener(redraw);
+    session.shape().comparisonProperty().addListener(redraw);
+    session.shape().outlineProperty().addListener(redraw);
     session.place().probeProperty().addListener(redraw);
     session.place().sources().openProperty().addListener(redraw);
     session.place().sources().shownProperty().addListener(redraw);
@@ -166,6 +173,7 @@ public final class PlanView extends Pane {
     return switch (item) {
       case Item.TerrainSurface s -> Optional.of(s.mesh());
       case Item.Body b -> Optional.of(b.mesh());
+      case Item.Cover c -> Optional.of(c.mesh());
       case Item.AlignmentLine a -> Optional.empty();
       case Item.StringLine l -> Optional.empty();
       case Item.PointGroup p -> Optional.empty();
@@ -253,7 +261,9 @@ public final class PlanView extends Pane {
       return;
     }
     Position at = at(e.getX(), e.getY());
-    if (session.place().pickProperty().get() != Pick.NONE) {
+    if (session.place().pickProperty().get() == Pick.OUTLINE) {
+      session.shape().corner(at);
+    } else if (session.place().pickProperty().get() != Pick.NONE) {
       session.place().clicked(at, PICK_PIXELS * window.metresPerPixel());
     } else if (e.isShiftDown()) {
       session.place().probeProperty().set(Optional.of(at));
@@ -304,7 +314,11 @@ public final class PlanView extends Pane {
                     .mapToDouble(p -> Math.hypot(p.east() - at.east(), p.north() - at.north()))
                     .min()
                     .orElse(Double.MAX_VALUE);
-            case Item.StringLine l -> l.line().planDistance(at.east(), at.north());
+            case Item.StringLine l ->
+                l.lines().stream()
+                    .mapToDouble(p -> p.planDistance(at.east(), at.north()))
+                    .min()
+                    .orElse(Double.MAX_VALUE);
             case Item.PointGroup g ->
                 g.points().stream()
                     .mapToDouble(p -> p.position().planDistanceTo(at))
@@ -314,6 +328,10 @@ public final class PlanView extends Pane {
                 Double.isNaN(tiles.level(s.mesh(), at.east(), at.north()))
                     ? Double.MAX_VALUE
                     : reach;
+            case Item.Cover c ->
+                Double.isNaN(tiles.level(c.mesh(), at.east(), at.north()))
+                    ? Double.MAX_VALUE
+                    : reach * 0.99;
             case Item.Body s ->
                 Double.isNaN(tiles.level(s.mesh(), at.east(), at.north()))
                     ? Double.MAX_VALUE
@@ -360,11 +378,7 @@ public final class PlanView extends Pane {
     if (proofShown) {
       drawProof(terrain);
     } else {
-      for (Build.BuiltItem i : b.items().values()) {
-        if (b.isVisible(i.id())) {
-          mesh(i.item()).ifPresent(m -> terrain.draw(m, look()));
-        }
-      }
+      drawGround(terrain, b);
     }
     boolean placing = session.stopProperty().get() == Stop.PLACE;
     if (placing) {
@@ -377,12 +391,42 @@ public final class PlanView extends Pane {
     if (placing) {
       placeInFront(place, b);
     }
+    if (session.stopProperty().get() == Stop.SHAPE) {
+      ShapePicture shape = new ShapePicture(ink);
+      shape.flaws(session.findingsProperty().get());
+      shape.outline(session.shape().outlineProperty().get());
+      if (session.shape().comparisonProperty().get().isPresent()) {
+        shape.differenceLegend();
+      }
+    }
+    if (!proofShown) {
+      new SurfaceLegend(ink).draw(style, levels());
+    }
     session.place().probeProperty().get().ifPresent(place::probe);
     if (proofShown) {
       furniture.proofLegend();
     }
     furniture.scaleBar();
     place.north(placing ? session.place().north() : Optional.empty());
+  }
+
+  private boolean comparing() {
+    return session.stopProperty().get() == Stop.SHAPE
+        && session.shape().comparisonProperty().get().isPresent();
+  }
+
+  /** At the stop Shape a comparison takes the place of the surfaces. */
+  private void drawGround(TerrainLayer terrain, Build b) {
+    Optional<ShapeDesk.Comparison> compared =
+        session.stopProperty().get() == Stop.SHAPE
+            ? session.shape().comparisonProperty().get()
+            : Optional.empty();
+    for (Build.BuiltItem i : b.items().values()) {
+      if (b.isVisible(i.id()) && compared.isEmpty()) {
+        mesh(i.item()).ifPresent(m -> terrain.draw(m, look()));
+      }
+    }
+    compared.ifPresent(c -> terrain.draw(c.one(), new SurfaceLook.Difference(c.other())));
   }
 
   private void placeBehind(PlacePicture place, Build b) {
@@ -414,8 +458,10 @@ public final class PlanView extends Pane {
       case Item.AlignmentLine a when lines ->
           furniture.alignment(a.name(), a.alignment(), line(a.alignment()), chosen);
       case Item.StringLine l when lines -> furniture.string(l, chosen);
-      case Item.PointGroup p when !lines -> furniture.points(p, chosen);
+      case Item.PointGroup p when !lines && !(comparing() && PlanFurniture.isSurvey(p)) ->
+          furniture.points(p, chosen);
       case Item.TerrainSurface s when lines && chosen -> furniture.outline(box(s.mesh()));
+      case Item.Cover c when lines && chosen -> furniture.outline(box(c.mesh()));
       case Item.Body s when lines && chosen -> furniture.outline(box(s.mesh()));
       default -> {}
     }
@@ -427,7 +473,22 @@ public final class PlanView extends Pane {
           new SurfaceLook.ContourLines(awt(theme.contour()), awt(theme.majorContour()));
       case SHADE -> new SurfaceLook.Shade(theme == Theme.DARK);
       case TRIANGLES -> new SurfaceLook.Triangles(awt(theme.muted()), theme == Theme.DARK);
+      case LEVELS -> new SurfaceLook.Levels(levels().minH(), levels().maxH());
+      case SLOPE -> new SurfaceLook.Slope();
+      case ASPECT -> new SurfaceLook.Aspect();
     };
+  }
+
+  /** What the colours of levels reach over: all visible ground. */
+  private Box levels() {
+    Build b = session.build();
+    return b.items().values().stream()
+        .filter(i -> b.isVisible(i.id()))
+        .map(i -> mesh(i.item()))
+        .flatMap(Optional::stream)
+        .map(this::box)
+        .filter(Box::hasLevels)
+        .reduce(Box.EMPTY, Box::union);
   }
 
   private static java.awt.Color awt(javafx.scene.paint.Color c) {

@@ -20,6 +20,7 @@ import wellspan.core.terrain.ViewMesh;
 final class SpaceMeshes {
   private static final int TRIANGLES_SHOWN = 60_000;
   private static final int TRIANGLES_IN_TILE = 15_000;
+  private static final int LINE_POINTS_SHOWN = 10_000;
   static final int TICK_EVERY = 100;
 
   private final Position zero;
@@ -111,13 +112,20 @@ final class SpaceMeshes {
     return m;
   }
 
-  /** A line as a square bar through its points. */
-  TriangleMesh string(Polyline line, double thickness) {
+  /** Lines as thin bars; where there are very many points only some of each line are shown. */
+  TriangleMesh string(Item.StringLine string, double thickness) {
     TriangleMesh m = empty();
+    int stride = Math.ceilDiv(string.pointCount(), LINE_POINTS_SHOWN);
+    string.lines().forEach(l -> bar(m, l, stride, thickness));
+    return m;
+  }
+
+  private void bar(TriangleMesh m, Polyline line, int stride, double thickness) {
     int previous = -1;
-    for (int i = 0; i < line.pointCount(); i++) {
+    int last = line.pointCount() - 1;
+    for (int i = 0; i <= last; i = i < last ? Math.min(last, i + stride) : last + 1) {
       Position p = line.point(i);
-      Position q = line.point(i + 1 < line.pointCount() ? i + 1 : i - 1);
+      Position q = line.point(i < last ? i + 1 : i - 1);
       double direction = Math.atan2(q.north() - p.north(), q.east() - p.east());
       double h = Double.isNaN(p.height()) ? zero.height() : p.height();
       int ring = ringAt(m, p.east(), p.north(), h, direction, thickness, thickness);
@@ -126,7 +134,6 @@ final class SpaceMeshes {
       }
       previous = ring;
     }
-    return m;
   }
 
   private int ring(TriangleMesh m, AlignmentPoint p, double thickness) {

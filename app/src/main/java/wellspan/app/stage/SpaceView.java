@@ -165,6 +165,7 @@ public final class SpaceView extends StackPane {
       switch (i.item()) {
         case Item.TerrainSurface s ->
             surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen);
+        case Item.Cover s -> surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen);
         case Item.Body s -> surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen);
         case Item.AlignmentLine a ->
             add(
@@ -174,7 +175,7 @@ public final class SpaceView extends StackPane {
         case Item.StringLine l ->
             add(
                 i.id(),
-                meshes.string(l.line(), thickness * (chosen ? 1.6 : 1)),
+                meshes.string(l, thickness * (chosen ? 1.6 : 1)),
                 chosen ? theme.accent() : Theme.of(i.item().band()));
         case Item.PointGroup p ->
             add(

@@ -17,4 +17,20 @@ sealed interface SurfaceLook {
    * @param deviations of each vertex, metres
    */
   record Deviation(double[] deviations, Color same, Color off, Color edge) implements SurfaceLook {}
+
+  /**
+   * Coloured by level.
+   *
+   * @param lowest and {@code highest} level of the scale, metres
+   */
+  record Levels(double lowest, double highest) implements SurfaceLook {}
+
+  /** Coloured by slope in per cent. */
+  record Slope() implements SurfaceLook {}
+
+  /** Coloured by the direction in which water runs off. */
+  record Aspect() implements SurfaceLook {}
+
+  /** Coloured by how much higher or lower another surface lies. */
+  record Difference(wellspan.core.terrain.TriangleIndex other) implements SurfaceLook {}
 }

@@ -40,6 +40,16 @@ final class TilePainter {
         edges(image, index, 3.5, t.edge(), east, north, resolution);
       }
       case SurfaceLook.Deviation d -> deviation(image, index, d, east, north, resolution);
+      case SurfaceLook.Levels l ->
+          byTriangle(
+              image, index, east, north, resolution, t -> SurfaceColours.level(index.mesh(), t, l));
+      case SurfaceLook.Slope s ->
+          byTriangle(
+              image, index, east, north, resolution, t -> SurfaceColours.slope(index.mesh(), t));
+      case SurfaceLook.Aspect a ->
+          byTriangle(
+              image, index, east, north, resolution, t -> SurfaceColours.aspect(index.mesh(), t));
+      case SurfaceLook.Difference d -> difference(image, index, d, east, north, resolution);
     }
     return image;
   }
@@ -130,6 +140,35 @@ final class TilePainter {
             }
           }
         });
+  }
+
+  private static void byTriangle(
+      BufferedImage image, TriangleIndex index, double east, double north, double res, Fill rgb) {
+    fill(image, index, east, north, res, t -> 0xFF000000 | rgb.argb(t));
+  }
+
+  /** Where both surfaces lie, by the pixel; the rest of the first one stays grey. */
+  private static void difference(
+      BufferedImage image,
+      TriangleIndex index,
+      SurfaceLook.Difference look,
+      double east,
+      double north,
+      double res) {
+    fill(image, index, east, north, res, t -> 0x60303030);
+    int[] pixels = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
+    for (int y = 0; y < SIZE; y++) {
+      for (int x = 0; x < SIZE; x++) {
+        if (pixels[y * SIZE + x] != 0) {
+          double e = east + (x + 0.5) * res;
+          double n = north - (y + 0.5) * res;
+          double d = look.other().levelAt(e, n) - index.levelAt(e, n);
+          if (!Double.isNaN(d)) {
+            pixels[y * SIZE + x] = 0xFF000000 | DifferenceColours.rgb(d);
+          }
+        }
+      }
+    }
   }
 
   private static Graphics2D graphics(BufferedImage image) {

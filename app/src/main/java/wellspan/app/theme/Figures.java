@@ -49,6 +49,26 @@ public final class Figures {
     return a < 1000 ? number(metres, 1) + " m" : number(metres / 1000, 2) + " km";
   }
 
+  /**
+   * Whole millimetres as a bare number, for narrow columns; from ten metres on metres with their
+   * unit, and from a thousand kilometres on just "far".
+   */
+  public static String millimetres(double metres) {
+    double a = Math.abs(metres);
+    if (a >= 1_000_000) {
+      return "far";
+    }
+    if (a >= 1000) {
+      return number(metres / 1000, 0) + "km";
+    }
+    return a < 10 ? number(1000 * metres, 0) : number(metres, a < 100 ? 1 : 0) + "m";
+  }
+
+  /** A factor as a number, or as a fraction of one where it shrinks. */
+  public static String factor(double f) {
+    return f >= 1 ? number(f, 0) : "1/" + number(1 / f, 0);
+  }
+
   public static String bytes(long n) {
     return n < 1_000_000 ? number(n / 1000.0, 1) + " kB" : number(n / 1e6, 1) + " MB";
   }

@@ -4,16 +4,23 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.Proof;
+import wellspan.core.deliver.Prover;
+import wellspan.core.deliver.Receipt;
 import wellspan.core.geom.Position;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
+import wellspan.core.progress.Progress;
 import wellspan.core.receive.PlaceStatement;
+import wellspan.core.receive.Received;
+import wellspan.exchange.delivery.DeliveryRun;
 
 /** Deliveries over several sessions, and the desk of the stop Place without a window. */
 class DeliveriesTest extends SessionFixture {
@@ -63,6 +70,50 @@ class DeliveriesTest extends SessionFixture {
     session.load();
     settle();
     assertThat(states()).contains(CellState.FAILED).doesNotContain(CellState.PROVEN);
+  }
+
+  @Test
+  void whatArrivedWholeIsNotBlamedForWhatDidNot() throws Exception {
+    session.deliveries().run();
+    settle();
+    String delivery = session.job().deliveries().getFirst().name();
+    DeliveryRun.Outcome good = session.deliveries().runsProperty().get().get(delivery);
+    List<Received.Entry> entries = good.arrived().entries();
+    Received arrived =
+        new Received(
+            good.arrived().format(),
+            good.arrived().crs(),
+            good.arrived().unit(),
+            entries.subList(1, entries.size()),
+            good.arrived().counts(),
+            good.arrived().findings(),
+            good.arrived().places());
+    Receipt r = good.receipt();
+    Proof failed = Prover.compare(good.sent(), arrived, Progress.NONE);
+    Receipt receipt =
+        new Receipt(
+            r.delivery(),
+            r.schema(),
+            r.at(),
+            r.seconds(),
+            r.frame(),
+            r.files(),
+            r.contents(),
+            failed);
+    List<List<CellState>> shown = new ArrayList<>();
+    session.deliveries().latestProperty().addListener((o, a, b) -> shown.add(states()));
+    session
+        .deliveries()
+        .delivered(new DeliveryRun.Outcome(receipt, good.sent(), arrived, good.file()));
+    assertThat(failed.pass()).isFalse();
+    assertThat(shown)
+        .as("what the manifest sees when it is told")
+        .singleElement()
+        .satisfies(
+            s ->
+                assertThat(s)
+                    .contains(CellState.FAILED, CellState.INCLUDED)
+                    .doesNotContain(CellState.PROVEN));
   }
 
   @Test

@@ -20,7 +20,7 @@ import wellspan.core.place.SpotMark;
 /** What the stop Place does to a job, without its window. */
 class PlaceDeskTest extends SessionFixture {
   private static final Path SURVEY = Path.of("..", "demo", "survey", "control.csv");
-  private static final Path YARD = Path.of("..", "demo", "yard", "yard-layout.csv");
+  private static final Path YARD = Path.of("..", "demo", "yard", "yard-layout.dxf");
 
   @BeforeEach
   void place() throws Exception {
@@ -80,7 +80,7 @@ class PlaceDeskTest extends SessionFixture {
     desk.setPairs(off, true);
     assertThat(desk.scaleFree()).isTrue();
     assertThat(desk.fit().fit().orElseThrow().planDeviation()).isNotEqualTo(before);
-    desk.addPair("X", new Position(0, 0, 0), new Position(412_868.35, 6_534_560.12, 0));
+    desk.addPair("X", new Position(0, 0, 0), new Position(412_928.96, 6_534_749.19, 0));
     assertThat(desk.pairs()).hasSize(5);
     assertThat(desk.fit().fit().orElseThrow().residuals().getLast().plan()).isLessThan(0.01);
     desk.setPairs(List.of(), false);

@@ -33,6 +33,13 @@ class FiguresTest {
     assertThat(Figures.distance(0.25)).isEqualTo("250.0 mm");
     assertThat(Figures.distance(412)).isEqualTo("412.0 m");
     assertThat(Figures.distance(1431)).isEqualTo("1.43 km");
+    assertThat(Figures.millimetres(-0.0384)).isEqualTo("\u221238");
+    assertThat(Figures.millimetres(37.82)).isEqualTo("37.8m");
+    assertThat(Figures.millimetres(-633)).isEqualTo("\u2212633m");
+    assertThat(Figures.millimetres(95_431)).isEqualTo("95km");
+    assertThat(Figures.millimetres(-6_791_310)).isEqualTo("far");
+    assertThat(Figures.factor(3033.2)).isEqualTo("3\u00a0033");
+    assertThat(Figures.factor(0.02)).isEqualTo("1/50");
     assertThat(Figures.bytes(246)).isEqualTo("0.2 kB");
     assertThat(Figures.bytes(31_800_000)).isEqualTo("31.8 MB");
   }

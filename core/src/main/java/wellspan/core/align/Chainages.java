@@ -11,6 +11,9 @@ import java.util.Locale;
  */
 public record Chainages(double start, List<Equation> equations) {
 
+  /** A distance that went through another unit may come back this much short of an equation. */
+  private static final double ROUNDING = 1e-7;
+
   public Chainages {
     equations = List.copyOf(equations);
   }
@@ -29,7 +32,7 @@ public record Chainages(double start, List<Equation> equations) {
   public double at(double distance) {
     double label = start + distance;
     for (Equation e : equations) {
-      if (distance >= e.distance()) {
+      if (distance >= e.distance() - ROUNDING) {
         label =
             e.increasing()
                 ? e.ahead() + distance - e.distance()

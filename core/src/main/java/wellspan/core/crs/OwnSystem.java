@@ -128,7 +128,7 @@ public final class OwnSystem {
             ? "degree"
             : LinearUnit.nearest(metres).map(LinearUnit::title).orElse(metres + " m");
     DatumShift shift = proj.contains("+datum=WGS84") ? DatumShift.EXACT : DatumShift.UNKNOWN;
-    AreaOfUse area = new AreaOfUse("not stated", -180, -90, 180, 90);
+    AreaOfUse area = new AreaOfUse("area of use not stated", -180, -90, 180, 90);
     String code = name.chars().allMatch(Character::isDigit) ? "own " + name : name;
     return new Crs(code, projected, name, unit, metres, datum, area, proj, "", "", shift);
   }

@@ -11,7 +11,7 @@ import wellspan.core.unit.LinearUnit;
  *
  * @param name unique in the job
  * @param receiver who gets it, for people
- * @param schema version of the model's schema
+ * @param format of the written file
  * @param zero where the zero of the written file lies
  * @param fileName name of the written file, without a path
  * @param heldBack items that stay here although the format could carry them
@@ -19,7 +19,7 @@ import wellspan.core.unit.LinearUnit;
 public record Delivery(
     String name,
     String receiver,
-    IfcSchema schema,
+    DeliveryFormat format,
     LinearUnit unit,
     LocalZero zero,
     String fileName,
@@ -29,15 +29,26 @@ public record Delivery(
     heldBack = Set.copyOf(heldBack);
   }
 
-  /** Whether the format carries this kind of item. */
-  public static boolean carries(Item item) {
-    return switch (item) {
-      case Item.TerrainSurface s -> s.mesh().triangleCount() > 0;
-      case Item.AlignmentLine a -> true;
-      case Item.StringLine l -> true;
-      case Item.Body b -> b.mesh().triangleCount() > 0;
-      case Item.PointGroup p -> !p.points().isEmpty();
-    };
+  /** A delivery as a model. */
+  public Delivery(
+      String name,
+      String receiver,
+      IfcSchema schema,
+      LinearUnit unit,
+      LocalZero zero,
+      String fileName,
+      Set<ItemId> heldBack) {
+    this(name, receiver, new DeliveryFormat.Ifc(schema), unit, zero, fileName, heldBack);
+  }
+
+  /** The schema whose classes items get; IFC4.3 where the format has no classes. */
+  public IfcSchema schema() {
+    return format instanceof DeliveryFormat.Ifc f ? f.schema() : IfcSchema.IFC4X3;
+  }
+
+  /** Whether the format carries this item. */
+  public boolean carries(Item item) {
+    return format.carries(item);
   }
 
   public boolean sends(ItemId id, Item item) {
@@ -45,18 +56,20 @@ public record Delivery(
   }
 
   public Delivery holdingBack(Set<ItemId> ids) {
-    return new Delivery(name, receiver, schema, unit, zero, fileName, ids);
+    return new Delivery(name, receiver, format, unit, zero, fileName, ids);
   }
 
-  public Delivery withSchema(IfcSchema s) {
-    return new Delivery(name, receiver, s, unit, zero, fileName, heldBack);
+  /** In another format; the file's name gets its ending. */
+  public Delivery withFormat(DeliveryFormat f) {
+    String stem = fileName.replaceFirst("\\.[^.]*$", "");
+    return new Delivery(name, receiver, f, unit, zero, stem + f.ending(), heldBack);
   }
 
   public Delivery withUnit(LinearUnit u) {
-    return new Delivery(name, receiver, schema, u, zero, fileName, heldBack);
+    return new Delivery(name, receiver, format, u, zero, fileName, heldBack);
   }
 
   public Delivery withZero(LocalZero z) {
-    return new Delivery(name, receiver, schema, unit, z, fileName, heldBack);
+    return new Delivery(name, receiver, format, unit, z, fileName, heldBack);
   }
 }

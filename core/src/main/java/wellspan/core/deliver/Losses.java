@@ -20,7 +20,62 @@ public final class Losses {
    * @param frame of the file
    * @return one note for each thing that is lost, empty if nothing is
    */
-  public static List<Finding> of(Item item, IfcSchema schema, Frame frame) {
+  public static List<Finding> of(Item item, DeliveryFormat format, Frame frame) {
+    return switch (format) {
+      case DeliveryFormat.Ifc f -> ofModel(item, f.schema(), frame);
+      case DeliveryFormat.LandXml f -> ofLandXml(item);
+      case DeliveryFormat.Dxf f -> ofDrawing(item);
+      case DeliveryFormat.PointList f -> List.of();
+    };
+  }
+
+  private static List<Finding> ofLandXml(Item item) {
+    List<Finding> out = new ArrayList<>();
+    out.add(
+        note(
+            "deliver.plain",
+            item,
+            "LandXML carries its name and geometry, no class and no properties of ours."));
+    if (item instanceof Item.Cover) {
+      out.add(note("deliver.material", item, "the material goes as the surface's description."));
+    }
+    if (item instanceof Item.AlignmentLine a) {
+      partProfile(a, out);
+    }
+    return out;
+  }
+
+  private static List<Finding> ofDrawing(Item item) {
+    List<Finding> out = new ArrayList<>();
+    out.add(
+        note(
+            "deliver.plain",
+            item,
+            "a drawing carries it on a layer of its own, without class and properties."));
+    switch (item) {
+      case Item.TerrainSurface s when s.invisibleCount() > 0 ->
+          out.add(
+              note(
+                  "deliver.invisible",
+                  item,
+                  s.invisibleCount()
+                      + " faces marked invisible are no part of the surface and stay here."));
+      case Item.Cover c ->
+          out.add(note("deliver.material", item, "a drawing has no materials; it stays here."));
+      case Item.AlignmentLine a ->
+          out.add(
+              note(
+                  "deliver.chords",
+                  item,
+                  "it goes as a 3D line with a point every metre and at every element end; elements, profile and chainages stay here."));
+      case Item.PointGroup p when p.points().stream().anyMatch(q -> !q.code().isEmpty()) ->
+          out.add(note("deliver.codes", item, "codes of points stay here."));
+      default -> {}
+    }
+    return out;
+  }
+
+  private static List<Finding> ofModel(Item item, IfcSchema schema, Frame frame) {
     List<Finding> out = new ArrayList<>();
     switch (item) {
       case Item.AlignmentLine a when schema != IfcSchema.IFC4X3 -> out.add(chords(a, schema));
@@ -43,6 +98,7 @@ public final class Losses {
         }
       }
       case Item.Body b -> {}
+      case Item.Cover c -> {}
       case Item.StringLine l -> {}
       case Item.PointGroup p -> {}
     }
@@ -65,7 +121,7 @@ public final class Losses {
     List<Finding> out = new ArrayList<>();
     boolean scaleSaid = false;
     for (Parcel.Piece p : parcel.pieces()) {
-      for (Finding f : of(p.item(), parcel.schema(), parcel.frame())) {
+      for (Finding f : of(p.item(), parcel.format(), parcel.frame())) {
         boolean scale = f.code().equals("deliver.scale");
         if (!scale || !scaleSaid) {
           out.add(f);

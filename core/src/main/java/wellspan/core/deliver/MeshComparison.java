@@ -17,8 +17,8 @@ final class MeshComparison {
 
   /**
    * Formats that list corners face by face give vertices another order and drop those that no
-   * triangle uses. Where the triangles pair one to one the arrived mesh is brought into the order
-   * sent before it is compared.
+   * triangle uses; vertices at one place become one. Where the triangles pair one to one the
+   * arrived mesh is brought into the order sent before it is compared, vertex by vertex.
    */
   static ItemComparison compare(Item item, Mesh sent, Mesh arrived) {
     if (Arrays.equals(sent.triangles(), arrived.triangles())
@@ -35,13 +35,10 @@ final class MeshComparison {
       return Optional.empty();
     }
     int[] partner = new int[sent.vertexCount()];
-    int[] taken = new int[arrived.vertexCount()];
     Arrays.fill(partner, -1);
-    Arrays.fill(taken, -1);
     for (int i = 0; i < here.length; i++) {
-      if (partner[here[i]] == -1 && taken[there[i]] == -1) {
+      if (partner[here[i]] == -1) {
         partner[here[i]] = there[i];
-        taken[there[i]] = here[i];
       } else if (partner[here[i]] != there[i]) {
         return Optional.empty();
       }

@@ -12,7 +12,7 @@ import wellspan.core.unit.LinearUnit;
  * Everything that one delivery sends, ready for a writer: nothing in it is decided any more.
  *
  * @param project name of the project in the model
- * @param schema version of the model's schema
+ * @param format of the written file
  * @param frame of the written file: its base point is the file's zero
  * @param control points that the written file is tallied against
  * @param unit length unit of the written file
@@ -20,7 +20,7 @@ import wellspan.core.unit.LinearUnit;
  */
 public record Parcel(
     String project,
-    IfcSchema schema,
+    DeliveryFormat format,
     Frame frame,
     LinearUnit unit,
     GlobalIds ids,
@@ -29,6 +29,23 @@ public record Parcel(
 
   public Parcel {
     pieces = List.copyOf(pieces);
+  }
+
+  /** A parcel for a model. */
+  public Parcel(
+      String project,
+      IfcSchema schema,
+      Frame frame,
+      LinearUnit unit,
+      GlobalIds ids,
+      List<Piece> pieces,
+      Control control) {
+    this(project, new DeliveryFormat.Ifc(schema), frame, unit, ids, pieces, control);
+  }
+
+  /** Version of the model's schema; IFC4.3 where the format has none. */
+  public IfcSchema schema() {
+    return format instanceof DeliveryFormat.Ifc f ? f.schema() : IfcSchema.IFC4X3;
   }
 
   /**

@@ -137,9 +137,9 @@ public final class Prover {
     } else if (sent instanceof Item.AlignmentLine s && arrived instanceof Item.AlignmentLine a) {
       take(AlignmentComparison.compare(s, a));
     } else if (sent instanceof Item.AlignmentLine s && arrived instanceof Item.StringLine l) {
-      take(LineComparison.compare(s, LineComparison.chords(s.alignment()), l));
+      take(LineComparison.compare(s, List.of(LineComparison.chords(s.alignment())), l));
     } else if (sent instanceof Item.StringLine s && arrived instanceof Item.StringLine l) {
-      take(LineComparison.compare(s, s.line(), l));
+      take(LineComparison.compare(s, s.lines(), l));
     } else if (sent instanceof Item.PointGroup s && arrived instanceof Item.PointGroup p) {
       take(PointComparison.compare(s, p));
     } else {
@@ -154,6 +154,7 @@ public final class Prover {
     return switch (item) {
       case Item.TerrainSurface s -> Optional.of(s.mesh());
       case Item.Body b -> Optional.of(b.mesh());
+      case Item.Cover c -> Optional.of(c.mesh());
       case Item.AlignmentLine a -> Optional.empty();
       case Item.StringLine l -> Optional.empty();
       case Item.PointGroup p -> Optional.empty();
@@ -166,6 +167,9 @@ public final class Prover {
   }
 
   private void compareDescriptions(Parcel.Piece piece, Description arrived) {
+    if (!(parcel.format() instanceof DeliveryFormat.Ifc)) {
+      return; // no other format carries classes and properties; that is told as a loss
+    }
     Item item = piece.item();
     Description sent = piece.description();
     if (!sent.entityClass().equals(arrived.entityClass())) {

@@ -23,6 +23,10 @@ public final class ClassRules {
           schema == IfcSchema.IFC4X3
               ? new EntityClass("IfcAnnotation", "SURVEY")
               : new EntityClass("IfcAnnotation", "");
+      case Item.Cover c ->
+          schema == IfcSchema.IFC2X3
+              ? new EntityClass("IfcBuildingElementProxy", "")
+              : new EntityClass("IfcGeographicElement", "NOTDEFINED");
       case Item.Body b -> new EntityClass("IfcBuildingElementProxy", "");
     };
   }

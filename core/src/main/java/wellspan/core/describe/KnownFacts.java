@@ -29,6 +29,10 @@ public final class KnownFacts {
         v.put("InvisibleFaces", new PropertyValue.Count(s.invisibleCount()));
       }
       case Item.Body b -> mesh(v, b.mesh());
+      case Item.Cover c -> {
+        mesh(v, c.mesh());
+        v.put("Material", new PropertyValue.Label(c.material()));
+      }
       case Item.AlignmentLine a -> {
         Alignment line = a.alignment();
         v.put("Length", new PropertyValue.Length(line.length()));
@@ -37,8 +41,8 @@ public final class KnownFacts {
         v.put("HasProfile", new PropertyValue.Flag(line.profile().isPresent()));
       }
       case Item.StringLine l -> {
-        v.put("Points", new PropertyValue.Count(l.line().pointCount()));
-        v.put("Length", new PropertyValue.Length(l.line().planLength()));
+        v.put("Points", new PropertyValue.Count(l.pointCount()));
+        v.put("Length", new PropertyValue.Length(l.planLength()));
       }
       case Item.PointGroup p -> v.put("Points", new PropertyValue.Count(p.points().size()));
     }

@@ -1,7 +1,9 @@
 package wellspan.core.geom;
 
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.function.IntPredicate;
 
 /**
  * Triangles over shared vertices. Arrays are immutable by convention: shared, never copied, never
@@ -57,6 +59,20 @@ public record Mesh(double[] xyz, int[] triangles) {
     return Box.of(xyz);
   }
 
+  /**
+   * Area of one triangle projected to the plane, square metres; negative if it is turned clockwise
+   * seen from above.
+   */
+  public double planArea(int triangle) {
+    return normal(3 * triangle)[2] / 2;
+  }
+
+  /** Area of one triangle in space, square metres. */
+  public double area(int triangle) {
+    double[] n = normal(3 * triangle);
+    return Math.sqrt(n[0] * n[0] + n[1] * n[1] + n[2] * n[2]) / 2;
+  }
+
   /** Sum of the triangles' areas projected to the plane, square metres. */
   public double planArea() {
     double sum = 0;
@@ -108,6 +124,43 @@ public record Mesh(double[] xyz, int[] triangles) {
       six += n[0] * (xyz[a] - ox) + n[1] * (xyz[a + 1] - oy) + n[2] * (xyz[a + 2] - oz);
     }
     return six / 6;
+  }
+
+  /** The triangles for which a test holds, over the same vertices. */
+  public Mesh only(IntPredicate kept) {
+    int[] some = new int[triangles.length];
+    int n = 0;
+    for (int t = 0; t < triangleCount(); t++) {
+      if (kept.test(t)) {
+        System.arraycopy(triangles, 3 * t, some, n, 3);
+        n += 3;
+      }
+    }
+    return new Mesh(xyz, Arrays.copyOf(some, n));
+  }
+
+  /** The same triangles without vertices that none of them uses; the order stays. */
+  public Mesh compact() {
+    int[] number = new int[vertexCount()];
+    for (int v : triangles) {
+      number[v] = 1;
+    }
+    int used = 0;
+    double[] kept = new double[xyz.length];
+    for (int v = 0; v < number.length; v++) {
+      if (number[v] == 1) {
+        System.arraycopy(xyz, 3 * v, kept, 3 * used, 3);
+        number[v] = used++;
+      }
+    }
+    if (used == number.length) {
+      return this;
+    }
+    int[] renumbered = new int[triangles.length];
+    for (int i = 0; i < triangles.length; i++) {
+      renumbered[i] = number[triangles[i]];
+    }
+    return new Mesh(Arrays.copyOf(kept, 3 * used), renumbered);
   }
 
   private double[] normal(int t) {

@@ -27,6 +27,17 @@ public record Polyline(double[] xyz) {
     return new Position(xyz[3 * i], xyz[3 * i + 1], xyz[3 * i + 2]);
   }
 
+  /** Whether it ends in plan where it starts. */
+  public boolean isClosed(double tolerance) {
+    int n = xyz.length;
+    return n >= 12 && Math.hypot(xyz[n - 3] - xyz[0], xyz[n - 2] - xyz[1]) <= tolerance;
+  }
+
+  /** A closed line without its last point, which is its first one again. */
+  public Polyline open() {
+    return new Polyline(java.util.Arrays.copyOf(xyz, xyz.length - 3));
+  }
+
   public Box bounds() {
     return Box.of(xyz);
   }

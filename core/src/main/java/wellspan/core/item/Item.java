@@ -47,6 +47,28 @@ public sealed interface Item {
     }
   }
 
+  /**
+   * An area of the ground with a material of its own.
+   *
+   * @param material in the trade's words, may be empty
+   */
+  record Cover(String name, Mesh mesh, String material) implements Item {
+    @Override
+    public String kind() {
+      return "cover";
+    }
+
+    @Override
+    public Band band() {
+      return Band.GROUND;
+    }
+
+    @Override
+    public Box bounds() {
+      return mesh.bounds();
+    }
+  }
+
   /** An alignment. */
   record AlignmentLine(String name, Alignment alignment) implements Item {
     @Override
@@ -65,8 +87,34 @@ public sealed interface Item {
     }
   }
 
-  /** A line in space without labels or elements: a string, a breakline, an alignment as chords. */
-  record StringLine(String name, Polyline line) implements Item {
+  /**
+   * Lines in space without labels or elements: a string, breaklines, the lines of a drawing's
+   * layer.
+   *
+   * @param lines one or more
+   */
+  record StringLine(String name, List<Polyline> lines) implements Item {
+    public StringLine {
+      lines = List.copyOf(lines);
+      if (lines.isEmpty()) {
+        throw new IllegalArgumentException("A string needs a line.");
+      }
+    }
+
+    public StringLine(String name, Polyline line) {
+      this(name, List.of(line));
+    }
+
+    /** Points of all lines together. */
+    public int pointCount() {
+      return lines.stream().mapToInt(Polyline::pointCount).sum();
+    }
+
+    /** Length of all lines in plan, metres. */
+    public double planLength() {
+      return lines.stream().mapToDouble(Polyline::planLength).sum();
+    }
+
     @Override
     public String kind() {
       return "string";
@@ -79,14 +127,14 @@ public sealed interface Item {
 
     @Override
     public Box bounds() {
-      return line.bounds();
+      return lines.stream().map(Polyline::bounds).reduce(Box.EMPTY, Box::union);
     }
   }
 
   /** Named single points, such as control points. */
   record PointGroup(String name, List<NamedPoint> points) implements Item {
     public PointGroup {
-      points = List.copyOf(points);
+      points = points instanceof PointTable t ? t : List.copyOf(points);
     }
 
     @Override
@@ -99,8 +147,11 @@ public sealed interface Item {
       return Band.LINES_AND_POINTS;
     }
 
-    @Override
-    public Box bounds() {
+    /** Easting, northing and level of all points, in threes; not to be written. */
+    public double[] coordinates() {
+      if (points instanceof PointTable t) {
+        return t.coordinates();
+      }
       double[] xyz = new double[3 * points.size()];
       for (int i = 0; i < points.size(); i++) {
         Position p = points.get(i).position();
@@ -108,7 +159,12 @@ public sealed interface Item {
         xyz[3 * i + 1] = p.north();
         xyz[3 * i + 2] = p.height();
       }
-      return Box.of(xyz);
+      return xyz;
+    }
+
+    @Override
+    public Box bounds() {
+      return Box.of(coordinates());
     }
   }
 

@@ -2,9 +2,11 @@ package wellspan.core.job;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.EntityClass;
 import wellspan.core.describe.IfcSchema;
@@ -21,6 +23,7 @@ import wellspan.core.place.ControlTally;
 import wellspan.core.place.PlacementChecks;
 import wellspan.core.place.Placer;
 import wellspan.core.place.SourcePlacement;
+import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 
 /**
@@ -29,7 +32,9 @@ import wellspan.core.receive.Received;
  *
  * @param raw what the current revision of each source holds as received, by the source's name
  * @param received the same in shared coordinates
- * @param items by identity, in the order of sources; spot marks last
+ * @param items by identity as shaped by their steps, in the order of sources; spot marks and what
+ *     recipes made last
+ * @param shaping what steps and recipes did
  * @param tallies control points against each source that holds some of them
  */
 public record Build(
@@ -37,7 +42,11 @@ public record Build(
     Map<String, Received> raw,
     Map<String, Received> received,
     Map<ItemId, BuiltItem> items,
+    Shaping shaping,
     List<ControlTally> tallies) {
+
+  /** Stands for the source of what was made in the job. */
+  public static final String JOB = "job";
 
   /** Name of the group of the job's own spot marks. */
   public static final String MARKS = "Spot marks";
@@ -45,17 +54,40 @@ public record Build(
   /** An item with where it came from. */
   public record BuiltItem(ItemId id, Item item, String source, Origin origin) {}
 
+  /** A build whose steps are carried out at once. */
   public static Build of(Job job, Map<String, Received> raw) {
-    return new Build(job, Map.of(), Map.of(), Map.of(), List.of()).next(job, raw);
+    return of(job, raw, Progress.NONE);
+  }
+
+  /** A build from the start: carries out every step. */
+  public static Build of(Job job, Map<String, Received> raw, Progress progress) {
+    return new Build(job, Map.of(), Map.of(), Map.of(), Shaping.NONE, List.of())
+        .next(job, raw, progress);
   }
 
   /**
    * The build of a later state of the job. Sources whose content, placement and frame did not
-   * change are taken over as they were placed.
+   * change are taken over as they were placed, and so is what steps made of the same items.
+   *
+   * @throws java.util.concurrent.CancellationException if cancelled
    */
-  public Build next(Job job, Map<String, Received> raw) {
+  public Build next(Job job, Map<String, Received> raw, Progress progress) {
+    return next(job, raw, Optional.of(progress));
+  }
+
+  /** The same without any work; empty if there are steps to carry out. */
+  public Optional<Build> ready(Job job, Map<String, Received> raw) {
+    try {
+      return Optional.of(next(job, raw, Optional.empty()));
+    } catch (Shaping.NotReady e) {
+      return Optional.empty();
+    }
+  }
+
+  private Build next(Job job, Map<String, Received> raw, Optional<Progress> progress) {
     Map<String, Received> placed = new LinkedHashMap<>();
-    Map<ItemId, BuiltItem> all = new LinkedHashMap<>();
+    Map<ItemId, Item> base = new LinkedHashMap<>();
+    Map<ItemId, Source> sources = new HashMap<>();
     for (Source s : job.sources()) {
       Received r = raw.get(s.name());
       if (r != null) {
@@ -63,7 +95,8 @@ public record Build(
         placed.put(s.name(), here);
         for (Item item : here.items()) {
           ItemId id = ItemId.of(s.name(), item.kind(), item.name());
-          all.put(id, new BuiltItem(id, item, s.name(), Origin.of(s.current())));
+          base.put(id, item);
+          sources.put(id, s);
         }
       }
     }
@@ -74,9 +107,20 @@ public record Build(
               job.marks().stream()
                   .map(m -> new Item.NamedPoint(m.name(), m.position(), ""))
                   .toList());
-      ItemId id = ItemId.of("job", marks.kind(), MARKS);
-      all.put(id, new BuiltItem(id, marks, "job", Origin.BY_HAND));
+      base.put(Shaping.Run.made(marks), marks);
     }
+    Shaping.Run run = new Shaping.Run(job, base, shaping, progress);
+    Map<ItemId, BuiltItem> all = new LinkedHashMap<>();
+    run.items()
+        .forEach(
+            (id, item) -> {
+              Source s = sources.get(id);
+              all.put(
+                  id,
+                  s == null
+                      ? new BuiltItem(id, item, JOB, Origin.BY_HAND)
+                      : new BuiltItem(id, item, s.name(), Origin.of(s.current())));
+            });
     List<ControlTally> tallies = new ArrayList<>();
     placed.forEach(
         (name, r) -> {
@@ -90,6 +134,7 @@ public record Build(
         Collections.unmodifiableMap(new LinkedHashMap<>(raw)),
         Collections.unmodifiableMap(placed),
         Collections.unmodifiableMap(all),
+        run.result(),
         List.copyOf(tallies));
   }
 
@@ -155,6 +200,7 @@ public record Build(
         });
     all.addAll(FrameChecks.check(job.frame(), bounds()));
     tallies.forEach(t -> all.addAll(t.findings(Stop.PLACE)));
+    all.addAll(shaping.findings());
     return all;
   }
 

@@ -15,6 +15,8 @@ import wellspan.core.frame.Frame;
 import wellspan.core.item.ItemId;
 import wellspan.core.place.Control;
 import wellspan.core.place.SpotMark;
+import wellspan.core.step.Recipe;
+import wellspan.core.step.RecordedStep;
 import wellspan.core.unit.LinearUnit;
 
 /**
@@ -24,6 +26,8 @@ import wellspan.core.unit.LinearUnit;
  * @param settings of items that differ from the standard ones
  * @param control points that sources and deliveries are checked against
  * @param marks places that were marked by hand; they can be delivered as points
+ * @param recipes how items are made that no source holds, in the order in which they are made
+ * @param steps by which items are shaped, in their order; items without steps are left out
  */
 public record Job(
     UUID id,
@@ -33,10 +37,21 @@ public record Job(
     Map<ItemId, ItemSettings> settings,
     List<Delivery> deliveries,
     Control control,
-    List<SpotMark> marks) {
+    List<SpotMark> marks,
+    List<Recipe> recipes,
+    Map<ItemId, List<RecordedStep>> steps) {
 
   public Job {
     marks = List.copyOf(marks);
+    recipes = List.copyOf(recipes);
+    Map<ItemId, List<RecordedStep>> some = new TreeMap<>();
+    steps.forEach(
+        (item, list) -> {
+          if (!list.isEmpty()) {
+            some.put(item, List.copyOf(list));
+          }
+        });
+    steps = Collections.unmodifiableMap(some);
     sources = List.copyOf(sources);
     settings = Collections.unmodifiableMap(new TreeMap<>(settings));
     deliveries = List.copyOf(deliveries);
@@ -63,7 +78,9 @@ public record Job(
         Map.of(),
         List.of(first),
         Control.NONE,
-        List.of());
+        List.of(),
+        List.of(),
+        Map.of());
   }
 
   public Optional<Source> source(String sourceName) {
@@ -79,7 +96,7 @@ public record Job(
   }
 
   public Job withFrame(Frame f) {
-    return new Job(id, name, f, sources, settings, deliveries, control, marks);
+    return new Job(id, name, f, sources, settings, deliveries, control, marks, recipes, steps);
   }
 
   /** Adds a source, or replaces the one of the same name. */
@@ -91,7 +108,7 @@ public record Job(
     } else {
       all.set(at, source);
     }
-    return new Job(id, name, frame, all, settings, deliveries, control, marks);
+    return new Job(id, name, frame, all, settings, deliveries, control, marks, recipes, steps);
   }
 
   public Job withSettings(
@@ -105,7 +122,7 @@ public record Job(
         all.put(item, s);
       }
     }
-    return new Job(id, name, frame, sources, all, deliveries, control, marks);
+    return new Job(id, name, frame, sources, all, deliveries, control, marks, recipes, steps);
   }
 
   public Job withDelivery(Delivery delivery) {
@@ -116,19 +133,51 @@ public record Job(
     } else {
       all.set(at, delivery);
     }
-    return new Job(id, name, frame, sources, settings, all, control, marks);
+    return new Job(id, name, frame, sources, settings, all, control, marks, recipes, steps);
   }
 
   public Job withoutDelivery(String deliveryName) {
     List<Delivery> rest = deliveries.stream().filter(d -> !d.name().equals(deliveryName)).toList();
-    return new Job(id, name, frame, sources, settings, rest, control, marks);
+    return new Job(id, name, frame, sources, settings, rest, control, marks, recipes, steps);
   }
 
   public Job withControl(Control c) {
-    return new Job(id, name, frame, sources, settings, deliveries, c, marks);
+    return new Job(id, name, frame, sources, settings, deliveries, c, marks, recipes, steps);
   }
 
   public Job withMarks(List<SpotMark> m) {
-    return new Job(id, name, frame, sources, settings, deliveries, control, m);
+    return new Job(id, name, frame, sources, settings, deliveries, control, m, recipes, steps);
+  }
+
+  public List<RecordedStep> stepsOf(ItemId item) {
+    return steps.getOrDefault(item, List.of());
+  }
+
+  /** Replaces the steps of an item; an empty list takes them away. */
+  public Job withSteps(ItemId item, List<RecordedStep> of) {
+    Map<ItemId, List<RecordedStep>> all = new TreeMap<>(steps);
+    all.put(item, of);
+    return new Job(id, name, frame, sources, settings, deliveries, control, marks, recipes, all);
+  }
+
+  public Optional<Recipe> recipe(String of) {
+    return recipes.stream().filter(r -> r.name().equals(of)).findFirst();
+  }
+
+  /** Adds a recipe, or replaces the one of the same name. */
+  public Job withRecipe(Recipe recipe) {
+    List<Recipe> all = new ArrayList<>(recipes);
+    int at = recipes.stream().map(Recipe::name).toList().indexOf(recipe.name());
+    if (at < 0) {
+      all.add(recipe);
+    } else {
+      all.set(at, recipe);
+    }
+    return new Job(id, name, frame, sources, settings, deliveries, control, marks, all, steps);
+  }
+
+  public Job withoutRecipe(String of) {
+    List<Recipe> rest = recipes.stream().filter(r -> !r.name().equals(of)).toList();
+    return new Job(id, name, frame, sources, settings, deliveries, control, marks, rest, steps);
   }
 }

@@ -17,20 +17,23 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.UUID;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameJson;
 import wellspan.core.item.ItemId;
 import wellspan.core.place.PlacementJson;
 import wellspan.core.place.SourcePlacement;
+import wellspan.core.step.Recipe;
+import wellspan.core.step.RecordedStep;
+import wellspan.core.step.StepJson;
 import wellspan.core.unit.LinearUnit;
 
 /** The text of {@code job.json}: readable, in a stable order, with the version of its shape. */
 final class JobJson {
   /** Raised when the shape changes so that earlier programs cannot read it. */
-  static final int VERSION = 2;
+  static final int VERSION = 3;
 
   private static final ObjectMapper JSON =
       new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
@@ -85,7 +88,7 @@ final class JobJson {
               .addObject()
               .put("name", d.name())
               .put("receiver", d.receiver())
-              .put("schema", d.schema().id())
+              .put("format", d.format().id())
               .put("unit", d.unit().symbol());
       switch (d.zero()) {
         case LocalZero.Shared z -> o.put("zero", "shared");
@@ -97,6 +100,15 @@ final class JobJson {
     }
     n.set("control", PlacementJson.node(job.control()));
     n.set("marks", PlacementJson.node(job.marks()));
+    ArrayNode recipes = n.putArray("recipes");
+    job.recipes().forEach(r -> recipes.add(StepJson.node(r)));
+    ObjectNode steps = n.putObject("steps");
+    job.steps()
+        .forEach(
+            (id, list) -> {
+              ArrayNode of = steps.putArray(id.value());
+              list.forEach(s -> of.add(StepJson.node(s)));
+            });
     return n;
   }
 
@@ -175,12 +187,19 @@ final class JobJson {
             new Delivery(
                 text(d, "name"),
                 d.path("receiver").asText(""),
-                IfcSchema.named(text(d, "schema"))
-                    .orElseThrow(() -> new IllegalArgumentException("schema " + d.path("schema"))),
+                format(d),
                 unit,
                 zero(d.path("zero")),
                 text(d, "file"),
                 held));
+      }
+      List<Recipe> recipes = new ArrayList<>();
+      n.path("recipes").forEach(r -> recipes.add(StepJson.recipe(r)));
+      Map<ItemId, List<RecordedStep>> steps = new TreeMap<>();
+      for (Map.Entry<String, JsonNode> e : n.path("steps").properties()) {
+        List<RecordedStep> list = new ArrayList<>();
+        e.getValue().forEach(s -> list.add(StepJson.step(s)));
+        steps.put(new ItemId(e.getKey()), list);
       }
       return new Job(
           UUID.fromString(text(n, "id")),
@@ -190,7 +209,9 @@ final class JobJson {
           settings,
           deliveries,
           PlacementJson.control(n.path("control")),
-          PlacementJson.marks(n.path("marks")));
+          PlacementJson.marks(n.path("marks")),
+          recipes,
+          steps);
     } catch (IllegalArgumentException | DateTimeParseException e) {
       throw new JobException(
           where
@@ -199,6 +220,12 @@ final class JobJson {
               + "). Restore an earlier copy of it.",
           e);
     }
+  }
+
+  /** Up to version 2 there were models only, told by their schema. */
+  private static DeliveryFormat format(JsonNode d) {
+    String id = text(d, d.has("format") ? "format" : "schema");
+    return DeliveryFormat.named(id).orElseThrow(() -> new IllegalArgumentException("format " + id));
   }
 
   private static LocalZero zero(JsonNode n) {

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import wellspan.core.deliver.PastRun;
+import wellspan.core.receive.FileStem;
 
 /**
  * A job's folder: {@code job.json}, {@code sources/}, {@code receipts/}, {@code out/}, {@code
@@ -117,11 +118,18 @@ public final class JobStore {
     Path target = folder.resolve(stored);
     if (!Files.exists(target)) {
       Files.createDirectories(target.getParent());
-      Path fresh = target.resolveSibling(name + ".new");
-      Files.copy(received, fresh, StandardCopyOption.REPLACE_EXISTING);
-      AtomicFile.move(fresh, target);
+      copy(received, target);
+    }
+    for (Path companion : Companions.of(received)) {
+      copy(companion, target.resolveSibling(companion.getFileName()));
     }
     return new Revision(label, name, stored, sha, Files.size(target), clock.instant());
+  }
+
+  private static void copy(Path from, Path to) throws IOException {
+    Path fresh = to.resolveSibling(to.getFileName() + ".new");
+    Files.copy(from, fresh, StandardCopyOption.REPLACE_EXISTING);
+    AtomicFile.move(fresh, to);
   }
 
   /** The label after a given number of revisions: Rev A, Rev B … Rev Z, Rev AA … */
@@ -138,10 +146,7 @@ public final class JobStore {
    * revision.
    */
   public static String sourceName(String fileName) {
-    int dot = fileName.lastIndexOf('.');
-    String base = dot > 0 ? fileName.substring(0, dot) : fileName;
-    String plain = base.replaceFirst("(?i)[-_ ]*\\(?rev(ision)?[-_. ]*[a-z0-9]{1,3}\\)?$", "");
-    return (plain.isEmpty() ? base : plain).toLowerCase(Locale.ROOT);
+    return FileStem.of(fileName).toLowerCase(Locale.ROOT);
   }
 
   /**

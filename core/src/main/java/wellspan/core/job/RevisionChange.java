@@ -6,9 +6,11 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.IntStream;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
+import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
 import wellspan.core.terrain.SurfaceChange;
@@ -68,9 +70,17 @@ public record RevisionChange(
     return out;
   }
 
+  private static boolean same(List<Polyline> was, List<Polyline> is) {
+    return was.size() == is.size()
+        && IntStream.range(0, was.size())
+            .allMatch(i -> Arrays.equals(was.get(i).xyz(), is.get(i).xyz()));
+  }
+
   private static Difference difference(Item was, Item is) {
     return switch (is) {
       case Item.TerrainSurface s when was instanceof Item.TerrainSurface w ->
+          surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
+      case Item.Cover s when was instanceof Item.Cover w ->
           surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
       case Item.Body s when was instanceof Item.Body w ->
           surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
@@ -78,11 +88,11 @@ public record RevisionChange(
           alignments(w.alignment(), a.alignment());
       case Item.StringLine l when was instanceof Item.StringLine w ->
           new Difference(
-              Arrays.equals(l.line().xyz(), w.line().xyz())
+              same(w.lines(), l.lines())
                   ? ""
-                  : w.line().pointCount()
+                  : w.pointCount()
                       + " points before, "
-                      + l.line().pointCount()
+                      + l.pointCount()
                       + " now, not all in the same places",
               0);
       case Item.PointGroup p when was instanceof Item.PointGroup w ->

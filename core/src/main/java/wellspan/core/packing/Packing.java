@@ -1,6 +1,9 @@
 package wellspan.core.packing;
 
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
@@ -29,7 +32,7 @@ public final class Packing {
             .toList();
     return new Parcel(
         build.job().name(),
-        delivery.schema(),
+        delivery.format(),
         delivery.zero().frame(build.job().frame()),
         delivery.unit(),
         ids,
@@ -54,8 +57,8 @@ public final class Packing {
 
   /**
    * Tells one state of an item as it is sent from another without looking at its geometry: source
-   * revision, placement, class, frame, unit, zero, schema. Frames differ by what reaches the file:
-   * a lock or the unit of readings does not.
+   * revision, placement, steps, class, frame, unit, zero, schema. Frames differ by what reaches the
+   * file: a lock or the unit of readings does not.
    */
   public static String fingerprint(Build build, ItemId id, Delivery delivery) {
     Build.BuiltItem i = build.items().get(id);
@@ -64,21 +67,37 @@ public final class Packing {
 
   private static String fingerprint(
       Build build, Build.BuiltItem i, EntityClass c, Delivery delivery) {
-    SourcePlacement placement =
-        build.job().source(i.source()).map(Source::placement).orElse(SourcePlacement.SHARED);
-    String made = i.origin().sha256().isEmpty() ? build.job().marks().toString() : "";
     String state =
         String.join(
             "\u0000",
             i.id().value(),
-            i.origin().sha256(),
-            made,
-            placement.toString(),
+            state(build, i.id(), new HashSet<>()),
             c.toString(),
             delivery.zero().frame(build.job().frame()).asDelivered().toString(),
             delivery.unit().symbol(),
-            delivery.schema().id());
+            delivery.format().id());
     return new GlobalIds(build.job().id()).of(state, "state");
+  }
+
+  /** Where an item comes from and what was done to it, and the same of everything that went in. */
+  private static String state(Build build, ItemId id, Set<ItemId> told) {
+    Build.BuiltItem i = build.items().get(id);
+    if (i == null || !told.add(id)) {
+      return "";
+    }
+    List<String> parts = new ArrayList<>();
+    parts.add(i.origin().sha256());
+    parts.add(
+        build
+            .job()
+            .source(i.source())
+            .map(Source::placement)
+            .orElse(SourcePlacement.SHARED)
+            .toString());
+    parts.add(i.item().name().equals(Build.MARKS) ? build.job().marks().toString() : "");
+    parts.add(build.shaping().recorded(id));
+    build.shaping().uses(id).forEach(u -> parts.add(state(build, u, told)));
+    return String.join("\u0001", parts);
   }
 
   /** One piece without a job around it, for conversion of single files. */

@@ -10,11 +10,12 @@ public final class HtmlPage {
       .muted{color:#5C6A72}.verdict{display:inline-block;margin:16px 0;padding:8px 14px;color:#fff;font-weight:700}
       .pass{background:#2C7A57}.fail{background:#C8402A}
       table{border-collapse:collapse;width:100%}td,th{border-bottom:1px solid #DAD3C2;padding:5px 8px 5px 0;text-align:left;vertical-align:top}
-      th{font-weight:600;color:#5C6A72}.n{font-family:"JetBrains Mono",monospace;text-align:right}.m{font-family:"JetBrains Mono",monospace;word-break:break-all}
+      th{font-weight:600;color:#5C6A72}.r{text-align:right}.n{font-family:"JetBrains Mono",monospace;text-align:right}.m{font-family:"JetBrains Mono",monospace;word-break:break-all}
       pre{font:13px/1.4 "JetBrains Mono",monospace;white-space:pre-wrap;word-break:break-all}
       """;
 
   private final StringBuilder body = new StringBuilder(4096);
+  private String[] heads = {};
   private final String title;
 
   public HtmlPage(String title, String subtitle) {
@@ -51,23 +52,36 @@ public final class HtmlPage {
    */
   public HtmlPage table(String... columns) {
     body.append("<table>\n");
-    if (columns.length > 0) {
+    heads = columns.clone();
+    return this;
+  }
+
+  /** The titles stand over their columns: above figures to the right, as the first row tells. */
+  private void writeHeads(String... cells) {
+    if (heads.length > 0) {
       body.append("<tr>");
-      for (String c : columns) {
-        body.append("<th>").append(escape(c));
+      for (int i = 0; i < heads.length; i++) {
+        boolean overFigures = i > 0 && i <= cells.length && isFigure(cells[i - 1]);
+        body.append(overFigures ? "<th class=\"r\">" : "<th>").append(escape(heads[i]));
       }
       body.append('\n');
     }
-    return this;
+    heads = new String[0];
+  }
+
+  private static boolean isFigure(String cell) {
+    return !cell.isEmpty()
+        && cell.length() < 60
+        && "0123456789+-\u2212".indexOf(cell.charAt(0)) >= 0;
   }
 
   /** A row whose first cell is words; cells that are figures are set to the right. */
   public HtmlPage row(String first, String... cells) {
+    writeHeads(cells);
     body.append("<tr><td>").append(escape(first));
     for (String c : cells) {
-      boolean figure =
-          !c.isEmpty() && c.length() < 60 && "0123456789+-\u2212".indexOf(c.charAt(0)) >= 0;
-      body.append(figure ? "<td class=\"n\">" : c.length() >= 60 ? "<td class=\"m\">" : "<td>");
+      body.append(
+          isFigure(c) ? "<td class=\"n\">" : c.length() >= 60 ? "<td class=\"m\">" : "<td>");
       body.append(escape(c));
     }
     body.append('\n');
@@ -75,6 +89,7 @@ public final class HtmlPage {
   }
 
   public HtmlPage endTable() {
+    writeHeads();
     body.append("</table>\n");
     return this;
   }

@@ -99,8 +99,9 @@ public record ControlTally(
       switch (i) {
         case Item.PointGroup g -> points.addAll(g.points());
         case Item.TerrainSurface s -> vertices.add(s.mesh().xyz());
+        case Item.Cover c -> vertices.add(c.mesh().xyz());
         case Item.Body b -> vertices.add(b.mesh().xyz());
-        case Item.StringLine l -> vertices.add(l.line().xyz());
+        case Item.StringLine l -> l.lines().forEach(p -> vertices.add(p.xyz()));
         case Item.AlignmentLine a -> {}
       }
     }

@@ -74,6 +74,9 @@ public final class Placer {
               source + " is not placed: " + e.getMessage() + " It is shown as received."));
     }
     List<Finding> all = new ArrayList<>(raw.findings());
+    if (how.unitFactor() != 1) { // the placement says the unit
+      all.removeIf(f -> f.code().equals("units.missing"));
+    }
     all.addAll(p.findings);
     return raw.withEntries(entries, all);
   }
@@ -194,10 +197,16 @@ public final class Placer {
     return switch (item) {
       case Item.TerrainSurface s ->
           new Item.TerrainSurface(s.name(), move(s.mesh(), m), s.invisible());
+      case Item.Cover c -> new Item.Cover(c.name(), move(c.mesh(), m), c.material());
       case Item.Body b -> new Item.Body(b.name(), move(b.mesh(), m), b.band());
       case Item.AlignmentLine a -> new Item.AlignmentLine(a.name(), move(a.alignment(), m));
-      case Item.StringLine l ->
-          new Item.StringLine(l.name(), new Polyline(m.apply(l.line().xyz())));
+      case Item.StringLine l -> {
+        List<Polyline> lines = new ArrayList<>();
+        for (Polyline p : l.lines()) {
+          lines.add(new Polyline(m.apply(p.xyz())));
+        }
+        yield new Item.StringLine(l.name(), lines);
+      }
       case Item.PointGroup g -> {
         List<Item.NamedPoint> points = new ArrayList<>();
         for (Item.NamedPoint p : g.points()) {

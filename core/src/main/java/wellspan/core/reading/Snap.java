@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.job.Build;
@@ -48,12 +49,17 @@ public record Snap(String name, String source, Position shared, Position raw) {
 
   private static final class Search {
     private final Position place;
+    private final double favour;
+    private final double reach;
     private double best;
     private Snap found;
 
     Search(Position place, double reach) {
       this.place = place;
+      this.reach = reach;
       best = reach;
+      // a named point is meant, even where a vertex of the ground lies a little nearer
+      favour = reach / 2;
     }
 
     void item(Item here, Item raw, String source) {
@@ -61,8 +67,7 @@ public record Snap(String name, String source, Position shared, Position raw) {
         case Item.PointGroup g when raw instanceof Item.PointGroup r -> {
           for (int k = 0; k < g.points().size(); k++) {
             Item.NamedPoint p = g.points().get(k);
-            // a named point wins over the vertex it stands on
-            take(p.position(), r.points().get(k).position(), p.name(), source, 1e-3);
+            take(p.position(), r.points().get(k).position(), p.name(), source, favour);
           }
         }
         case Item.TerrainSurface s when raw instanceof Item.TerrainSurface r ->
@@ -70,8 +75,11 @@ public record Snap(String name, String source, Position shared, Position raw) {
         case Item.Body b when raw instanceof Item.Body r ->
             mesh(b.mesh(), r.mesh(), b.name(), source);
         case Item.StringLine l when raw instanceof Item.StringLine r -> {
-          for (int k = 0; k < l.line().pointCount(); k++) {
-            take(l.line().point(k), r.line().point(k), l.name(), source, 0);
+          for (int n = 0; n < l.lines().size(); n++) {
+            Polyline line = l.lines().get(n);
+            for (int k = 0; k < line.pointCount(); k++) {
+              take(line.point(k), r.lines().get(n).point(k), l.name(), source, 0);
+            }
           }
         }
         case Item.AlignmentLine a when raw instanceof Item.AlignmentLine r ->
@@ -106,9 +114,10 @@ public record Snap(String name, String source, Position shared, Position raw) {
       }
     }
 
-    private void take(Position shared, Position raw, String name, String source, double favour) {
-      double d = shared.planDistanceTo(place) - favour;
-      if (d < best) {
+    private void take(Position shared, Position raw, String name, String source, double ahead) {
+      double distance = shared.planDistanceTo(place);
+      double d = distance - ahead;
+      if (distance < reach && d < best) {
         best = d;
         found = new Snap(name, source, shared, raw);
       }

@@ -17,6 +17,8 @@ import wellspan.core.item.Item;
  * @param crs authority and code or the name as declared, empty if the file does not say
  * @param unit the declared unit's title, empty if the file does not say
  * @param entries items with what the file says of them
+ * @param layers layers of a drawing with what they hold, in the file's order; empty if the format
+ *     has none
  * @param counts number of things in the file by their name in the format
  * @param places what the file says of where it lies, strongest statement first
  */
@@ -25,14 +27,28 @@ public record Received(
     String crs,
     String unit,
     List<Entry> entries,
+    List<Layer> layers,
     Map<String, Integer> counts,
     List<Finding> findings,
     List<PlaceStatement> places) {
 
   public Received {
     entries = List.copyOf(entries);
+    layers = List.copyOf(layers);
     findings = List.copyOf(findings);
     places = List.copyOf(places);
+  }
+
+  /** A file of a format without layers. */
+  public Received(
+      String format,
+      String crs,
+      String unit,
+      List<Entry> entries,
+      Map<String, Integer> counts,
+      List<Finding> findings,
+      List<PlaceStatement> places) {
+    this(format, crs, unit, entries, List.of(), counts, findings, places);
   }
 
   /** The frame that the file itself declares, where it carries one. */
@@ -50,7 +66,7 @@ public record Received(
 
   /** The same file with its items elsewhere. */
   public Received withEntries(List<Entry> placed, List<Finding> all) {
-    return new Received(format, crs, unit, placed, counts, all, places);
+    return new Received(format, crs, unit, placed, layers, counts, all, places);
   }
 
   public List<Item> items() {

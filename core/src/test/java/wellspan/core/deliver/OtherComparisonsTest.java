@@ -26,17 +26,23 @@ class OtherComparisonsTest {
 
   @Test
   void linesAreComparedPointByPoint() {
-    assertThat(LineComparison.compare(LINE, LINE.line(), LINE).findings()).isEmpty();
+    assertThat(LineComparison.compare(LINE, LINE.lines(), LINE).findings()).isEmpty();
     Item.StringLine moved =
         new Item.StringLine("Edge", new Polyline(new double[] {0, 0, 1, 10, 0.002, 2, 20, 5, 99}));
-    ItemComparison c = LineComparison.compare(LINE, LINE.line(), moved);
+    ItemComparison c = LineComparison.compare(LINE, LINE.lines(), moved);
     assertThat(codes(c)).containsExactly("proof.moved");
     assertThat(c.findings().getFirst().message()).contains("point 2 of the line lies 2.0000 mm");
     assertThat(c.figures().maxDeviation()).isCloseTo(0.002, within(1e-12));
     Item.StringLine shorter =
         new Item.StringLine("Edge", new Polyline(new double[] {0, 0, 1, 10, 0, 2}));
-    assertThat(codes(LineComparison.compare(LINE, LINE.line(), shorter)))
+    assertThat(codes(LineComparison.compare(LINE, LINE.lines(), shorter)))
         .containsExactly("proof.vertices");
+    Item.StringLine cut =
+        new Item.StringLine(
+            "Edge",
+            List.of(LINE.lines().getFirst(), new Polyline(new double[] {0, 0, 1, 1, 0, 1})));
+    assertThat(LineComparison.compare(LINE, LINE.lines(), cut).findings().getFirst().message())
+        .contains("3 points of the line were sent, 2 lines with 5 points arrived");
   }
 
   private static Item.PointGroup points(String name, double h) {

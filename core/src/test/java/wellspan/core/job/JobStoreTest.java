@@ -260,4 +260,32 @@ class JobStoreTest {
     assertThat(JobStore.labelAfter(0)).isEqualTo("Rev A");
     assertThat(JobStore.labelAfter(27)).isEqualTo("Rev AB");
   }
+
+  @Test
+  void filesThatBelongTogetherAreKeptTogether(@TempDir Path from) throws Exception {
+    JobStore store = new JobStore(dir.resolve("together"));
+    store.create(Job.named("J"));
+    for (String name : List.of("a.shp", "a.dbf", "a.PRJ", "a.txt", "b.dbf")) {
+      Files.writeString(from.resolve(name), name);
+    }
+    Revision r = store.keep(from.resolve("a.shp"), "Rev A", java.time.Clock.systemUTC());
+    try (var kept = Files.list(store.stored(r).getParent())) {
+      assertThat(kept.map(p -> p.getFileName().toString()))
+          .containsExactlyInAnyOrder("a.shp", "a.dbf", "a.PRJ");
+    }
+    assertThat(store.isIntact(r)).isTrue();
+  }
+
+  @Test
+  void aJobOfTheVersionBeforeOpens() throws Exception {
+    String now = JobJson.write(Job.named("Old"));
+    String before =
+        now.replace("\"wellspan\" : 3", "\"wellspan\" : 2")
+            .replace("\"format\" : \"IFC4X3_ADD2\"", "\"schema\" : \"IFC4X3_ADD2\"")
+            .replaceFirst(",\\s*\"recipes\" : \\[ \\],\\s*\"steps\" : \\{ \\}", "");
+    assertThat(before).doesNotContain("recipes").contains("\"schema\"");
+    Job read = JobJson.read(before, "job.json");
+    assertThat(read.recipes()).isEmpty();
+    assertThat(JobJson.write(read)).isEqualTo(now);
+  }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.EntityClass;
@@ -25,6 +26,8 @@ import wellspan.core.job.Source;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.place.SpotMark;
 import wellspan.core.receive.Received;
+import wellspan.core.step.RecordedStep;
+import wellspan.core.step.Step;
 import wellspan.core.unit.LinearUnit;
 
 class PackingTest {
@@ -58,7 +61,9 @@ class PackingTest {
             Map.of(),
             j.deliveries(),
             j.control(),
-            List.of())
+            List.of(),
+            List.of(),
+            Map.of())
         .withSource(Source.of("s", revision("abc")));
   }
 
@@ -80,7 +85,7 @@ class PackingTest {
         .isEqualTo(now);
     assertThat(
             List.of(
-                print(j, delivery().withSchema(IfcSchema.IFC4)),
+                print(j, delivery().withFormat(new DeliveryFormat.Ifc(IfcSchema.IFC4))),
                 print(j, delivery().withUnit(LinearUnit.MILLIMETRE)),
                 print(j, delivery().withZero(new LocalZero.Shared())),
                 print(j.withFrame(j.frame().withRotation(3)), delivery()),
@@ -117,13 +122,15 @@ class PackingTest {
   void parcelsHoldWhatIsSentWithItsClassAndFacts() {
     Job j = job().withMarks(List.of(new SpotMark("S1", new Position(4, 5, 6))));
     Build b = Build.of(j, Map.of("s", READ));
-    Parcel p = Packing.parcel(b, delivery().withSchema(IfcSchema.IFC2X3));
+    Parcel p = Packing.parcel(b, delivery().withFormat(new DeliveryFormat.Ifc(IfcSchema.IFC2X3)));
     assertThat(p.pieces())
         .extracting(Parcel.Piece::key)
         .containsExactly("s/points/Pegs", "job/points/Spot marks");
     assertThat(p.pieces().getFirst().description().entityClass()).hasToString("IfcAnnotation");
     assertThat(p.pieces().getFirst().fingerprint())
-        .isEqualTo(Packing.fingerprint(b, PEGS, delivery().withSchema(IfcSchema.IFC2X3)));
+        .isEqualTo(
+            Packing.fingerprint(
+                b, PEGS, delivery().withFormat(new DeliveryFormat.Ifc(IfcSchema.IFC2X3))));
     assertThat(p.schema()).isEqualTo(IfcSchema.IFC2X3);
     Parcel held = Packing.parcel(b, delivery().holdingBack(Set.of(PEGS)));
     assertThat(held.pieces()).hasSize(1);
@@ -140,5 +147,15 @@ class PackingTest {
   @Test
   void theFrameSheetOfAJobHasItsControlPoints() {
     assertThat(Sheets.frame(Build.of(job(), Map.of())).job()).isEqualTo("j");
+  }
+
+  @Test
+  void aStepChangesTheFingerprintAndOneThatIsOffDoesNot() {
+    Step raise = new Step.Raise(0.5);
+    String plain = print(job(), delivery());
+    String raised = print(job().withSteps(PEGS, List.of(RecordedStep.of(raise))), delivery());
+    assertThat(raised).isNotEqualTo(plain);
+    assertThat(print(job().withSteps(PEGS, List.of(new RecordedStep(raise, false))), delivery()))
+        .isEqualTo(plain);
   }
 }

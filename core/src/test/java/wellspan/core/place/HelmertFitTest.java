@@ -158,6 +158,41 @@ class HelmertFitTest {
     assertThat(without.residuals().get(2).height()).isCloseTo(-0.038, within(1e-9));
   }
 
+  /**
+   * The two-dimensional conformal example of Ghilani and Wolf, Adjustment Computations (chapter on
+   * coordinate transformations): a = −4.51249, b = −0.25371, T = (1 050 003.715, 50 542.131),
+   * rotation 183°13′05″, scale 4.51962, standard deviation of a coordinate 0.14.
+   */
+  @Test
+  void aPublishedExampleIsMet() throws Exception {
+    double[][] known = {
+      {121.622, -128.066, 1_049_422.40, 51_089.20},
+      {141.228, 187.718, 1_049_413.95, 49_659.30},
+      {175.802, 135.728, 1_049_244.95, 49_884.95}
+    };
+    List<PointPair> pairs = new ArrayList<>();
+    for (double[] k : known) {
+      Position local = new Position(k[0], k[1], Double.NaN);
+      pairs.add(new PointPair("P", local, new Position(k[2], k[3], Double.NaN), true));
+    }
+    HelmertFit f = HelmertFit.solve(pairs, true);
+    Similarity s = f.similarity();
+    assertThat(s.scale()).isCloseTo(4.51962, within(5e-6));
+    assertThat(s.scale() * Math.cos(s.rotation())).isCloseTo(-4.51249, within(5e-6));
+    assertThat(s.scale() * Math.sin(s.rotation())).isCloseTo(-0.25371, within(5e-6));
+    double degrees = (Math.toDegrees(s.rotation()) + 360) % 360;
+    assertThat(degrees).isCloseTo(183 + 13 / 60.0 + 5 / 3600.0, within(0.5 / 3600));
+    Position zero = s.apply(new Position(0, 0, 0));
+    assertThat(zero.east()).isCloseTo(1_050_003.715, within(5e-4));
+    assertThat(zero.north()).isCloseTo(50_542.131, within(5e-4));
+    assertThat(f.planDeviation()).isCloseTo(0.14, within(5e-3));
+    double[][] v = {{0.004, 0.029}, {0.101, 0.077}, {0.105, 0.106}};
+    for (int i = 0; i < 3; i++) {
+      assertThat(Math.abs(f.residuals().get(i).east())).isCloseTo(v[i][0], within(5e-4));
+      assertThat(Math.abs(f.residuals().get(i).north())).isCloseTo(v[i][1], within(5e-4));
+    }
+  }
+
   @Test
   void theScaleCanBeHeldAtOne() throws Exception {
     HelmertFit fit = HelmertFit.solve(pairs(similarity(30, 1.0005)), false);

@@ -94,7 +94,7 @@ class PlacerTest {
             .toShared(new Position(412_000, 6_534_500, 1));
     assertThat(firstVertex(placed).distanceTo(expected)).isLessThan(1e-8);
     Position body = ((Item.Body) placed.items().get(1)).mesh().vertex(0);
-    Position string = ((Item.StringLine) placed.items().get(2)).line().point(0);
+    Position string = ((Item.StringLine) placed.items().get(2)).lines().getFirst().point(0);
     assertThat(body).isEqualTo(firstVertex(placed));
     assertThat(string).isEqualTo(firstVertex(placed));
     Item.NamedPoint p = ((Item.PointGroup) placed.items().get(3)).points().getFirst();

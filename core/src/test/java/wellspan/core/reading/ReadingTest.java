@@ -87,7 +87,10 @@ class ReadingTest {
             new int[0]);
     Item points =
         new Item.PointGroup(
-            "Pegs", List.of(new Item.NamedPoint("K1", new Position(412_050, 6_534_520, 9), "peg")));
+            "Pegs",
+            List.of(
+                new Item.NamedPoint("K1", new Position(412_050, 6_534_520, 9), "peg"),
+                new Item.NamedPoint("K2", new Position(412_001.5, 6_534_500, 9), "peg")));
     Received r =
         new Received(
             "t",
@@ -148,6 +151,9 @@ class ReadingTest {
     assertThat(vertex.raw().east()).isEqualTo(412_100);
     assertThat(Snap.nearest(b, new Position(0, 0, 0), 2, "")).isEmpty();
     assertThat(Snap.nearest(b, new Position(411_050, 6_532_520, 0), 2, "other")).isEmpty();
+    assertThat(Snap.nearest(b, new Position(411_000.6, 6_532_500, 0), 2, "").orElseThrow().name())
+        .as("a named point is meant, though a vertex lies nearer")
+        .isEqualTo("K2");
     AlignmentPoint end = ROAD.at(280);
     assertThat(
             Snap.nearest(b, new Position(end.east() - 1000, end.north() - 2000, 0), 1, "")

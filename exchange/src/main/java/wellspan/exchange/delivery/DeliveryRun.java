@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -24,8 +25,6 @@ import wellspan.core.job.Sha256;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
-import wellspan.exchange.ifc.read.IfcReader;
-import wellspan.exchange.ifc.write.IfcWriter;
 
 /**
  * Writes a delivery, reads the written file back, compares, and leaves file and receipt where they
@@ -82,31 +81,41 @@ public final class DeliveryRun {
     long nanos = System.nanoTime();
     Path folder = target.toAbsolutePath().getParent();
     Files.createDirectories(folder);
-    Path fresh = folder.resolve(target.getFileName() + ".new");
+    String fileName = String.valueOf(target.getFileName());
+    Path fresh = folder.resolve(fileName + ".new");
+    Carrier carrier = Carrier.of(parcel);
     try {
-      IfcWriter.write(
-          parcel, fresh, String.valueOf(target.getFileName()), clock, progress.part(0, 0.45));
-      Received arrived = IfcReader.read(fresh, progress.part(0.45, 0.8));
+      carrier.write(parcel, fresh, fileName, clock, progress.part(0, 0.45));
+      String position = PositionBeside.json(parcel, fileName);
+      Received arrived = carrier.readBack(parcel, fresh, position, progress.part(0.45, 0.8));
       Proof proof = Prover.compare(parcel, arrived, progress.part(0.8, 1));
-      Path kept = proof.pass() ? target : folder.resolve(target.getFileName() + ".unproven");
+      Path kept = proof.pass() ? target : folder.resolve(fileName + ".unproven");
       AtomicFile.move(fresh, kept);
-      Receipt.SentFile file =
-          new Receipt.SentFile(
-              String.valueOf(kept.getFileName()), Files.size(kept), Sha256.of(kept));
+      List<Receipt.SentFile> files = new ArrayList<>();
+      files.add(sent(kept));
+      if (!parcel.format().saysPlace()) {
+        for (Path p : PositionBeside.write(parcel, kept, position)) {
+          files.add(sent(p));
+        }
+      }
       Receipt receipt =
           new Receipt(
               name,
-              parcel.schema().id(),
+              parcel.format().id(),
               begin,
               (System.nanoTime() - nanos) / 1e9,
               parcel.frame(),
-              List.of(file),
+              files,
               contents(parcel),
               proof);
       return new Outcome(receipt, parcel, arrived, kept);
     } finally {
       Files.deleteIfExists(fresh);
     }
+  }
+
+  private static Receipt.SentFile sent(Path p) throws IOException {
+    return new Receipt.SentFile(String.valueOf(p.getFileName()), Files.size(p), Sha256.of(p));
   }
 
   private static Map<String, String> contents(Parcel parcel) {

@@ -4,8 +4,8 @@ import java.util.regex.Pattern;
 
 /**
  * Takes numbers one after the other out of a run of characters, without making objects. Decimal
- * numbers of up to 15 digits with small exponents are exact by one correctly rounded division or
- * product; all others go through {@link Double#parseDouble}.
+ * numbers whose digits make a whole number below 2^53 are exact by one correctly rounded division;
+ * all others go through {@link Double#parseDouble}.
  */
 public final class NumberText {
   private static final double[] POWERS = {
@@ -43,44 +43,39 @@ public final class NumberText {
     if (!hasNext()) {
       throw new NumberFormatException("");
     }
-    int begin = at;
-    boolean negative = text[at] == '-';
-    if (negative || text[at] == '+') {
-      at++;
+    // the loop works on locals: fields would be loaded and stored for every character
+    char[] t = text;
+    int p = at;
+    boolean negative = t[p] == '-';
+    if (negative || t[p] == '+') {
+      p++;
     }
+    int first = p;
+    int point = -1;
     long mantissa = 0;
-    int digits = 0;
-    int scale = 0;
-    boolean point = false;
-    boolean seen = false;
-    for (; at < end; at++) {
-      char c = text[at];
-      if (c >= '0' && c <= '9') {
-        seen = true;
-        if (digits > 0 || c != '0') {
-          digits++;
-        }
-        if (digits <= 18) {
-          mantissa = 10 * mantissa + (c - '0');
-        }
-        if (point) {
-          scale++;
-        }
-      } else if (c == '.' && !point) {
-        point = true;
+    for (; p < end; p++) {
+      int digit = t[p] - '0';
+      if (digit >= 0 && digit <= 9) {
+        mantissa = 10 * mantissa + digit;
+      } else if (t[p] == '.' && point < 0) {
+        point = p;
       } else {
         break;
       }
     }
-    boolean simple = at >= end || text[at] <= ' ' || text[at] == ',';
-    if (simple && seen && digits <= 15 && scale <= 22) {
-      double v = mantissa / POWERS[scale];
+    int digits = p - first - (point < 0 ? 0 : 1);
+    boolean whole = p >= end || t[p] <= ' ' || t[p] == ',';
+    // up to 18 digits the mantissa cannot overflow; below 2^53 it is exact as a double
+    if (whole && digits > 0 && digits <= 18 && mantissa < 1L << 53) {
+      at = p;
+      double v = point < 0 ? mantissa : mantissa / POWERS[p - point - 1];
       return negative ? -v : v;
     }
-    while (at < end && text[at] > ' ' && text[at] != ',') {
-      at++;
-    }
-    String token = new String(text, begin, at - begin);
+    return slowDouble();
+  }
+
+  private double slowDouble() {
+    String token = nextToken();
     if (!DECIMAL.matcher(token).matches()) {
       throw new NumberFormatException(token);
     }
@@ -99,13 +94,16 @@ public final class NumberText {
     if (!hasNext()) {
       return -1;
     }
-    int p = at;
+    char[] t = text;
+    int first = at;
+    int last = Math.min(end, first + 9);
+    int p = first;
     int v = 0;
-    while (p < end && text[p] >= '0' && text[p] <= '9' && p - at < 9) {
-      v = 10 * v + (text[p++] - '0');
+    while (p < last && t[p] >= '0' && t[p] <= '9') {
+      v = 10 * v + (t[p++] - '0');
     }
-    boolean leadingZero = p - at > 1 && text[at] == '0';
-    if (p == at || leadingZero || p < end && text[p] > ' ' && text[p] != ',') {
+    boolean leadingZero = p - first > 1 && t[first] == '0';
+    if (p == first || leadingZero || p < end && t[p] > ' ' && t[p] != ',') {
       return -1;
     }
     at = p;

@@ -19,4 +19,8 @@ public final class ReadException extends IOException {
   public ReadException(Path file, String what, Throwable cause) {
     super(file.getFileName() + ": " + what, cause);
   }
+
+  public ReadException(Path file, long line, String what, Throwable cause) {
+    super(file.getFileName() + ", line " + line + ": " + what, cause);
+  }
 }

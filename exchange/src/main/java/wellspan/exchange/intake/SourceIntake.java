@@ -90,6 +90,8 @@ public final class SourceIntake {
    */
   public static Build build(JobStore store, Job job, Progress progress) throws IOException {
     Map<String, Received> received = new LinkedHashMap<>();
+    boolean shaped = !job.recipes().isEmpty() || !job.steps().isEmpty();
+    Progress reading = shaped ? progress.part(0, 0.5) : progress;
     int done = 0;
     for (Source s : job.sources()) {
       Revision r = s.current();
@@ -100,9 +102,9 @@ public final class SourceIntake {
       }
       double share = 1.0 / job.sources().size();
       received.put(
-          s.name(), Intake.read(store.stored(r), progress.part(done * share, (done + 1) * share)));
+          s.name(), Intake.read(store.stored(r), reading.part(done * share, (done + 1) * share)));
       done++;
     }
-    return Build.of(job, received);
+    return Build.of(job, received, progress.part(shaped ? 0.5 : 1, 1));
   }
 }

@@ -13,6 +13,7 @@ import java.util.Optional;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
@@ -23,10 +24,17 @@ import wellspan.exchange.file.UniqueNames;
 
 /** Reads LandXML 1.0, 1.1 and 1.2. */
 public final class LandXmlReader {
+  /** What is put behind a surface's name for the lines that say where it ends. */
+  public static final String OUTLINES = " boundary";
+
+  /** What is put behind a surface's name for the breaklines that it was made of. */
+  public static final String BREAKLINES = " breaklines";
+
   private final Map<String, Integer> counts = new LinkedHashMap<>();
   private final Map<String, Integer> unread = new LinkedHashMap<>();
   private final List<Finding> findings = new ArrayList<>();
   private final List<SurfaceSection.Raw> surfaces = new ArrayList<>();
+  private final List<PlanFeatureSection.Raw> features = new ArrayList<>();
   private final List<AlignmentSection.Raw> alignments = new ArrayList<>();
   private final List<RawPointGroup> groups = new ArrayList<>();
   private final Map<String, double[]> coordinatePoints = new HashMap<>();
@@ -72,6 +80,12 @@ public final class LandXmlReader {
           }
         }
         case "CgPoints" -> points(xml);
+        case "PlanFeatures" -> {
+          while (xml.nextTag()) {
+            each(
+                xml, "PlanFeature", () -> features.add(new PlanFeatureSection(xml, unread).read()));
+          }
+        }
         case "Project", "Application", "Feature", "Author" -> xml.skip();
         default -> {
           unread.merge(xml.name(), 1, Integer::sum);
@@ -182,6 +196,14 @@ public final class LandXmlReader {
           new Received.Entry(
               surface(s, names.of("surface", s.name()), metres), "", Optional.empty()));
     }
+    for (PlanFeatureSection.Raw f : features) {
+      strings(f.name(), f.lines(), metres, names, entries);
+    }
+    for (SurfaceSection.Raw s : surfaces) {
+      strings(s.name() + BREAKLINES, s.data().breaklines(), metres, names, entries);
+      strings(s.name() + OUTLINES, s.data().boundaries(), metres, names, entries);
+      sourcePoints(s, metres, names, entries);
+    }
     AlignmentMaker maker = new AlignmentMaker(metres, coordinatePoints, findings);
     for (AlignmentSection.Raw a : alignments) {
       String name = names.of("alignment", a.name());
@@ -218,6 +240,62 @@ public final class LandXmlReader {
         places());
   }
 
+  /** Lines of two points or more; shorter ones are counted in a finding. */
+  private void strings(
+      String name,
+      List<double[]> lines,
+      double metres,
+      UniqueNames names,
+      List<Received.Entry> entries) {
+    List<Polyline> out = new ArrayList<>();
+    for (double[] xyz : lines) {
+      if (xyz.length >= 6) {
+        out.add(new Polyline(inMetres(xyz, metres)));
+      }
+    }
+    if (out.size() < lines.size()) {
+      findings.add(
+          Finding.warning(
+                  RECEIVE,
+                  "line.short",
+                  name,
+                  name
+                      + ": "
+                      + (lines.size() - out.size())
+                      + " lines have fewer than two points and were left out.")
+              .withFigure(lines.size() - out.size() + " lines"));
+    }
+    if (!out.isEmpty()) {
+      Item item = new Item.StringLine(names.of("string", name), out);
+      entries.add(new Received.Entry(item, "", Optional.empty()));
+    }
+  }
+
+  private static void sourcePoints(
+      SurfaceSection.Raw s, double metres, UniqueNames names, List<Received.Entry> entries) {
+    List<Item.NamedPoint> out = new ArrayList<>();
+    for (double[] list : s.data().points()) {
+      double[] xyz = inMetres(list, metres);
+      for (int i = 0; i < xyz.length; i += 3) {
+        Position p = new Position(xyz[i], xyz[i + 1], xyz[i + 2]);
+        out.add(new Item.NamedPoint(Integer.toString(out.size() + 1), p, ""));
+      }
+    }
+    if (!out.isEmpty()) {
+      Item item = new Item.PointGroup(names.of("points", s.name() + " points"), out);
+      entries.add(new Received.Entry(item, "", Optional.empty()));
+    }
+  }
+
+  private static double[] inMetres(double[] xyz, double metres) {
+    if (metres != 1) {
+      for (int i = 0; i < xyz.length; i++) {
+        xyz[i] *= metres;
+      }
+    }
+    return xyz;
+  }
+
   private List<PlaceStatement> places() {
     if (crs.isEmpty()) {
       return List.of();
@@ -227,11 +305,7 @@ public final class LandXmlReader {
   }
 
   private Item surface(SurfaceSection.Raw s, String name, double metres) {
-    if (metres != 1) {
-      for (int i = 0; i < s.xyz().length; i++) {
-        s.xyz()[i] *= metres;
-      }
-    }
+    inMetres(s.xyz(), metres);
     if (s.faces().length == 0) {
       String why =
           s.grid() ? "it is a grid, which cannot be read yet" : "it has a name but no triangles";

@@ -1,8 +1,10 @@
 package wellspan.exchange.landxml;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import wellspan.exchange.file.NumberText;
 
@@ -18,6 +20,8 @@ final class SurfaceSection {
   private int invisibleNumbers;
   private int[] byNumber = new int[1024];
   private final Map<String, Integer> byName = new HashMap<>();
+  private final SourceData data =
+      new SourceData(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
   private boolean grid;
 
   SurfaceSection(XmlCursor xml, Map<String, Integer> counts) {
@@ -30,7 +34,21 @@ final class SurfaceSection {
    *
    * @param xyz easting, northing, level triples
    */
-  record Raw(String name, double[] xyz, int[] faces, int[] invisible, boolean grid, long line) {}
+  record Raw(
+      String name,
+      double[] xyz,
+      int[] faces,
+      int[] invisible,
+      SourceData data,
+      boolean grid,
+      long line) {}
+
+  /**
+   * What a surface says it was made of, as easting, northing, level triples in the file's unit.
+   *
+   * @param boundaries outer ones and holes
+   */
+  record SourceData(List<double[]> breaklines, List<double[]> boundaries, List<double[]> points) {}
 
   Raw read() throws IOException {
     String name = xml.attribute("name").orElse("Surface");
@@ -48,13 +66,10 @@ final class SurfaceSection {
           depth++;
         }
         case "Pnts", "Faces" -> depth++;
-        case "Breakline",
-            "Boundary",
-            "Contour",
-            "DataPoints",
-            "PointFiles",
-            "Watershed",
-            "SurfVolume" -> {
+        case "Breakline" -> data.breaklines.addAll(lists());
+        case "Boundary" -> data.boundaries.addAll(lists());
+        case "DataPoints" -> data.points.addAll(lists());
+        case "Contour", "PointFiles", "Watershed", "SurfVolume" -> {
           counts.merge(xml.name(), 1, Integer::sum);
           xml.skip();
         }
@@ -67,13 +82,20 @@ final class SurfaceSection {
         Arrays.copyOf(xyz, 3 * points),
         Arrays.copyOf(faces, faceNumbers),
         Arrays.copyOf(invisible, invisibleNumbers),
+        data,
         grid,
         line);
   }
 
+  private List<double[]> lists() throws IOException {
+    return PointListText.within(xml);
+  }
+
   private void point() throws IOException {
-    String id =
-        xml.attribute("id").orElseThrow(() -> xml.fault("a point <P> of a surface has no id."));
+    String id = xml.attributeOrNull("id");
+    if (id == null) {
+      throw xml.fault("a point <P> of a surface has no id.");
+    }
     NumberText t = xml.text();
     if (3 * points + 3 > xyz.length) {
       xyz = Arrays.copyOf(xyz, 2 * xyz.length);
@@ -134,7 +156,7 @@ final class SurfaceSection {
   }
 
   private void face() throws IOException {
-    boolean hidden = xml.attribute("i").map(i -> i.equals("1")).orElse(false);
+    boolean hidden = "1".equals(xml.attributeOrNull("i"));
     NumberText t = xml.text();
     int a = vertex(t);
     int b = vertex(t);
@@ -163,12 +185,12 @@ final class SurfaceSection {
   }
 
   private int vertex(NumberText t) throws IOException {
-    if (!t.hasNext()) {
-      throw xml.fault("a face <F> names fewer than three points.");
-    }
     int number = t.nextWhole();
     if (number >= 0 && number < byNumber.length && byNumber[number] != 0) {
       return byNumber[number] - 1;
+    }
+    if (number < 0 && !t.hasNext()) {
+      throw xml.fault("a face <F> names fewer than three points.");
     }
     String id = number >= 0 ? Integer.toString(number) : t.nextToken();
     int found = byName.getOrDefault(id, 0);

@@ -1,19 +1,17 @@
 package wellspan.exchange.landxml;
 
-import com.ctc.wstx.api.WstxInputProperties;
-import com.ctc.wstx.stax.WstxInputFactory;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
-import javax.xml.stream.XMLInputFactory;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import wellspan.core.progress.Progress;
 import wellspan.exchange.file.NumberText;
 import wellspan.exchange.file.ReadException;
+import wellspan.exchange.file.SafeXml;
 
 /**
  * Walks through an XML file, refuses what designs do not need, and turns every fault into a
@@ -37,20 +35,11 @@ final class XmlCursor implements AutoCloseable {
     size = Math.max(1, Files.size(file));
     in = Files.newInputStream(file);
     try {
-      xml = factory().createXMLStreamReader(in);
+      xml = SafeXml.factory().createXMLStreamReader(in);
     } catch (XMLStreamException e) {
       in.close();
       throw broken(e);
     }
-  }
-
-  /** A parser that opens nothing but the file and expands nothing. */
-  static XMLInputFactory factory() {
-    XMLInputFactory f = new WstxInputFactory();
-    f.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-    f.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
-    f.setProperty(WstxInputProperties.P_MIN_TEXT_SEGMENT, 1024);
-    return f;
   }
 
   /** Moves on to the next start (true) or end (false) of an element. */
@@ -70,7 +59,7 @@ final class XmlCursor implements AutoCloseable {
 
   private int next() throws IOException {
     try {
-      if (++events % REPORT_EVERY == 0) {
+      if ((++events & (REPORT_EVERY - 1)) == 0) {
         progress.step(
             Math.min(1, xml.getLocation().getCharacterOffset() / (double) size),
             "Reading " + file.getFileName());
@@ -109,11 +98,19 @@ final class XmlCursor implements AutoCloseable {
   }
 
   Optional<String> attribute(String name) {
-    if (xml.getAttributeCount() == 0) {
-      return Optional.empty();
+    return Optional.ofNullable(attributeOrNull(name));
+  }
+
+  /** The attribute without white space around it, null if it is not there or blank. */
+  String attributeOrNull(String name) {
+    // an index instead of a look-up by name: of the millions of points each has one attribute
+    for (int i = xml.getAttributeCount() - 1; i >= 0; i--) {
+      if (xml.getAttributeLocalName(i).equals(name) && xml.getAttributePrefix(i).isEmpty()) {
+        String v = xml.getAttributeValue(i).strip();
+        return v.isEmpty() ? null : v;
+      }
     }
-    String v = xml.getAttributeValue(null, name);
-    return v == null || v.isBlank() ? Optional.empty() : Optional.of(v.strip());
+    return null;
   }
 
   /**

@@ -25,7 +25,9 @@ import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.item.PointTable;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.FileStem;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.Angles;
@@ -42,7 +44,7 @@ public final class PointListReader {
   private static final int SAMPLE = 8192;
 
   private final Path file;
-  private final List<Item.NamedPoint> points = new ArrayList<>();
+  private final PointTable.Builder points = new PointTable.Builder();
   private PointColumns columns;
   private boolean bySpaces;
 
@@ -132,7 +134,8 @@ public final class PointListReader {
     String name =
         columns.value(PointColumns.Role.NAME, row).orElse(Integer.toString(points.size() + 1));
     String code = columns.value(PointColumns.Role.CODE, row).orElse("");
-    points.add(new Item.NamedPoint(name, position(row, line), code));
+    Position p = position(row, line);
+    points.add(name, p.east(), p.north(), p.height(), code);
   }
 
   private boolean isHeader(List<String> row, long line) throws ReadException {
@@ -233,7 +236,7 @@ public final class PointListReader {
               "",
               "A list of points does not say its unit or system; metres in the job's system are taken."));
     }
-    if (points.isEmpty()) {
+    if (points.size() == 0) {
       findings.add(
           Finding.error(
               RECEIVE,
@@ -241,8 +244,8 @@ public final class PointListReader {
               "",
               file.getFileName() + " has a header and no points. Ask for the list again."));
     }
-    String name = file.getFileName().toString().replaceFirst("\\.[^.]*$", "");
-    Item group = new Item.PointGroup(name, points);
+    String name = FileStem.of(String.valueOf(file.getFileName()));
+    Item group = new Item.PointGroup(name, points.build());
     String crs = columns.geographic() ? "EPSG:4326" : "";
     List<PlaceStatement> places =
         columns.geographic()

@@ -95,10 +95,13 @@ final class DeliveredItems {
   static Item string() {
     return new Item.StringLine(
         "Bank top",
-        new Polyline(
-            new double[] {
-              412_010, 6_534_510, 3, 412_020.5, 6_534_512.25, 3.5, 412_090, 6_534_530, 2
-            }));
+        List.of(
+            new Polyline(
+                new double[] {
+                  412_010, 6_534_510, 3, 412_020.5, 6_534_512.25, 3.5, 412_090, 6_534_530, 2
+                }),
+            new Polyline(
+                new double[] {412_100, 6_534_530, Double.NaN, 412_110, 6_534_540, Double.NaN})));
   }
 
   static Item block() {

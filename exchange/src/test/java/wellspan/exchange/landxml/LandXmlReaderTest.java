@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
+import java.nio.charset.Charset;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CancellationException;
@@ -98,6 +99,34 @@ class LandXmlReaderTest {
         .isEqualTo("Site grid");
   }
 
+  @ParameterizedTest
+  @CsvSource({
+    "UTF-8,UTF-8,''",
+    "UTF-8,UTF-8,\uFEFF",
+    "UTF-16LE,UTF-16,\uFEFF",
+    "UTF-16BE,UTF-16,\uFEFF",
+    "ISO-8859-1,ISO-8859-1,''",
+    "windows-1252,windows-1252,''",
+    "windows-1252,Windows-1252,''",
+    "IBM850,IBM850,''"
+  })
+  void namesAreReadInTheEncodingOfTheFile(String encoding, String declared, String mark)
+      throws IOException {
+    String text =
+        mark
+            + "<?xml version='1.0' encoding='"
+            + declared
+            + "'?>\n<LandXML version='1.2'>"
+            + METRE
+            + PYRAMID.replace("Hill", "Böschung &#8364; &amp; Ufer")
+            + "</LandXML>";
+    Path file = Files.write(dir.resolve("design.xml"), text.getBytes(Charset.forName(encoding)));
+    assertThat(LandXmlReader.read(file, Progress.NONE).items())
+        .singleElement()
+        .extracting(Item::name)
+        .isEqualTo("Böschung € & Ufer");
+  }
+
   @Test
   void aNameWithoutTrianglesIsAnError() throws IOException {
     Received r =
@@ -123,23 +152,60 @@ class LandXmlReaderTest {
   }
 
   @Test
+  void whatASurfaceWasMadeOfIsReadToo() throws IOException {
+    Received r =
+        read(
+            METRE
+                + PYRAMID.replace(
+                    "<Definition",
+                    "<SourceData><Breaklines><Breakline brkType=\"standard\"><PntList3D>1 2 3 4 5 6</PntList3D></Breakline></Breaklines>"
+                        + "<Boundaries><Boundary bndType=\"outer\"><PntList2D>0 0 0 9 9 9 0 0</PntList2D></Boundary></Boundaries>"
+                        + "<DataPoints><PntList3D>7 8 9</PntList3D></DataPoints></SourceData><Definition")
+                + "<PlanFeatures><PlanFeature name=\"Edge\"><CoordGeom>"
+                + "<IrregularLine><Start>1 2</Start><End>3 4</End><PntList3D>1 2 5 3 4 6</PntList3D></IrregularLine>"
+                + "<Line><Start>1 2 3</Start><End>4 5 6</End></Line></CoordGeom></PlanFeature></PlanFeatures>");
+    assertThat(r.items())
+        .extracting(i -> i.kind() + " " + i.name())
+        .contains(
+            "string Hill breaklines", "string Hill boundary", "points Hill points", "string Edge");
+    Item.StringLine edge =
+        (Item.StringLine) r.items().stream().filter(i -> i.name().equals("Edge")).findFirst().get();
+    assertThat(edge.lines()).hasSize(2);
+    assertThat(edge.lines().getFirst().xyz()).containsExactly(2, 1, 5, 4, 3, 6);
+    assertThat(r.findings()).extracting(Finding::code).containsExactly("terrain.invisible");
+  }
+
+  @Test
+  void aListOfPointsThatDoesNotComeOutEvenNamesItsLine() {
+    assertThatThrownBy(
+            () ->
+                read(
+                    METRE
+                        + PYRAMID.replace(
+                            "<Definition",
+                            "<SourceData><Breaklines><Breakline><PntList3D>1 2 3 4</PntList3D></Breakline></Breaklines></SourceData><Definition")))
+        .hasMessageContaining("line ")
+        .hasMessageContaining("no whole number of points");
+  }
+
+  @Test
   void whatIsNotReadIsCountedAndNamed() throws IOException {
     Received r =
         read(
             METRE
                 + PYRAMID.replace(
                     "<Definition",
-                    "<SourceData><Breaklines><Breakline/><Breakline/></Breaklines></SourceData><Definition")
+                    "<SourceData><Contours><Contour/><Contour/></Contours></SourceData><Definition")
                 + "<PipeNetworks/><Parcels/>");
     assertThat(r.counts())
-        .containsEntry("Breakline", 2)
+        .containsEntry("Contour", 2)
         .containsEntry("PipeNetworks", 1)
         .containsEntry("Parcels", 1)
         .containsEntry("Surface", 1);
     assertThat(r.findings())
         .filteredOn(f -> f.code().equals("landxml.unread"))
         .hasSize(3)
-        .anySatisfy(f -> assertThat(f.message()).startsWith("2 × <Breakline>"));
+        .anySatisfy(f -> assertThat(f.message()).startsWith("2 × <Contour>"));
   }
 
   @ParameterizedTest
@@ -177,6 +243,29 @@ class LandXmlReaderTest {
     assertThatThrownBy(() -> LandXmlReader.read(f, Progress.NONE))
         .isInstanceOf(ReadException.class)
         .hasMessageContaining("line 1");
+  }
+
+  @Test
+  void aFileThatEndsAnywhereIsRefusedWithItsLine() throws IOException {
+    String whole = Files.readString(file(METRE + PYRAMID)).strip();
+    for (int length = 25; length < whole.length(); length++) {
+      Path cut = Files.writeString(dir.resolve("cut.xml"), whole.substring(0, length));
+      assertThatThrownBy(() -> LandXmlReader.read(cut, Progress.NONE))
+          .as("cut after %d characters", length)
+          .isInstanceOf(ReadException.class)
+          .hasMessageStartingWith("cut.xml, line ");
+    }
+  }
+
+  @Test
+  void longTextsOfManyPiecesAreReadWhole() throws IOException {
+    String spaces = " ".repeat(5000);
+    Item.TerrainSurface s =
+        surface(
+            read(
+                METRE
+                    + PYRAMID.replace(">5 5 8<", ">5" + spaces + "<![CDATA[5]]>" + spaces + "8<")));
+    assertThat(s.mesh().vertex(4).height()).isEqualTo(8);
   }
 
   @Test

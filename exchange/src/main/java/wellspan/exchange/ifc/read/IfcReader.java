@@ -142,10 +142,10 @@ public final class IfcReader {
 
   /** A product without a body but with a line, or with a single point. */
   private Optional<Item> line(Instance p) {
-    Optional<double[]> line = lines.line(p).filter(xyz -> xyz.length >= 6);
-    if (line.isPresent()) {
-      return Optional.of(
-          new Item.StringLine(names.of("string", nameOf(p)), new Polyline(line.get())));
+    List<Polyline> found =
+        lines.lines(p).stream().filter(xyz -> xyz.length >= 6).map(Polyline::new).toList();
+    if (!found.isEmpty()) {
+      return Optional.of(new Item.StringLine(names.of("string", nameOf(p)), found));
     }
     point(p).ifPresent(loosePoints::add);
     return Optional.empty();

@@ -15,20 +15,21 @@ final class LineReader {
     this.placements = placements;
   }
 
-  /** The first polyline of a product in shared coordinates, levels NaN where it is flat. */
-  Optional<double[]> line(Instance product) {
+  /** The polylines of a product in shared coordinates, levels NaN where one is flat. */
+  List<double[]> lines(Instance product) {
+    List<double[]> out = new ArrayList<>();
     for (Instance item : items(product)) {
       if (item.isA("IFCPOLYLINE")) {
-        return Optional.of(shared(product, item.refs("Points")));
+        out.add(shared(product, item.refs("Points")));
       }
       if (item.isA("IFCINDEXEDPOLYCURVE") && item.get("Segments") instanceof Value.Unset) {
         Value table = item.ref("Points").map(p -> p.get("CoordList")).orElse(Value.UNSET);
         if (table instanceof Value.Table(double[] v, int columns)) {
-          return Optional.of(shared(product, v, columns));
+          out.add(shared(product, v, columns));
         }
       }
     }
-    return Optional.empty();
+    return out;
   }
 
   /** The single point of a product in shared coordinates, its level NaN where it has none. */

@@ -96,6 +96,8 @@ public final class IfcWriter {
     return switch (piece.item()) {
       case Item.TerrainSurface s ->
           contained(piece, product(piece, project, meshes().shape(project, s.mesh(), false)));
+      case Item.Cover c ->
+          contained(piece, product(piece, project, meshes().shape(project, c.mesh(), false)));
       case Item.Body b ->
           contained(
               piece,
@@ -106,8 +108,9 @@ public final class IfcWriter {
         alignments.add(alignment);
         yield alignment;
       }
-      case Item.AlignmentLine a -> line(piece, project, LineComparison.chords(a.alignment()));
-      case Item.StringLine l -> line(piece, project, l.line());
+      case Item.AlignmentLine a ->
+          lines(piece, project, List.of(LineComparison.chords(a.alignment())));
+      case Item.StringLine l -> lines(piece, project, l.lines());
       case Item.PointGroup p -> points(piece, project, p);
     };
   }
@@ -122,9 +125,10 @@ public final class IfcWriter {
     return product;
   }
 
-  private int line(Parcel.Piece piece, ProjectRecords project, Polyline line) throws IOException {
+  private int lines(Parcel.Piece piece, ProjectRecords project, List<Polyline> all)
+      throws IOException {
     boolean annotation = piece.description().entityClass().entity().equals("IfcAnnotation");
-    return contained(piece, product(piece, project, lines.lineShape(project, line, annotation)));
+    return contained(piece, product(piece, project, lines.lineShape(project, all, annotation)));
   }
 
   /** Each point an object with its name, all of them in a group that stands for the item. */

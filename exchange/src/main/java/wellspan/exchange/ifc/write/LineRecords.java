@@ -40,9 +40,13 @@ final class LineRecords {
     return step.add("IfcCartesianPoint", reals(local.of(p)));
   }
 
-  /** A product definition shape with the line as an axis, or for annotations in a set of curves. */
-  int lineShape(ProjectRecords project, Polyline line, boolean annotation) throws IOException {
-    int curve = polyline(line);
+  /** A product definition shape with lines as an axis, or for annotations in a set of curves. */
+  int lineShape(ProjectRecords project, List<Polyline> lines, boolean annotation)
+      throws IOException {
+    List<Integer> curves = new ArrayList<>();
+    for (Polyline line : lines) {
+      curves.add(polyline(line));
+    }
     int representation =
         annotation
             ? step.add(
@@ -50,13 +54,13 @@ final class LineRecords {
                 ref(project.annotationContext()),
                 text("Annotation"),
                 text("GeometricCurveSet"),
-                refs(List.of(step.add("IfcGeometricCurveSet", refs(List.of(curve))))))
+                refs(List.of(step.add("IfcGeometricCurveSet", refs(curves)))))
             : step.add(
                 "IfcShapeRepresentation",
                 ref(project.axisContext()),
                 text("Axis"),
                 text("Curve3D"),
-                refs(List.of(curve)));
+                refs(curves));
     return step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(List.of(representation)));
   }
 

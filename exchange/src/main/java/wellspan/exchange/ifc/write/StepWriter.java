@@ -11,8 +11,6 @@ import wellspan.exchange.ifc.schema.Schema;
 
 /** Writes ISO 10303-21 text, one record after the other, each checked against the schema first. */
 final class StepWriter {
-  private static final double[] SCALE = {1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9};
-
   private final OutputStream out;
   private final SchemaGuard guard;
   private final Progress progress;
@@ -141,59 +139,16 @@ final class StepWriter {
         }
         put(')');
       }
-      case StepValue.Points p -> points(p);
-      case StepValue.Triples(int[] t) -> triples(t);
+      case StepValue.Points p -> table(p.rows(), new PointText(p), "Writing points");
+      case StepValue.Triples(int[] t) ->
+          table(t.length / 3, new TripleText(t), "Writing triangles");
     }
   }
 
-  /** Room for one row of three numbers or indices with brackets and commas. */
-  private static final int ROW_BYTES = 128;
-
-  private void points(StepValue.Points p) throws IOException {
-    double[] row = new double[3];
+  private void table(int rows, RowText text, String sentence) throws IOException {
     put('(');
-    for (int i = 0; i < p.rows(); i++) {
-      if ((i & 0xFFFF) == 0) {
-        progress.step((double) i / p.rows(), "Writing points");
-      }
-      p.source().row(i, row);
-      if (buffer.length - fill < ROW_BYTES) {
-        flush();
-      }
-      if (i > 0) {
-        buffer[fill++] = ',';
-      }
-      buffer[fill++] = '(';
-      fixed(row[0], p.decimals());
-      buffer[fill++] = ',';
-      fixed(row[1], p.decimals());
-      buffer[fill++] = ',';
-      fixed(row[2], p.decimals());
-      buffer[fill++] = ')';
-    }
-    put(')');
-  }
-
-  private void triples(int[] t) throws IOException {
-    put('(');
-    for (int i = 0; i < t.length; i += 3) {
-      if ((i & 0x3FFFF) == 0) {
-        progress.step((double) i / t.length, "Writing triangles");
-      }
-      if (buffer.length - fill < ROW_BYTES) {
-        flush();
-      }
-      if (i > 0) {
-        buffer[fill++] = ',';
-      }
-      buffer[fill++] = '(';
-      fill = Digits.natural(t[i] + 1L, buffer, fill);
-      buffer[fill++] = ',';
-      fill = Digits.natural(t[i + 1] + 1L, buffer, fill);
-      buffer[fill++] = ',';
-      fill = Digits.natural(t[i + 2] + 1L, buffer, fill);
-      buffer[fill++] = ')';
-    }
+    flush();
+    text.write(rows, out, progress, sentence);
     put(')');
   }
 
@@ -210,26 +165,6 @@ final class StepWriter {
     String mantissa = s.substring(0, e);
     return (mantissa.endsWith(".0") ? mantissa.substring(0, mantissa.length() - 1) : mantissa)
         + s.substring(e);
-  }
-
-  /** A real rounded to decimals, without trailing zeros; there is room for it in the buffer. */
-  private void fixed(double d, int decimals) {
-    double scaled = d * SCALE[decimals];
-    if (!(Math.abs(scaled) < 9e15)) {
-      if (!Double.isFinite(d)) {
-        throw new SchemaViolation("A coordinate is not a finite number.");
-      }
-      byte[] b = real(d).getBytes(StandardCharsets.US_ASCII);
-      System.arraycopy(b, 0, buffer, fill, b.length);
-      fill += b.length;
-      return;
-    }
-    long v = Math.round(scaled);
-    if (v < 0) {
-      buffer[fill++] = '-';
-      v = -v;
-    }
-    fill = Digits.decimal(v, decimals, buffer, fill);
   }
 
   private void whole(long n) throws IOException {

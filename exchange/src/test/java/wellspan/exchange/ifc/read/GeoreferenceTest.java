@@ -243,8 +243,8 @@ class GeoreferenceTest {
     List<Item> items = r.items();
     assertThat(items).extracting(Item::kind).containsExactly("string", "string", "points");
     Item.StringLine flat = (Item.StringLine) items.getFirst();
-    assertThat(flat.line().point(1).height()).as("a flat line has no level").isNaN();
-    assertThat(((Item.StringLine) items.get(1)).line().pointCount()).isEqualTo(3);
+    assertThat(flat.lines().getFirst().point(1).height()).as("a flat line has no level").isNaN();
+    assertThat(((Item.StringLine) items.get(1)).pointCount()).isEqualTo(3);
     Item.PointGroup g = (Item.PointGroup) items.get(2);
     assertThat(g.points().getFirst())
         .isEqualTo(new Item.NamedPoint("K1", new Position(10, 20, 3), "bolt"));

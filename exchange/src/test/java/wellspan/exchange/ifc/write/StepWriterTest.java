@@ -15,9 +15,14 @@ import static wellspan.exchange.ifc.write.StepValue.whole;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
+import net.jqwik.api.constraints.IntRange;
+import net.jqwik.api.constraints.LongRange;
 import org.junit.jupiter.api.Test;
 import wellspan.core.progress.Progress;
 import wellspan.exchange.ifc.schema.Schema;
@@ -68,6 +73,57 @@ class StepWriterTest {
         UNSET);
     assertThat(written())
         .startsWith("#1=IFCCARTESIANPOINTLIST3D(((0.,0.,12.5),(-1234.5678901,0.0000001,3.)),$);");
+  }
+
+  @Test
+  void longTablesKeepTheOrderOfTheirRows() throws IOException {
+    int rows = 5 * RowText.BLOCK + 1;
+    int[] triples = IntStream.range(0, 3 * rows).map(i -> 7 * i).toArray();
+    step.add(
+        "IfcCartesianPointList3D",
+        new StepValue.Points(rows, 4, (i, r) -> java.util.Arrays.fill(r, i / 8.0)),
+        UNSET);
+    step.add("IfcTriangulatedFaceSet", ref(1), UNSET, UNSET, new StepValue.Triples(triples), UNSET);
+    String[] records = written().split("\n");
+    String points =
+        IntStream.range(0, rows)
+            .mapToObj(i -> StepWriter.real(i / 8.0))
+            .map(r -> "(" + r + "," + r + "," + r + ")")
+            .collect(Collectors.joining(","));
+    String indices =
+        IntStream.range(0, rows)
+            .map(i -> 21 * i + 1)
+            .mapToObj(n -> "(" + n + "," + (n + 7) + "," + (n + 14) + ")")
+            .collect(Collectors.joining(","));
+    assertThat(records[0].equals("#1=IFCCARTESIANPOINTLIST3D((" + points + "),$);")).isTrue();
+    assertThat(records[1].equals("#2=IFCTRIANGULATEDFACESET(#1,$,$,(" + indices + "),$);"))
+        .isTrue();
+  }
+
+  @Test
+  void aTableWithARowThatIsNoNumberIsRefused() {
+    refused(
+        "finite",
+        "IfcCartesianPointList3D",
+        new StepValue.Points(9000, 7, (i, r) -> r[0] = i == 8000 ? Double.NaN : i),
+        UNSET);
+  }
+
+  @Property
+  void wholeNumbersAreWrittenInFull(@ForAll @LongRange(min = 0) long n) {
+    byte[] to = new byte[RowText.ROW_BYTES];
+    assertThat(new String(to, 0, Digits.natural(n, to, 0), StandardCharsets.US_ASCII))
+        .isEqualTo(Long.toString(n));
+  }
+
+  @Property
+  void decimalsAreWrittenWithoutTrailingZeros(
+      @ForAll @LongRange(min = 0) long n, @ForAll @IntRange(min = 1, max = 9) int decimals) {
+    byte[] to = new byte[RowText.ROW_BYTES];
+    String written =
+        new String(to, 0, Digits.decimal(n, decimals, to, 0), StandardCharsets.US_ASCII);
+    assertThat(written).matches("\\d+\\.(\\d*[1-9])?");
+    assertThat(new BigDecimal(written + "0")).isEqualByComparingTo(BigDecimal.valueOf(n, decimals));
   }
 
   @Test

@@ -1,0 +1,300 @@
+package wellspan.app.session;
+
+import java.util.ArrayList;
+import java.util.IdentityHashMap;
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.Executor;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.UnaryOperator;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import wellspan.core.finding.Finding;
+import wellspan.core.flaw.GroundChecks;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+import wellspan.core.job.Shaping;
+import wellspan.core.overlay.LevelDifference;
+import wellspan.core.overlay.Redrawing;
+import wellspan.core.overlay.Volumes;
+import wellspan.core.progress.Progress;
+import wellspan.core.step.Recipe;
+import wellspan.core.step.RecordedStep;
+import wellspan.core.step.Step;
+import wellspan.core.step.StepOutcome;
+import wellspan.core.terrain.TriangleIndex;
+
+/** The work of the stop Shape: steps of the selected item, flaws of the ground, comparisons. */
+public final class ShapeDesk {
+  /**
+   * Two surfaces compared.
+   *
+   * @param second empty if it is what a receiver makes of the first one's points
+   * @param other the second surface, ready to be asked for levels
+   * @param volumes empty without a second surface
+   */
+  public record Comparison(
+      ItemId first,
+      Optional<ItemId> second,
+      Mesh one,
+      TriangleIndex other,
+      LevelDifference difference,
+      Optional<Volumes> volumes) {}
+
+  private final Session session;
+  private final Executor window;
+  private final ExecutorService looking =
+      Executors.newSingleThreadExecutor(
+          r -> Thread.ofPlatform().daemon().name("ground-checks").unstarted(r));
+  private final IdentityHashMap<Item, List<Finding>> looked = new IdentityHashMap<>();
+  private final ReadOnlyObjectWrapper<List<Finding>> flaws = new ReadOnlyObjectWrapper<>(List.of());
+  private final ReadOnlyObjectWrapper<Optional<Comparison>> comparison =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ObjectProperty<List<Position>> outline = new SimpleObjectProperty<>(List.of());
+  private volatile Build watched;
+
+  ShapeDesk(Session session, Executor window) {
+    this.session = session;
+    this.window = window;
+  }
+
+  // ---- steps
+
+  public List<RecordedStep> steps(ItemId id) {
+    return session.job().stepsOf(id);
+  }
+
+  /** What each step of an item did; empty if it has none. */
+  public List<StepOutcome> outcomes(ItemId id) {
+    Shaping.ShapedItem s = session.build().shaping().shaped().get(id);
+    return s == null ? List.of() : s.outcomes();
+  }
+
+  public void add(ItemId id, Step step) {
+    change(step.title(), id, l -> l.add(RecordedStep.of(step)));
+  }
+
+  public void remove(ItemId id, int index) {
+    change("Take away: " + steps(id).get(index).step().title(), id, l -> l.remove(index));
+  }
+
+  public void switched(ItemId id, int index, boolean on) {
+    String title = steps(id).get(index).step().title();
+    change(
+        (on ? "Switch on: " : "Switch off: ") + title,
+        id,
+        l -> l.set(index, l.get(index).switched(on)));
+  }
+
+  private interface Change {
+    void in(List<RecordedStep> steps);
+  }
+
+  private void change(String what, ItemId id, Change change) {
+    UnaryOperator<List<RecordedStep>> edit =
+        now -> {
+          List<RecordedStep> next = new ArrayList<>(now);
+          change.in(next);
+          return next;
+        };
+    session.edit(what, j -> j.withSteps(id, edit.apply(j.stepsOf(id))));
+  }
+
+  /** Makes an item; one of the same name is made anew. */
+  public void make(Recipe recipe) {
+    session.edit(recipe.title(), j -> j.withRecipe(recipe));
+  }
+
+  public void unmake(String name) {
+    session.edit("Take away " + name, j -> j.withoutRecipe(name));
+  }
+
+  /** The recipe that made the item, if it was made in the job. */
+  public Optional<Shaping.MadeItems> maker(ItemId id) {
+    return session.build().shaping().maker(id);
+  }
+
+  // ---- flaws
+
+  /** Flaws of the ground as it is now; they come a moment after the build. */
+  public ReadOnlyObjectProperty<List<Finding>> flawsProperty() {
+    return flaws.getReadOnlyProperty();
+  }
+
+  /** Flaws of one item. */
+  public List<Finding> flawsOf(ItemId id) {
+    Build.BuiltItem i = session.build().items().get(id);
+    return i == null ? List.of() : looked.getOrDefault(i.item(), List.of());
+  }
+
+  /** Looks for flaws in what is new, beside the window; the latest build counts. */
+  void watch(Build build) {
+    watched = build;
+    List<Item> items = build.items().values().stream().map(Build.BuiltItem::item).toList();
+    looked.keySet().removeIf(i -> items.stream().noneMatch(k -> isSame(k, i)));
+    List<Item> fresh = items.stream().filter(i -> !looked.containsKey(i)).toList();
+    tell(build);
+    if (fresh.isEmpty()) {
+      return;
+    }
+    looking.execute(
+        () -> {
+          for (Item i : fresh) {
+            try {
+              List<Finding> found = GroundChecks.of(i, whileWatched(build));
+              window.execute(() -> found(build, i, found));
+            } catch (CancellationException e) {
+              return;
+            }
+          }
+        });
+  }
+
+  @SuppressWarnings("ReferenceEquality") // comparing millions of coordinates would be of no use
+  private static boolean isSame(Item a, Item b) {
+    return a == b;
+  }
+
+  @SuppressWarnings("ReferenceEquality")
+  private Progress whileWatched(Build build) {
+    return new Progress() {
+      @Override
+      public void report(double fraction, String sentence) {}
+
+      @Override
+      public boolean isCancelled() {
+        return watched != build;
+      }
+    };
+  }
+
+  @SuppressWarnings("ReferenceEquality")
+  private void found(Build build, Item item, List<Finding> found) {
+    if (watched == build) {
+      looked.put(item, found);
+      tell(build);
+      session.refreshFindings();
+    }
+  }
+
+  private void tell(Build build) {
+    List<Finding> all = new ArrayList<>();
+    build.items().values().forEach(i -> all.addAll(looked.getOrDefault(i.item(), List.of())));
+    flaws.set(List.copyOf(all));
+  }
+
+  /** The step that mends a flaw of this kind, if there is one. */
+  public static Optional<Step> mend(Finding flaw, boolean surface) {
+    return switch (flaw.code()) {
+      case "terrain.false-level" -> Optional.of(new Step.DropFalseLevels(surface));
+      case "terrain.spike" -> Optional.of(new Step.DropSpikes(0, surface));
+      case "terrain.duplicate" ->
+          Optional.of(new Step.MergeDuplicates(wellspan.core.triangulate.LevelRule.MEAN));
+      case "terrain.sliver",
+          "terrain.inverted",
+          "terrain.repeated",
+          "terrain.overlap",
+          "terrain.edge" ->
+          Optional.of(new Step.DropFlawedTriangles(GroundChecks.SLIVER));
+      case "terrain.hole" -> Optional.of(new Step.FillHoles(0));
+      case "terrain.island" -> Optional.of(new Step.DropIslands(Double.MAX_VALUE));
+      default -> Optional.empty();
+    };
+  }
+
+  // ---- comparison
+
+  public ReadOnlyObjectProperty<Optional<Comparison>> comparisonProperty() {
+    return comparison.getReadOnlyProperty();
+  }
+
+  public void closeComparison() {
+    comparison.set(Optional.empty());
+  }
+
+  /** Compares a surface with another one, or with what a receiver makes of its points. */
+  public void compare(ItemId first, Optional<ItemId> second) {
+    Optional<Mesh> one = surface(first);
+    Optional<Mesh> two = second.flatMap(this::surface);
+    if (one.isEmpty() || second.isPresent() && two.isEmpty()) {
+      session.complain("Choose two terrain surfaces to compare.");
+      return;
+    }
+    session
+        .work()
+        .start(
+            "Comparing",
+            p -> {
+              if (two.isEmpty()) {
+                Redrawing r = Redrawing.of(one.get(), p);
+                return new Comparison(
+                    first,
+                    second,
+                    one.get(),
+                    new TriangleIndex(r.mesh()),
+                    r.difference(),
+                    Optional.empty());
+              }
+              LevelDifference d = LevelDifference.between(one.get(), two.get(), p.part(0, 0.6));
+              Volumes v = Volumes.between(one.get(), two.get(), p.part(0.6, 1));
+              TriangleIndex other = new TriangleIndex(two.get());
+              return new Comparison(first, second, one.get(), other, d, Optional.of(v));
+            },
+            c -> comparison.set(Optional.of(c)),
+            session::complain);
+  }
+
+  private Optional<Mesh> surface(ItemId id) {
+    return Optional.ofNullable(session.build().items().get(id))
+        .map(Build.BuiltItem::item)
+        .filter(Item.TerrainSurface.class::isInstance)
+        .map(i -> ((Item.TerrainSurface) i).mesh());
+  }
+
+  /** A comparison of surfaces that are no longer the same says nothing. */
+  void forgetComparison(Build build) {
+    comparison
+        .get()
+        .filter(
+            c ->
+                !holds(build, c.first(), c.one())
+                    || c.second().isPresent() && !holds(build, c.second().get(), c.other().mesh()))
+        .ifPresent(c -> closeComparison());
+  }
+
+  @SuppressWarnings("ReferenceEquality")
+  private static boolean holds(Build build, ItemId id, Mesh mesh) {
+    Build.BuiltItem i = build.items().get(id);
+    return i != null && i.item() instanceof Item.TerrainSurface s && s.mesh() == mesh;
+  }
+
+  // ---- drawing an outline
+
+  /** Corners of an outline that is being drawn on the plan. */
+  public ObjectProperty<List<Position>> outlineProperty() {
+    return outline;
+  }
+
+  public void corner(Position p) {
+    List<Position> all = new ArrayList<>(outline.get());
+    all.add(p);
+    outline.set(List.copyOf(all));
+  }
+
+  /** The drawn outline as easting and northing in twos. */
+  public Step.Outline drawn() {
+    List<Double> ring = new ArrayList<>();
+    for (Position p : outline.get()) {
+      ring.add(p.east());
+      ring.add(p.north());
+    }
+    return new Step.Outline.Drawn(ring);
+  }
+}

@@ -1,0 +1,129 @@
+package wellspan.app.shape;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import wellspan.app.session.Session;
+import wellspan.app.session.ShapeDesk;
+import wellspan.app.theme.Parts;
+import wellspan.core.finding.Finding;
+import wellspan.core.item.Item;
+import wellspan.core.job.Build;
+import wellspan.core.step.Step;
+
+/** Flaws of the ground with their places and the step that mends each kind. */
+final class FlawsCard extends VBox {
+  /** More than this are left to the list of findings. */
+  private static final int MOST = 6;
+
+  private final Session session;
+
+  FlawsCard(Session session) {
+    this.session = session;
+    setId("flaws");
+    getStyleClass().add("card");
+    refresh();
+  }
+
+  void refresh() {
+    getChildren().setAll(Parts.label("Flaws of the ground", "title"));
+    List<Finding> told = session.build().shaping().findings();
+    boolean any = !told.isEmpty();
+    told.stream().limit(MOST).forEach(this::told);
+    if (told.size() > MOST) {
+      getChildren()
+          .add(Parts.wrapped("and " + (told.size() - MOST) + " more: see the findings.", "muted"));
+    }
+    for (Build.BuiltItem i : session.build().items().values()) {
+      List<Finding> flaws = session.shape().flawsOf(i.id());
+      if (!flaws.isEmpty()) {
+        any = true;
+        item(i, flaws);
+      }
+    }
+    if (!any) {
+      getChildren()
+          .add(
+              Parts.wrapped(
+                  "✓ No false levels, spikes, duplicates or flawed triangles.", "proven"));
+    }
+  }
+
+  /** What a step or recipe had to say. */
+  private void told(Finding f) {
+    Button go = Parts.button("Show", "small", () -> go(f));
+    go.setVisible(f.place().isPresent());
+    getChildren()
+        .add(
+            new VBox(
+                3, Parts.wrapped(f.message(), f.isError() ? "error" : "warning"), new HBox(go)));
+  }
+
+  private void item(Build.BuiltItem i, List<Finding> flaws) {
+    Map<String, List<Finding>> kinds = new LinkedHashMap<>();
+    flaws.forEach(
+        f ->
+            kinds
+                .computeIfAbsent(
+                    isSingle(f) ? f.code() : f.message(), k -> new java.util.ArrayList<>())
+                .add(f));
+    getChildren().add(Parts.wrapped(i.item().name(), "name"));
+    kinds.forEach((code, list) -> kind(i, list));
+  }
+
+  /** Kinds of which each finding is one place; others tell of many places at once. */
+  private static boolean isSingle(Finding f) {
+    return f.code().equals("terrain.spike") || f.code().equals("terrain.duplicate");
+  }
+
+  private void kind(Build.BuiltItem i, List<Finding> list) {
+    Finding first = list.getFirst();
+    HBox places = new HBox(4);
+    for (int k = 0; k < Math.min(6, list.size()); k++) {
+      Finding f = list.get(k);
+      Button go =
+          Parts.button(
+              Integer.toString(k + 1),
+              "small",
+              () -> {
+                session.selectedProperty().set(Optional.of(i.id()));
+                go(f);
+              });
+      go.setAccessibleText("Show place " + (k + 1));
+      places.getChildren().add(go);
+    }
+    String what =
+        first.message().substring(Math.min(first.message().length(), i.item().name().length() + 2));
+    VBox v =
+        new VBox(
+            3,
+            Parts.wrapped(
+                (list.size() > 1 ? list.size() + " × " : "") + what,
+                first.isError() ? "error" : "warning"));
+    boolean surface = i.item() instanceof Item.TerrainSurface;
+    Optional<Step> mend = ShapeDesk.mend(first, surface);
+    HBox tools = new HBox(6, places, Parts.space());
+    mend.ifPresent(
+        step -> {
+          Button b = Parts.button("Mend", "small", () -> session.shape().add(i.id(), step));
+          b.setId("mend-" + first.code().replace('.', '-'));
+          b.setAccessibleText(step.title());
+          tools.getChildren().add(b);
+        });
+    v.getChildren().add(tools);
+    getChildren().add(v);
+  }
+
+  private void go(Finding f) {
+    f.place()
+        .ifPresent(
+            p -> {
+              session.goToProperty().set(Optional.empty());
+              session.goToProperty().set(Optional.of(p));
+            });
+  }
+}

@@ -1,0 +1,136 @@
+package wellspan.app.shape;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import wellspan.app.session.Pick;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Parts;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+import wellspan.core.step.Recipe;
+import wellspan.core.triangulate.LevelRule;
+
+/** Makes a terrain surface of points and lines, or bodies of the earth between two surfaces. */
+final class MakeCard extends VBox {
+  private static final List<String> ROLES =
+      List.of("not used", "points", "breaklines", "boundary", "hole");
+
+  private final Session session;
+  private boolean open;
+  private final Map<ItemId, Integer> roles = new LinkedHashMap<>();
+  private String name = "Ground";
+  private LevelRule crossings = LevelRule.MEAN;
+
+  MakeCard(Session session) {
+    this.session = session;
+    setId("make");
+    getStyleClass().add("card");
+    refresh();
+  }
+
+  void refresh() {
+    Button surface =
+        Parts.button(
+            open ? "Close" : "Make a surface",
+            "small",
+            () -> {
+              open = !open;
+              refresh();
+            });
+    surface.setId("make-surface");
+    boolean drawing = session.place().pickProperty().get() == Pick.OUTLINE;
+    int corners = session.shape().outlineProperty().get().size();
+    Button draw =
+        Parts.button(
+            drawing ? "End the outline (" + corners + ")" : "Draw an outline",
+            "small",
+            () -> session.place().pickProperty().set(drawing ? Pick.NONE : Pick.OUTLINE));
+    draw.setId("draw-outline");
+    getChildren().setAll(new HBox(6, surface, draw));
+    if (drawing) {
+      getChildren().add(Parts.wrapped(Pick.OUTLINE.sentence(), "muted"));
+    } else if (corners >= 3) {
+      getChildren()
+          .add(
+              Parts.wrapped(
+                  "An outline of " + corners + " corners is drawn; steps that clip can use it.",
+                  "muted"));
+    }
+    if (open) {
+      form();
+    }
+  }
+
+  private void form() {
+    TextField title = new TextField(name);
+    title.setId("make-name");
+    title.getStyleClass().add("field");
+    title.textProperty().addListener((o, a, b) -> name = b.strip());
+    getChildren().add(Parts.row(Parts.label("name", "muted"), title));
+    for (Build.BuiltItem i : session.build().items().values()) {
+      boolean points =
+          i.item() instanceof Item.PointGroup g && g.points().size() >= 3
+              || i.item() instanceof Item.TerrainSurface s && s.mesh().triangleCount() > 0;
+      boolean lines = i.item() instanceof Item.StringLine;
+      if (points || lines) {
+        row(i, lines ? ROLES : ROLES.subList(0, 2));
+      }
+    }
+    ComboBox<String> rule = new ComboBox<>();
+    for (LevelRule r : LevelRule.values()) {
+      rule.getItems().add(r.word());
+    }
+    rule.setValue(crossings.word());
+    rule.setOnAction(
+        e -> crossings = LevelRule.values()[rule.getSelectionModel().getSelectedIndex()]);
+    getChildren().add(Parts.row(Parts.label("level where lines cross", "muted"), rule));
+    Button make = Parts.button("Triangulate", "primary", this::make);
+    make.setId("make-go");
+    getChildren().add(make);
+  }
+
+  private void row(Build.BuiltItem i, List<String> choices) {
+    ComboBox<String> role = new ComboBox<>();
+    role.getItems().addAll(choices);
+    role.getSelectionModel().select(roles.getOrDefault(i.id(), 0).intValue());
+    role.setPrefWidth(110);
+    role.setId("role-" + i.id().value().replaceAll("[^A-Za-z0-9-]+", "-"));
+    role.setOnAction(e -> roles.put(i.id(), role.getSelectionModel().getSelectedIndex()));
+    var label = Parts.label(i.item().name());
+    label.setMinWidth(40);
+    getChildren().add(Parts.row(label, role));
+  }
+
+  private void make() {
+    List<ItemId> points = of(1);
+    if (points.isEmpty() && of(2).isEmpty() || name.isEmpty()) {
+      session.complain("Give the surface a name, and points or breaklines to be made of.");
+      return;
+    }
+    open = false;
+    session
+        .shape()
+        .make(
+            new Recipe.Triangulation(name, points, of(2), of(3), of(4), LevelRule.MEAN, crossings));
+    refresh();
+  }
+
+  private List<ItemId> of(int role) {
+    List<ItemId> out = new ArrayList<>();
+    roles.forEach(
+        (id, r) -> {
+          if (r == role && session.build().items().containsKey(id)) {
+            out.add(id);
+          }
+        });
+    return out;
+  }
+}

@@ -1,0 +1,86 @@
+package wellspan.app.stage;
+
+import java.util.List;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.text.TextAlignment;
+import wellspan.app.theme.Theme;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
+import wellspan.core.geom.Position;
+import wellspan.core.overlay.LevelDifference;
+
+/** What the stop Shape draws on the plan: flaws, an outline in the making, a legend. */
+final class ShapePicture {
+  private static final double RING = 9;
+
+  private final PlanInk ink;
+  private final GraphicsContext g;
+  private final PlanWindow w;
+  private final Theme theme;
+
+  ShapePicture(PlanInk ink) {
+    this.ink = ink;
+    g = ink.g();
+    w = ink.window();
+    theme = ink.theme();
+  }
+
+  /** A ring at every finding of this stop that has a place, with its figure. */
+  void flaws(List<Finding> findings) {
+    for (Finding f : findings) {
+      if (f.stop() == Stop.SHAPE && f.place().isPresent()) {
+        Position p = f.place().get();
+        double x = w.x(p.east()), y = w.y(p.north());
+        var colour = f.isError() ? theme.error() : theme.warning();
+        g.setStroke(colour);
+        g.setLineWidth(2);
+        g.strokeOval(x - RING, y - RING, 2 * RING, 2 * RING);
+        g.setLineWidth(1);
+        g.strokeLine(x - 3, y, x + 3, y);
+        g.strokeLine(x, y - 3, x, y + 3);
+        ink.label(f.figure(), x, y - RING - 6, PlanInk.FIGURE, colour, TextAlignment.CENTER);
+      }
+    }
+  }
+
+  void outline(List<Position> corners) {
+    if (corners.isEmpty()) {
+      return;
+    }
+    double[] x = corners.stream().mapToDouble(p -> w.x(p.east())).toArray();
+    double[] y = corners.stream().mapToDouble(p -> w.y(p.north())).toArray();
+    g.setStroke(theme.accent());
+    g.setLineWidth(2);
+    g.setLineDashes(6, 4);
+    g.strokePolygon(x, y, x.length);
+    g.setLineDashes();
+    g.setFill(theme.accent());
+    for (int i = 0; i < x.length; i++) {
+      g.fillOval(x[i] - 3.5, y[i] - 3.5, 7, 7);
+    }
+  }
+
+  /** The bands of a comparison's colours. */
+  void differenceLegend() {
+    double row = 15;
+    double height = row * (LevelDifference.EDGES.size() + 2) + 16;
+    double x = w.width() - 108, top = 196;
+    g.setFill(theme.panel());
+    g.fillRect(x, top, 92, height);
+    g.setStroke(theme.line());
+    g.setLineWidth(1);
+    g.strokeRect(x + 0.5, top + 0.5, 91, height - 1);
+    ink.text("higher by, m", x + 8, top + 15, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
+    int bands = LevelDifference.EDGES.size() + 1;
+    for (int i = 0; i < bands; i++) {
+      double y = top + 26 + row * (bands - 1 - i);
+      g.setFill(DifferenceColours.band(i));
+      g.fillRect(x + 8, y, 18, row);
+      if (i > 0) {
+        String edge =
+            String.format(java.util.Locale.ROOT, "%+.2f", LevelDifference.EDGES.get(i - 1));
+        ink.text(edge, x + 34, y + row, PlanInk.FIGURE, theme.ink(), TextAlignment.LEFT);
+      }
+    }
+  }
+}

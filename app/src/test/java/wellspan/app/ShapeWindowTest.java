@@ -1,0 +1,154 @@
+package wellspan.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+import wellspan.app.session.Pick;
+import wellspan.app.stage.PlanView;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+
+/** The stop Shape as a coordinator uses it: from a survey with errors to a clean surface. */
+class ShapeWindowTest extends WindowTest {
+  private static final ItemId SHORE = new ItemId("shore-survey/points/shore-survey");
+  private static final ItemId GROUND = new ItemId("job/terrain-surface/Ground");
+
+  private void fire(String query) {
+    Button b = lookup(query).queryAs(Button.class);
+    interact(b::fire);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  @SuppressWarnings("unchecked")
+  private void choose(String query, String value) {
+    ComboBox<String> c = lookup(query).queryAs(ComboBox.class);
+    interact(
+        () -> {
+          c.getSelectionModel().select(value);
+          c.getOnAction().handle(null);
+        });
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  private String card(String query) {
+    StringBuilder s = new StringBuilder();
+    lookup(query)
+        .queryAs(VBox.class)
+        .lookupAll(".label")
+        .forEach(n -> s.append(((Labeled) n).getText()).append('\n'));
+    return s.toString();
+  }
+
+  private void idle() throws Exception {
+    settle(() -> !session.work().runningProperty().get());
+  }
+
+  private Item.PointGroup shore() {
+    return (Item.PointGroup) session.build().items().get(SHORE).item();
+  }
+
+  private void withSurvey() throws Exception {
+    receive(DEMO.resolve("survey/shore-survey.csv"));
+    interact(() -> session.selectedProperty().set(Optional.of(SHORE)));
+    push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    settle(() -> session.shape().flawsProperty().get().size() == 11);
+  }
+
+  @Test
+  void flawsAreShownAndMendedOneKindAfterTheOther() throws Exception {
+    withSurvey();
+    assertThat(card("#flaws"))
+        .contains("9 of 8934 points lie at 0.000 m")
+        .contains("3 × ")
+        .contains("6 × ");
+    fire("#mend-terrain-false-level");
+    idle();
+    assertThat(shore().points()).hasSize(8934 - 17);
+    settle(() -> session.shape().flawsProperty().get().size() == 9);
+    fire("#mend-terrain-spike");
+    idle();
+    settle(() -> session.shape().flawsProperty().get().size() == 6);
+    fire("#mend-terrain-duplicate");
+    idle();
+    settle(() -> session.shape().flawsProperty().get().isEmpty());
+    assertThat(card("#flaws")).contains("✓ No false levels");
+    assertThat(card("#steps")).contains("17 points dropped");
+    interact(session::undo);
+    settle(() -> shore().points().size() == 8934 - 20);
+  }
+
+  @Test
+  void aStepIsSwitchedOffAndTakenAway() throws Exception {
+    withSurvey();
+    fire("#mend-terrain-false-level");
+    idle();
+    CheckBox on = lookup("#step-on-1").queryAs(CheckBox.class);
+    interact(on::fire);
+    settle(() -> shore().points().size() == 8934);
+    assertThat(session.job().stepsOf(SHORE).getFirst().on()).isFalse();
+    fire("#step-remove-1");
+    idle();
+    assertThat(session.job().stepsOf(SHORE)).isEmpty();
+  }
+
+  @Test
+  void aSurfaceIsMadeClippedToADrawnOutlineAndCompared() throws Exception {
+    withSurvey();
+    fire("#mend-terrain-false-level");
+    idle();
+    fire("#make-surface");
+    choose("#role-shore-survey-points-shore-survey", "points");
+    fire("#make-go");
+    settle(() -> session.build().items().containsKey(GROUND));
+    interact(() -> session.selectedProperty().set(Optional.of(GROUND)));
+    fire("#draw-outline");
+    assertThat(session.place().pickProperty().get()).isEqualTo(Pick.OUTLINE);
+    interact(
+        () -> {
+          session.shape().corner(new Position(412_300, 6_534_600, 0));
+          session.shape().corner(new Position(412_500, 6_534_600, 0));
+          session.shape().corner(new Position(412_500, 6_534_800, 0));
+          session.shape().corner(new Position(412_300, 6_534_800, 0));
+        });
+    push(KeyCode.ENTER);
+    assertThat(session.place().pickProperty().get()).isEqualTo(Pick.NONE);
+    choose("#step-kind", "Clip to an outline");
+    fire("#step-add");
+    idle();
+    Item.TerrainSurface s = (Item.TerrainSurface) session.build().items().get(GROUND).item();
+    assertThat(s.mesh().planArea()).isCloseTo(40_000, within(1e-3));
+    interact(() -> shell.stage().plan().setSurfaceStyle(PlanView.SurfaceStyle.SLOPE));
+    fire("#compare-go");
+    settle(() -> session.shape().comparisonProperty().get().isPresent());
+    assertThat(card("#compare")).contains("same triangles").contains("RMS");
+    settle(() -> !shell.stage().plan().isBusy());
+    interact(session::undo); // the surface is another one: what was compared is gone
+    settle(() -> session.shape().comparisonProperty().get().isEmpty());
+  }
+
+  @Test
+  void wrongNumbersAreSentencesAndAddNothing() throws Exception {
+    withSurvey();
+    choose("#step-kind", "Raise or lower");
+    TextField by = lookup("#step-by").queryAs(TextField.class);
+    interact(() -> by.setText("much"));
+    fire("#step-add");
+    assertThat(text("#message")).contains("\"much\" is not a number");
+    assertThat(session.job().stepsOf(SHORE)).isEmpty();
+    interact(() -> by.setText("0,25"));
+    fire("#step-add");
+    idle();
+    assertThat(session.job().stepsOf(SHORE)).hasSize(1);
+  }
+}

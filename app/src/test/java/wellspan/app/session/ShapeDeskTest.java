@@ -1,0 +1,97 @@
+package wellspan.app.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Path;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.step.Recipe;
+import wellspan.core.step.Step;
+
+class ShapeDeskTest extends SessionFixture {
+  private static final Path SHORE = Path.of("..", "demo", "survey", "shore-survey.csv");
+  private static final Path SHORE_B = Path.of("..", "demo", "survey", "shore-survey-RevB.csv");
+  private static final ItemId POINTS = new ItemId("shore-survey/points/shore-survey");
+  private static final ItemId DESIGN = new ItemId("quay-road/terrain-surface/Design ground");
+
+  private int points() {
+    return ((Item.PointGroup) session.build().items().get(POINTS).item()).points().size();
+  }
+
+  @Test
+  void stepsGoOnThroughTheNextRevision() throws Exception {
+    receive(SHORE);
+    session.shape().add(POINTS, new Step.DropFalseLevels(false));
+    settle();
+    assertThat(points()).isEqualTo(8917);
+    receive(SHORE_B);
+    while (points() != 8917) {
+      settle();
+    }
+    assertThat(session.job().source("shore-survey").orElseThrow().revisions()).hasSize(2);
+    assertThat(session.shape().outcomes(POINTS).getFirst().told()).contains("17 points dropped");
+  }
+
+  @Test
+  void cancellingAStepTakesItBack() throws Exception {
+    receive(SHORE);
+    session.shape().add(POINTS, new Step.DropSpikes(0, false));
+    session.work().cancel();
+    settle();
+    assertThat(session.job().stepsOf(POINTS)).isEmpty();
+    assertThat(session.messageProperty().get()).contains("Cancelled");
+    assertThat(points()).isEqualTo(8934);
+  }
+
+  @Test
+  void anEditWhileAStepRunsIsNotLost() throws Exception {
+    receive(SHORE);
+    session.shape().add(POINTS, new Step.DropFalseLevels(false));
+    session.shape().add(POINTS, new Step.Raise(1));
+    settle();
+    while (session.shape().outcomes(POINTS).size() < 2) {
+      settle();
+    }
+    assertThat(session.job().stepsOf(POINTS)).hasSize(2);
+    assertThat(session.build().job()).isEqualTo(session.job());
+  }
+
+  @Test
+  void surfacesAreComparedBesideTheWindow() throws Exception {
+    receive(ROAD);
+    session.shape().compare(DESIGN, Optional.empty());
+    settle();
+    ShapeDesk.Comparison c = session.shape().comparisonProperty().get().orElseThrow();
+    assertThat(c.difference().sameShare()).isGreaterThan(50);
+    assertThat(c.volumes()).isEmpty();
+    session.shape().compare(POINTS, Optional.of(DESIGN));
+    assertThat(session.messageProperty().get()).contains("two terrain surfaces");
+  }
+
+  @Test
+  void whatWasMadeCanBeTakenAway() throws Exception {
+    receive(ROAD);
+    session.shape().make(new Recipe.Copy("Twin", DESIGN));
+    settle();
+    ItemId twin = new ItemId("job/terrain-surface/Twin");
+    assertThat(session.build().items()).containsKey(twin);
+    assertThat(session.shape().maker(twin)).isPresent();
+    session.shape().unmake("Twin");
+    assertThat(session.build().items()).doesNotContainKey(twin);
+  }
+
+  @Test
+  void everyFlawThatCanBeMendedNamesItsStep() {
+    for (String code :
+        new String[] {"false-level", "spike", "duplicate", "sliver", "hole", "island", "overlap"}) {
+      Finding f = Finding.warning(Stop.SHAPE, "terrain." + code, "x", "x");
+      assertThat(ShapeDesk.mend(f, true)).as(code).isPresent();
+    }
+    assertThat(ShapeDesk.mend(Finding.note(Stop.SHAPE, "terrain.crossing", "x", "x"), true))
+        .isEmpty();
+  }
+}

@@ -1,0 +1,59 @@
+package wellspan.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** What inspect says of every format that geographic programs write. */
+class InspectFormatsTest extends CommandFixture {
+  private static final Path FEATURES =
+      Path.of("../exchange/src/test/resources/wellspan/exchange/feature");
+
+  @ParameterizedTest
+  @CsvSource({
+    "lines.shp, shapefile with levels, EPSG:25832, string, 7",
+    "pts.shp, shapefile with levels, EPSG:25832, points, 2",
+    "area.shp, shapefile, EPSG:25832, string, 9",
+    "lines-25832.geojson, GeoJSON, EPSG:25832, string, 7",
+    "pts.geojson, GeoJSON, EPSG:4326, points, 2",
+    "area.kml, KML, EPSG:4326, string, 9",
+    "area.kmz, KMZ, EPSG:4326, string, 9"
+  })
+  void formatSystemAndContentAreTold(
+      String file, String format, String crs, String kind, int vertices) throws IOException {
+    assertThat(run("inspect", FEATURES.resolve(file).toString(), "--json")).isZero();
+    JsonNode n = json().get(0);
+    assertThat(n.path("format").asText()).isEqualTo(format);
+    assertThat(n.path("crs").asText()).isEqualTo(crs);
+    assertThat(n.path("items").get(0).path("kind").asText()).isEqualTo(kind);
+    assertThat(n.path("items").get(0).path("vertices").asInt()).isEqualTo(vertices);
+  }
+
+  @Test
+  void everyTableOfAPackageIsALayer() throws IOException {
+    assertThat(run("inspect", FEATURES.resolve("site.gpkg").toString(), "--json")).isZero();
+    JsonNode n = json().get(0);
+    assertThat(n.path("layers")).hasSize(3);
+    assertThat(n.path("items")).hasSize(3);
+  }
+
+  @Test
+  void degreesAreTransformedWhenTheyAreConverted() throws IOException {
+    Path csv = dir.resolve("points.csv");
+    assertThat(
+            run(
+                "convert",
+                FEATURES.resolve("pts.shp").toString(),
+                csv.toString(),
+                "--zero",
+                "shared"))
+        .isZero();
+    assertThat(Files.readString(csv)).contains("Bø-2,412110.75").contains("12.125");
+  }
+}

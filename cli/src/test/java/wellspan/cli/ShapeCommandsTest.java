@@ -1,0 +1,130 @@
+package wellspan.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+class ShapeCommandsTest extends CommandFixture {
+  private static final Path DEMO = Path.of("../demo/job");
+  private static final String GROUND = "job/terrain-surface/Existing ground";
+  private static final String DESIGN = "quay-road/terrain-surface/Design ground";
+
+  private String copy() throws IOException {
+    Path copy = dir.resolve("job");
+    try (Stream<Path> all = Files.walk(DEMO)) {
+      for (Path p : all.toList()) {
+        Files.copy(p, copy.resolve(DEMO.relativize(p).toString()));
+      }
+    }
+    return copy.toString();
+  }
+
+  @Test
+  void theStepsOfTheDemoAreToldWithTheirFigures() {
+    assertThat(run("shape", DEMO.toString())).isZero();
+    assertThat(out.toString())
+        .contains("Triangulate Existing ground: ")
+        .contains("1. Drop levels that are none: 17 points dropped")
+        .contains("2. Drop spikes: 3 points dropped")
+        .contains("mean level: 6 points dropped");
+    assertThat(run("shape", DEMO.toString(), "--flaws")).isZero();
+    assertThat(out.toString()).contains("9 of 8934 points lie at 0.000 m");
+  }
+
+  @Test
+  void stepsAreAddedSwitchedAndTakenAway() throws IOException {
+    String job = copy();
+    String raise = "{\"step\":\"raise\",\"by\":0.5}";
+    assertThat(run("shape", job, GROUND, "--add", raise)).isZero();
+    assertThat(out.toString()).contains("1. Raise: Moved by +0.500 m.");
+    assertThat(run("shape", job, GROUND, "--off", "1")).isZero();
+    assertThat(out.toString()).contains("1. Raise: Switched off.");
+    assertThat(run("shape", job, GROUND, "--remove", "1")).isZero();
+    assertThat(out.toString()).doesNotContain("Raise");
+    assertThat(Files.readString(Path.of(job, "job.json"))).doesNotContain("raise");
+  }
+
+  @Test
+  void whatIsMadeIsThereForTheNextCall() throws IOException {
+    String job = copy();
+    String copy = "{\"recipe\":\"copy\",\"name\":\"Twin\",\"surface\":\"" + GROUND + "\"}";
+    assertThat(run("shape", job, "--make", copy)).isZero();
+    assertThat(run("compare", job, GROUND, "job/terrain-surface/Twin")).isZero();
+    assertThat(out.toString()).contains("17125 of 17125 (100.0 %)");
+    assertThat(run("shape", job, "--unmake", "Twin")).isZero();
+    assertThat(run("compare", job, GROUND, "job/terrain-surface/Twin")).isEqualTo(2);
+    assertThat(err.toString()).contains("no surface").contains(DESIGN);
+  }
+
+  @Test
+  void wrongCallsSayWhatIsWrong() throws IOException {
+    String job = copy();
+    assertThat(run("shape", job, "--add", "{}")).isEqualTo(2);
+    assertThat(err.toString()).contains("Name the ITEM");
+    assertThat(run("shape", job, GROUND, "--add", "{oops")).isEqualTo(2);
+    assertThat(err.toString()).contains("this is not JSON");
+    assertThat(run("shape", job, GROUND, "--add", "{\"step\":\"squash\"}")).isEqualTo(2);
+    assertThat(err.toString()).contains("no step that can be read");
+    assertThat(run("shape", job, GROUND, "--off", "7")).isEqualTo(2);
+    assertThat(err.toString()).contains("There is no step 7");
+    assertThat(run("shape", job, "nothing/here")).isEqualTo(2);
+    assertThat(err.toString()).contains("has no item");
+    assertThat(run("shape", job, "--unmake", "Nobody")).isEqualTo(2);
+  }
+
+  @Test
+  void aStepThatFailsIsToldAndEndsWithOne() throws IOException {
+    String clip =
+        "{\"step\":\"clip\",\"outline\":{\"from\":\"item\",\"source\":\"gone\",\"offset\":0},\"inside\":true}";
+    assertThat(run("shape", copy(), GROUND, "--add", clip)).isEqualTo(1);
+    assertThat(out.toString()).contains("gone is not there");
+  }
+
+  @Test
+  void surfacesAreComparedWithVolumes() throws IOException {
+    assertThat(run("compare", DEMO.toString(), GROUND, DESIGN, "--json")).isZero();
+    double cut = json().path("cut").asDouble();
+    double fill = json().path("fill").asDouble();
+    assertThat(fill - cut)
+        .isCloseTo(json().path("mean").asDouble() * json().path("area").asDouble(), within(1e-3));
+    assertThat(json().path("areas")).hasSize(11);
+    assertThat(
+            run(
+                "compare",
+                DEMO.toString(),
+                GROUND,
+                DESIGN,
+                "--swell",
+                "1.2",
+                "--compaction",
+                "1.1"))
+        .isZero();
+    assertThat(out.toString()).contains("cut, loose").contains("surplus");
+    assertThat(run("compare", DEMO.toString(), GROUND, DESIGN, "--swell", "0")).isEqualTo(2);
+  }
+
+  @Test
+  void whatAReceiverMakesOfASurfaceIsToldBeforeSending() {
+    assertThat(run("compare", DEMO.toString(), GROUND)).isZero();
+    assertThat(out.toString()).contains("of 17125").contains("level difference");
+  }
+
+  @Test
+  void theGroundConvertsToEveryFormat() throws IOException {
+    String in = DEMO.resolve("../road/quay-road.xml").toString();
+    for (String name : new String[] {"a.xml", "a.dxf"}) {
+      assertThat(run("convert", in, dir.resolve(name).toString())).as(name).isZero();
+      assertThat(out.toString()).contains("proven").contains("triangles identical");
+      assertThat(dir.resolve("a.position.json")).exists();
+    }
+    assertThat(run("convert", in, dir.resolve("a.dxf").toString(), "--mesh")).isEqualTo(2);
+    assertThat(err.toString()).contains("meshes in 2018 only");
+    assertThat(run("convert", in, dir.resolve("a.txt").toString())).isEqualTo(2);
+    assertThat(err.toString()).contains(".dxf");
+  }
+}

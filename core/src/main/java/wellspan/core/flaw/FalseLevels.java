@@ -1,0 +1,104 @@
+package wellspan.core.flaw;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeMap;
+import wellspan.core.progress.Progress;
+
+/**
+ * Points whose level is a fixed stand-in for "not measured": the same value again and again, far
+ * from what lies around each of them. Values that programs like to write count even if they occur
+ * once.
+ *
+ * @param points numbers of the points, ascending
+ * @param values how many points have each value, metres
+ */
+public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
+  /** Levels closer than this are one value, metres. */
+  static final double SAME = 5e-4;
+
+  private static final Set<Long> USUAL =
+      Set.of(0L, -99L, -999L, -9999L, -99999L, 999L, 9999L, 99999L, -32768L, 32767L);
+
+  /** Levels nearer than this to their surroundings are never called false, metres. */
+  private static final double LEAST = 1;
+
+  /**
+   * @param xyz points in threes
+   * @throws java.util.concurrent.CancellationException if cancelled
+   */
+  public static FalseLevels find(double[] xyz, Progress progress) {
+    int n = xyz.length / 3;
+    Map<Long, List<Integer>> byValue = new HashMap<>();
+    for (int i = 0; i < n; i++) {
+      double z = xyz[3 * i + 2];
+      if (Double.isFinite(z)) {
+        byValue.computeIfAbsent(Math.round(z * 1000), k -> new ArrayList<>(1)).add(i);
+      }
+    }
+    Neighbours near = new Neighbours(xyz, new boolean[n]);
+    List<Integer> points = new ArrayList<>();
+    Map<Double, Integer> values = new TreeMap<>();
+    int asked = 0;
+    for (Map.Entry<Long, List<Integer>> e : byValue.entrySet()) {
+      boolean usual = isUsual(e.getKey());
+      progress.step((double) asked / n, "Looking for levels that are none");
+      asked += e.getValue().size();
+      if (!usual && e.getValue().size() < 2) {
+        continue;
+      }
+      List<Integer> off = e.getValue().stream().filter(i -> isOff(xyz, near, i, usual)).toList();
+      // a level that is right where most points have it is a level, whoever else shares it
+      if (off.size() * 2 > e.getValue().size() && areApart(xyz, off) || usual && !off.isEmpty()) {
+        points.addAll(off);
+        values.put(e.getKey() / 1000.0, off.size());
+      }
+    }
+    points.sort(null);
+    return new FalseLevels(List.copyOf(points), values);
+  }
+
+  /** Whether points lie at two places or more; a point measured twice is no pattern. */
+  private static boolean areApart(double[] xyz, List<Integer> points) {
+    return points.stream()
+        .anyMatch(
+            i ->
+                Math.hypot(
+                        xyz[3 * i] - xyz[3 * points.getFirst()],
+                        xyz[3 * i + 1] - xyz[3 * points.getFirst() + 1])
+                    > 0.001);
+  }
+
+  /** Whether programs write this level where they have none. */
+  static boolean isUsual(double level) {
+    return isUsual(Math.round(level * 1000));
+  }
+
+  private static boolean isUsual(long millimetres) {
+    return millimetres % 1000 == 0 && USUAL.contains(millimetres / 1000);
+  }
+
+  /**
+   * Whether a point lies far from what is around it. A level that programs write where they have
+   * none is off already where it lies clearly beside its neighbours, on steep ground too; any other
+   * must lie far from the middle of them.
+   */
+  private static boolean isOff(double[] xyz, Neighbours near, int point, boolean usual) {
+    double[] around = near.levels(near.otherLevels(point));
+    int n = around.length;
+    if (n < 3) {
+      return false;
+    }
+    double z = xyz[3 * point + 2];
+    // the middle half: a neighbour that is false itself must not widen what is usual here
+    double spread = around[n * 3 / 4] - around[n / 4];
+    if (usual) {
+      double beside = Math.max(around[1] - z, z - around[n - 2]);
+      return beside > Math.max(LEAST, spread / 2);
+    }
+    return Math.abs(z - Neighbours.median(around)) > Math.max(LEAST, 5 * spread);
+  }
+}

@@ -1,0 +1,253 @@
+package wellspan.core.flaw;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.PlanVertices;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.progress.Progress;
+import wellspan.core.triangulate.Triangulator;
+
+/**
+ * Looks for flaws in ground: in groups of points and in surfaces. Every flaw is a finding with its
+ * place and figure as long as there are few of a kind; many are told together.
+ */
+public final class GroundChecks {
+  /** Groups of fewer points are no ground: setting-out or control points. */
+  private static final int LEAST_POINTS = 50;
+
+  /** More flaws of one kind than this are told as one finding. */
+  private static final int MOST = 12;
+
+  /** Height below which a triangle is told to be a sliver, metres. */
+  public static final double SLIVER = 0.001;
+
+  private GroundChecks() {}
+
+  /**
+   * @throws java.util.concurrent.CancellationException if cancelled
+   */
+  public static List<Finding> of(Item item, Progress progress) {
+    List<Finding> out = new ArrayList<>();
+    switch (item) {
+      case Item.PointGroup p when p.points().size() >= LEAST_POINTS ->
+          points(item.name(), p.coordinates(), true, progress, out);
+      case Item.TerrainSurface s when s.mesh().triangleCount() > 0 -> {
+        points(item.name(), s.mesh().xyz(), false, progress.part(0, 0.5), out);
+        surface(item.name(), s.mesh(), progress.part(0.5, 1), out);
+      }
+      default -> {}
+    }
+    return out;
+  }
+
+  private static void points(
+      String name, double[] xyz, boolean loose, Progress progress, List<Finding> out) {
+    int n = xyz.length / 3;
+    FalseLevels f = FalseLevels.find(xyz, progress.part(0, 0.4));
+    f.values()
+        .forEach(
+            (value, count) ->
+                out.add(
+                    Finding.error(
+                            Stop.SHAPE,
+                            "terrain.false-level",
+                            name,
+                            String.format(
+                                Locale.ROOT,
+                                "%s: %d of %d points lie at %.3f m, far from what is around them: a stand-in for no level. Drop them with \u201cDrop levels that are none\u201d.",
+                                name,
+                                count,
+                                n,
+                                value))
+                        .at(first(xyz, f.points(), value))
+                        .withFigure(count + " points")));
+    boolean[] left = new boolean[n];
+    f.points().forEach(i -> left[i] = true);
+    Spikes s = Spikes.find(xyz, left, Double.NaN, progress.part(0.4, 0.9));
+    if (s.points().size() <= MOST) {
+      for (int k = 0; k < s.points().size(); k++) {
+        out.add(spike(name, xyz, s, k, ""));
+      }
+    } else {
+      out.add(spike(name, xyz, s, tallest(s), s.points().size() + " spikes, the tallest: "));
+    }
+    if (loose) {
+      duplicates(name, xyz, left, out);
+    }
+  }
+
+  private static Position first(double[] xyz, List<Integer> points, double value) {
+    return points.stream()
+        .filter(i -> Math.abs(xyz[3 * i + 2] - value) < FalseLevels.SAME)
+        .map(i -> place(xyz, i))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  private static Position place(double[] xyz, int i) {
+    return new Position(xyz[3 * i], xyz[3 * i + 1], xyz[3 * i + 2]);
+  }
+
+  private static int tallest(Spikes s) {
+    int best = 0;
+    for (int k = 1; k < s.points().size(); k++) {
+      best = Math.abs(s.heights().get(k)) > Math.abs(s.heights().get(best)) ? k : best;
+    }
+    return best;
+  }
+
+  private static Finding spike(String name, double[] xyz, Spikes s, int k, String lead) {
+    double h = s.heights().get(k);
+    return Finding.warning(
+            Stop.SHAPE,
+            "terrain.spike",
+            name,
+            String.format(
+                Locale.ROOT,
+                "%s: %sa point stands %.2f m %s its neighbours. Drop it with \u201cDrop spikes\u201d, or check the source.",
+                name,
+                lead,
+                Math.abs(h),
+                h > 0 ? "above" : "below"))
+        .at(place(xyz, s.points().get(k)))
+        .withFigure(String.format(Locale.ROOT, "%+.2f m", h));
+  }
+
+  /** Points at one place; those with a false level are told already. */
+  private static void duplicates(String name, double[] xyz, boolean[] left, List<Finding> out) {
+    int n = xyz.length / 3;
+    PlanVertices places =
+        new PlanVertices(Triangulator.SAME_PLACE, wellspan.core.geom.Box.of(xyz), n);
+    Map<Integer, double[]> again = new HashMap<>();
+    List<Integer> order = new ArrayList<>();
+    int extra = 0;
+    for (int i = 0; i < n; i++) {
+      if (left[i]) {
+        continue;
+      }
+      int before = places.size();
+      double z = xyz[3 * i + 2];
+      int v = places.at(xyz[3 * i], xyz[3 * i + 1], z);
+      if (v < before) {
+        extra++;
+        double[] range = again.get(v);
+        if (range == null) {
+          range = new double[] {places.level(v), places.level(v)};
+          again.put(v, range);
+          order.add(v);
+        }
+        range[0] = Math.min(range[0], z);
+        range[1] = Math.max(range[1], z);
+      }
+    }
+    if (order.size() > MOST) {
+      int worst = order.getFirst();
+      for (int v : order) {
+        worst = height(again.get(v)) > height(again.get(worst)) ? v : worst;
+      }
+      out.add(
+          duplicate(
+              name,
+              places,
+              worst,
+              again.get(worst),
+              extra + " points at places that another one has, the worst: "));
+    } else {
+      order.forEach(v -> out.add(duplicate(name, places, v, again.get(v), "")));
+    }
+  }
+
+  private static double height(double[] range) {
+    return range[1] - range[0];
+  }
+
+  private static Finding duplicate(
+      String name, PlanVertices places, int v, double[] range, String lead) {
+    String figure = String.format(Locale.ROOT, "%.3f m", height(range));
+    return Finding.warning(
+            Stop.SHAPE,
+            "terrain.duplicate",
+            name,
+            String.format(
+                Locale.ROOT,
+                "%s: %stwo points lie at one place, %s apart in level. Merge them with \u201cMerge points at one place\u201d.",
+                name,
+                lead,
+                figure))
+        .at(new Position(places.east(v), places.north(v), places.level(v)))
+        .withFigure(figure);
+  }
+
+  private static void surface(String name, Mesh m, Progress progress, List<Finding> out) {
+    SurfaceFlaws f = SurfaceFlaws.of(m, SLIVER, progress);
+    triangles(name, m, f.slivers(), "terrain.sliver", "triangles are lower than a millimetre", out);
+    triangles(name, m, f.inverted(), "terrain.inverted", "triangles are turned upside down", out);
+    triangles(name, m, f.repeated(), "terrain.repeated", "triangles are there more than once", out);
+    triangles(
+        name, m, f.overlapping(), "terrain.overlap", "triangles lie over or under others", out);
+    if (!f.irregularEdges().isEmpty()) {
+      out.add(
+          warning(
+              name,
+              "terrain.edge",
+              f.irregularEdges().size(),
+              "edges have more than two triangles, or two that are turned against each other. Drop flawed triangles",
+              m.vertex(f.irregularEdges().getFirst()[0])));
+    }
+    if (!f.holes().isEmpty()) {
+      out.add(
+          Finding.note(
+                  Stop.SHAPE,
+                  "terrain.hole",
+                  name,
+                  name
+                      + ": "
+                      + f.holes().size()
+                      + " holes lie inside the surface. If they are not meant, close them with \u201cFill holes\u201d.")
+              .at(m.vertex(f.holes().getFirst()[0]))
+              .withFigure(f.holes().size() + " holes"));
+    }
+    if (!f.islands().isEmpty()) {
+      out.add(
+          Finding.note(
+                  Stop.SHAPE,
+                  "terrain.island",
+                  name,
+                  name
+                      + ": "
+                      + f.islands().size()
+                      + " parts do not hang together with the largest one. If they are not meant, use \u201cDrop loose parts\u201d.")
+              .at(m.vertex(m.triangles()[3 * f.islands().getFirst().getFirst()]))
+              .withFigure(f.islands().size() + " parts"));
+    }
+  }
+
+  private static void triangles(
+      String name, Mesh m, List<Integer> some, String code, String what, List<Finding> out) {
+    if (!some.isEmpty()) {
+      out.add(
+          warning(
+              name,
+              code,
+              some.size(),
+              what
+                  + String.format(
+                      Locale.ROOT, " (%.2f %%)", 100.0 * some.size() / m.triangleCount())
+                  + ". Drop them with \u201cDrop flawed triangles\u201d",
+              m.vertex(m.triangles()[3 * some.getFirst()])));
+    }
+  }
+
+  private static Finding warning(String name, String code, int count, String what, Position at) {
+    return Finding.warning(Stop.SHAPE, code, name, name + ": " + count + " " + what + ".")
+        .at(at)
+        .withFigure(Integer.toString(count));
+  }
+}

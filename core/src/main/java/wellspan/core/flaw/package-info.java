@@ -1,0 +1,5 @@
+/**
+ * Errors in received ground: levels that are no levels, spikes, and triangles that make no surface.
+ * Everything here only looks; dropping what was found is a step of the job.
+ */
+package wellspan.core.flaw;

@@ -1,0 +1,229 @@
+package wellspan.core.step;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
+import wellspan.core.geom.Polyline;
+import wellspan.core.item.Band;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.overlay.EarthBodies;
+import wellspan.core.progress.Progress;
+import wellspan.core.triangulate.Constraint;
+import wellspan.core.triangulate.LevelConflict;
+import wellspan.core.triangulate.Triangulated;
+import wellspan.core.triangulate.Triangulator;
+
+/** Carries out recipes. */
+public final class Maker {
+  /** Levels at one place that differ by less are no conflict, metres. */
+  public static final double LEVEL_TOLERANCE = 0.01;
+
+  private Maker() {}
+
+  /**
+   * What a recipe made.
+   *
+   * @param items nothing, if it failed
+   * @param told what happened, a sentence with figures
+   */
+  public record Made(List<Item> items, String told, List<Finding> findings) {}
+
+  /**
+   * @throws java.util.concurrent.CancellationException if cancelled
+   */
+  public static Made make(Recipe recipe, Inputs inputs, Progress progress) {
+    progress.step(0, recipe.title());
+    try {
+      return switch (recipe) {
+        case Recipe.Triangulation t -> triangulate(t, inputs, progress);
+        case Recipe.Copy c -> {
+          Item.TerrainSurface s = surface(inputs, c.surface());
+          yield new Made(
+              List.of(new Item.TerrainSurface(c.name(), s.mesh(), s.invisible())),
+              "Copied from " + s.name() + ".",
+              List.of());
+        }
+        case Recipe.Earth e -> earth(e, inputs, progress);
+      };
+    } catch (IllegalArgumentException | IllegalStateException e) {
+      return new Made(
+          List.of(),
+          e.getMessage(),
+          List.of(
+              Finding.error(
+                  Stop.SHAPE,
+                  "step.failed",
+                  recipe.name(),
+                  recipe.name() + " could not be made: " + e.getMessage())));
+    }
+  }
+
+  static Item.TerrainSurface surface(Inputs inputs, ItemId id) {
+    if (inputs.item(id) instanceof Item.TerrainSurface s) {
+      return s;
+    }
+    throw new IllegalArgumentException(id + " is no surface. Choose a terrain surface.");
+  }
+
+  private static Made triangulate(Recipe.Triangulation recipe, Inputs inputs, Progress progress) {
+    List<double[]> parts = new ArrayList<>();
+    for (ItemId id : recipe.points()) {
+      parts.add(points(inputs.item(id)));
+    }
+    List<Constraint> lines = new ArrayList<>();
+    constraints(recipe.breaklines(), Constraint.Kind.BREAKLINE, inputs, lines);
+    constraints(recipe.boundaries(), Constraint.Kind.BOUNDARY, inputs, lines);
+    constraints(recipe.holes(), Constraint.Kind.HOLE, inputs, lines);
+    Triangulated t =
+        new Triangulator(recipe.duplicates(), recipe.crossings(), LEVEL_TOLERANCE)
+            .run(join(parts), lines, progress);
+    List<Finding> findings = new ArrayList<>();
+    for (LevelConflict c : t.conflicts()) {
+      findings.add(conflict(recipe, c));
+    }
+    t.lost()
+        .forEach(
+            p ->
+                findings.add(
+                    Finding.error(
+                            Stop.SHAPE,
+                            "terrain.breakline-lost",
+                            recipe.name(),
+                            recipe.name()
+                                + ": a breakline is no edge of the surface here. Clean the lines around this place.")
+                        .at(p)));
+    t.withoutLevels().stream()
+        .distinct()
+        .forEach(
+            name ->
+                findings.add(
+                    Finding.warning(
+                        Stop.SHAPE,
+                        "terrain.flat-line",
+                        recipe.name(),
+                        recipe.name()
+                            + ": lines of "
+                            + name
+                            + " have no levels and were left out.")));
+    return new Made(
+        List.of(new Item.TerrainSurface(recipe.name(), t.mesh(), new int[0])),
+        String.format(
+            Locale.ROOT,
+            "%d vertices, %d triangles, %d lines kept as edges, %d points at one place with another.",
+            t.mesh().vertexCount(),
+            t.mesh().triangleCount(),
+            lines.size() - t.withoutLevels().size(),
+            t.duplicates()),
+        findings);
+  }
+
+  private static Finding conflict(Recipe.Triangulation recipe, LevelConflict c) {
+    String figure = String.format(Locale.ROOT, "%.3f m", c.difference());
+    return switch (c.kind()) {
+      case CROSSING ->
+          conflict(
+              recipe,
+              c,
+              "terrain.crossing",
+              "lines that cross here differ by " + figure,
+              recipe.crossings().word());
+      case DUPLICATE ->
+          conflict(
+              recipe,
+              c,
+              "terrain.duplicate-level",
+              "points at one place differ by " + figure,
+              recipe.duplicates().word());
+      case ON_LINE ->
+          conflict(
+              recipe,
+              c,
+              "terrain.point-on-line",
+              "a point lies on a line and differs from it by " + figure,
+              "point's");
+    };
+  }
+
+  private static Finding conflict(
+      Recipe.Triangulation recipe, LevelConflict c, String code, String what, String taken) {
+    String message =
+        String.format(
+            Locale.ROOT,
+            "%s: %s (%.3f and %.3f m). The %s level was taken; choose another rule, or mend the source.",
+            recipe.name(),
+            what,
+            c.lowest(),
+            c.highest(),
+            taken);
+    return Finding.warning(Stop.SHAPE, code, recipe.name(), message)
+        .at(c.place())
+        .withFigure(String.format(Locale.ROOT, "%.3f m", c.difference()));
+  }
+
+  private static double[] points(Item item) {
+    return switch (item) {
+      case Item.PointGroup p -> p.coordinates();
+      case Item.TerrainSurface s -> s.mesh().xyz();
+      case Item.Cover c -> c.mesh().xyz();
+      case Item.StringLine l -> join(l.lines().stream().map(Polyline::xyz).toList());
+      case Item.Body b -> throw noPoints(item);
+      case Item.AlignmentLine a -> throw noPoints(item);
+    };
+  }
+
+  private static IllegalArgumentException noPoints(Item item) {
+    return new IllegalArgumentException(
+        item.name() + " holds no ground points. Choose points, lines or a surface.");
+  }
+
+  private static double[] join(List<double[]> parts) {
+    double[] out = new double[parts.stream().mapToInt(p -> p.length).sum()];
+    int at = 0;
+    for (double[] p : parts) {
+      System.arraycopy(p, 0, out, at, p.length);
+      at += p.length;
+    }
+    return out;
+  }
+
+  private static void constraints(
+      List<ItemId> ids, Constraint.Kind kind, Inputs inputs, List<Constraint> to) {
+    for (ItemId id : ids) {
+      if (!(inputs.item(id) instanceof Item.StringLine l)) {
+        throw new IllegalArgumentException(id + " holds no lines. Choose strings.");
+      }
+      for (Polyline p : l.lines()) {
+        if (kind.closed() && !p.isClosed(0.01)) {
+          throw new IllegalArgumentException(
+              l.name() + " holds a line that is not closed, so it bounds nothing.");
+        }
+        to.add(new Constraint(l.name(), kind.closed() ? p.open() : p, kind));
+      }
+    }
+  }
+
+  private static Made earth(Recipe.Earth e, Inputs inputs, Progress progress) {
+    Item.TerrainSurface existing = surface(inputs, e.existing());
+    Item.TerrainSurface proposed = surface(inputs, e.proposed());
+    EarthBodies b = EarthBodies.between(existing.mesh(), proposed.mesh(), progress);
+    List<Item> items = new ArrayList<>();
+    if (b.cut().triangleCount() > 0) {
+      items.add(new Item.Body(e.name() + " cut", b.cut(), Band.EARTHWORKS));
+    }
+    if (b.fill().triangleCount() > 0) {
+      items.add(new Item.Body(e.name() + " fill", b.fill(), Band.EARTHWORKS));
+    }
+    if (items.isEmpty()) {
+      throw new IllegalArgumentException(
+          "the two surfaces do not lie over each other, or are the same.");
+    }
+    return new Made(
+        items,
+        String.format(
+            Locale.ROOT, "Cut %.1f m³, fill %.1f m³.", b.cut().volume(), b.fill().volume()),
+        List.of());
+  }
+}

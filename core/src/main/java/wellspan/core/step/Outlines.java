@@ -1,0 +1,89 @@
+package wellspan.core.step;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.geom.PlanPolygon;
+import wellspan.core.geom.Polyline;
+import wellspan.core.item.Item;
+import wellspan.core.reshape.SurfaceJoin;
+
+/** The areas that outlines of steps stand for. */
+final class Outlines {
+  /** Distance of points along an alignment whose strip is taken, metres. */
+  private static final double STRIP_STEP = 0.5;
+
+  private Outlines() {}
+
+  /**
+   * @throws IllegalArgumentException with a sentence, if the outline encloses nothing
+   */
+  static Geometry area(Step.Outline outline, Inputs inputs) {
+    return switch (outline) {
+      case Step.Outline.Drawn d -> drawn(d.ring());
+      case Step.Outline.Of o -> of(inputs.item(o.source()), o.offset());
+    };
+  }
+
+  private static Geometry drawn(List<Double> ring) {
+    double[] xyz = new double[ring.size() / 2 * 3];
+    if (xyz.length < 9) {
+      throw new IllegalArgumentException("The drawn outline needs three corners or more.");
+    }
+    for (int i = 0; i < ring.size() / 2; i++) {
+      xyz[3 * i] = ring.get(2 * i);
+      xyz[3 * i + 1] = ring.get(2 * i + 1);
+    }
+    return PlanPolygon.of(new Polyline(xyz));
+  }
+
+  private static Geometry of(Item item, double offset) {
+    Geometry area =
+        switch (item) {
+          case Item.StringLine l -> enclosed(l);
+          case Item.TerrainSurface s -> SurfaceJoin.area(s.mesh());
+          case Item.Cover c -> SurfaceJoin.area(c.mesh());
+          case Item.AlignmentLine a -> strip(a.alignment(), offset);
+          case Item.Body b -> throw none(item);
+          case Item.PointGroup p -> throw none(item);
+        };
+    return item instanceof Item.AlignmentLine || offset == 0 ? area : area.buffer(offset);
+  }
+
+  private static IllegalArgumentException none(Item item) {
+    return new IllegalArgumentException(
+        item.name() + " is no outline. Take closed lines, a surface or an alignment.");
+  }
+
+  private static Geometry enclosed(Item.StringLine lines) {
+    List<Geometry> areas = new ArrayList<>();
+    for (Polyline l : lines.lines()) {
+      if (l.isClosed(0.01)) {
+        areas.add(PlanPolygon.of(l));
+      }
+    }
+    if (areas.isEmpty()) {
+      throw new IllegalArgumentException(
+          lines.name() + " holds no closed line, so it encloses nothing.");
+    }
+    return PlanPolygon.union(areas);
+  }
+
+  private static Geometry strip(Alignment a, double half) {
+    if (!(half > 0)) {
+      throw new IllegalArgumentException(
+          "The strip along an alignment needs a width: give an offset greater than zero.");
+    }
+    Coordinate[] line =
+        a.everyWithEnds(STRIP_STEP).stream().map(Outlines::place).toArray(Coordinate[]::new);
+    return new GeometryFactory().createLineString(line).buffer(half, 16, 2);
+  }
+
+  private static Coordinate place(AlignmentPoint p) {
+    return new Coordinate(p.east(), p.north());
+  }
+}

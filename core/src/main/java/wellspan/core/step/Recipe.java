@@ -1,0 +1,81 @@
+package wellspan.core.step;
+
+import java.util.List;
+import java.util.stream.Stream;
+import wellspan.core.item.ItemId;
+import wellspan.core.triangulate.LevelRule;
+
+/** How an item is made that no source holds. {@link Maker} carries it out. */
+public sealed interface Recipe {
+  /** Name of what is made. */
+  String name();
+
+  /** What it is made of. */
+  List<ItemId> uses();
+
+  /** What it makes, for lists and undo. */
+  String title();
+
+  /**
+   * A terrain surface of points and lines.
+   *
+   * @param points groups of points, and surfaces whose vertices count as points
+   * @param breaklines strings that become chains of edges
+   * @param boundaries closed strings in which the surface ends
+   * @param holes closed strings in which there is none
+   * @param duplicates level of points at one place
+   * @param crossings level where lines cross
+   */
+  record Triangulation(
+      String name,
+      List<ItemId> points,
+      List<ItemId> breaklines,
+      List<ItemId> boundaries,
+      List<ItemId> holes,
+      LevelRule duplicates,
+      LevelRule crossings)
+      implements Recipe {
+    public Triangulation {
+      points = List.copyOf(points);
+      breaklines = List.copyOf(breaklines);
+      boundaries = List.copyOf(boundaries);
+      holes = List.copyOf(holes);
+    }
+
+    @Override
+    public String title() {
+      return "Triangulate " + name;
+    }
+
+    @Override
+    public List<ItemId> uses() {
+      return Stream.of(points, breaklines, boundaries, holes).flatMap(List::stream).toList();
+    }
+  }
+
+  /** A surface that is the same as another one, to be shaped on its own. */
+  record Copy(String name, ItemId surface) implements Recipe {
+    @Override
+    public String title() {
+      return "Copy as " + name;
+    }
+
+    @Override
+    public List<ItemId> uses() {
+      return List.of(surface);
+    }
+  }
+
+  /** The earth between two surfaces as bodies: one of what is cut, one of what is filled. */
+  record Earth(String name, ItemId existing, ItemId proposed) implements Recipe {
+    @Override
+    public String title() {
+      return "Earth bodies " + name;
+    }
+
+    @Override
+    public List<ItemId> uses() {
+      return List.of(existing, proposed);
+    }
+  }
+}

@@ -1,0 +1,12 @@
+package wellspan.core.step;
+
+/** A step of an item, switched on or off. */
+public record RecordedStep(Step step, boolean on) {
+  public static RecordedStep of(Step step) {
+    return new RecordedStep(step, true);
+  }
+
+  public RecordedStep switched(boolean now) {
+    return new RecordedStep(step, now);
+  }
+}

@@ -1,0 +1,32 @@
+package wellspan.core.step;
+
+import java.util.List;
+import wellspan.core.finding.Finding;
+import wellspan.core.item.Item;
+
+/**
+ * What a step made of an item.
+ *
+ * @param item the item as it is now; as before, if the step is off or failed
+ * @param more items made besides
+ * @param told what happened, a sentence with figures
+ * @param findings conflicts, and the reason if it failed
+ */
+public record StepOutcome(
+    RecordedStep step,
+    Item item,
+    List<Item> more,
+    Extent before,
+    Extent after,
+    String told,
+    List<Finding> findings) {
+
+  static StepOutcome passed(RecordedStep step, Item item) {
+    Extent e = Extent.of(item);
+    return new StepOutcome(step, item, List.of(), e, e, "Switched off.", List.of());
+  }
+
+  public boolean failed() {
+    return findings.stream().anyMatch(Finding::isError);
+  }
+}

@@ -1,0 +1,30 @@
+package wellspan.core.triangulate;
+
+import java.util.Locale;
+
+/** Which level holds where several were measured at one place. */
+public enum LevelRule {
+  FIRST,
+  MEAN,
+  HIGHEST,
+  LOWEST;
+
+  /** As it stands in files and menus. */
+  public String word() {
+    return name().toLowerCase(Locale.ROOT);
+  }
+
+  /**
+   * @param first the level that came first
+   * @param sum of all levels
+   * @param count how many there are
+   */
+  public double level(double first, double sum, int count, double lowest, double highest) {
+    return switch (this) {
+      case FIRST -> first;
+      case MEAN -> sum / count;
+      case HIGHEST -> highest;
+      case LOWEST -> lowest;
+    };
+  }
+}

@@ -1,0 +1,83 @@
+package wellspan.core.deliver;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import wellspan.core.describe.IfcSchema;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Band;
+import wellspan.core.item.Item;
+import wellspan.core.terrain.Grounds;
+import wellspan.core.unit.LinearUnit;
+
+class DeliveryFormatTest {
+  private static final Item GROUND =
+      new Item.TerrainSurface("G", Grounds.grid(2, 2, 1, (x, y) -> 0), new int[0]);
+  private static final Item BODY =
+      new Item.Body("B", Grounds.grid(2, 2, 1, (x, y) -> 0), Band.STRUCTURES);
+  private static final Item PEGS =
+      new Item.PointGroup("P", List.of(new Item.NamedPoint("1", new Position(0, 0, 0), "peg")));
+  private static final Item COVER =
+      new Item.Cover("C", Grounds.grid(1, 1, 1, (x, y) -> 0), "grass");
+
+  @Test
+  void everyFormatIsFoundByItsId() {
+    for (DeliveryFormat f : DeliveryFormat.all()) {
+      assertThat(DeliveryFormat.named(f.id())).contains(f);
+      assertThat(DeliveryFormat.named(" " + f.id().toLowerCase(java.util.Locale.ROOT))).contains(f);
+      assertThat(f.ending()).startsWith(".");
+      assertThat(f.title()).isNotBlank();
+    }
+    assertThat(DeliveryFormat.named("IFC4X3")).contains(new DeliveryFormat.Ifc(IfcSchema.IFC4X3));
+    assertThat(DeliveryFormat.named("papyrus")).isEmpty();
+  }
+
+  @Test
+  void formatsCarryWhatTheyCan() {
+    DeliveryFormat list = new DeliveryFormat.PointList();
+    assertThat(list.carries(PEGS)).isTrue();
+    assertThat(list.carries(GROUND)).isFalse();
+    assertThat(new DeliveryFormat.LandXml().carries(BODY)).isFalse();
+    assertThat(new DeliveryFormat.LandXml().carries(COVER)).isTrue();
+    assertThat(new DeliveryFormat.Dxf(DxfRelease.R12, false).carries(BODY)).isTrue();
+    assertThat(new DeliveryFormat.Ifc(IfcSchema.IFC4).carries(new Item.PointGroup("E", List.of())))
+        .isFalse();
+  }
+
+  @Test
+  void onlyModelsSayWhereTheyLie() {
+    assertThat(DeliveryFormat.all().stream().filter(DeliveryFormat::saysPlace)).hasSize(3);
+  }
+
+  @Test
+  void meshesNeedTheLatestRelease() {
+    assertThatThrownBy(() -> new DeliveryFormat.Dxf(DxfRelease.R12, true))
+        .hasMessageContaining("no mesh entity");
+  }
+
+  @Test
+  void anotherFormatGivesTheFileItsEnding() {
+    Delivery d =
+        new Delivery(
+            "D", "", IfcSchema.IFC4, LinearUnit.METRE, new LocalZero.Shared(), "a.b.ifc", Set.of());
+    Delivery x = d.withFormat(new DeliveryFormat.LandXml());
+    assertThat(x.fileName()).isEqualTo("a.b.xml");
+    assertThat(x.schema()).isEqualTo(IfcSchema.IFC4X3);
+    assertThat(d.schema()).isEqualTo(IfcSchema.IFC4);
+  }
+
+  @Test
+  void whatIsLostIsSaidForEveryFormat() {
+    assertThat(Losses.of(COVER, new DeliveryFormat.LandXml(), Frame.UNPLACED))
+        .extracting(f -> f.code())
+        .containsExactly("deliver.plain", "deliver.material");
+    assertThat(Losses.of(PEGS, new DeliveryFormat.Dxf(DxfRelease.R2000, false), Frame.UNPLACED))
+        .extracting(f -> f.code())
+        .containsExactly("deliver.plain", "deliver.codes");
+    assertThat(Losses.of(PEGS, new DeliveryFormat.PointList(), Frame.UNPLACED)).isEmpty();
+  }
+}

@@ -1,0 +1,106 @@
+package wellspan.core.flaw;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.concurrent.CancellationException;
+import org.junit.jupiter.api.Test;
+import wellspan.core.finding.Finding;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.progress.Progress;
+import wellspan.core.terrain.Grounds;
+
+class GroundChecksTest {
+  private static Item.PointGroup group(double[] xyz) {
+    List<Item.NamedPoint> out = new ArrayList<>();
+    for (int i = 0; i < xyz.length; i += 3) {
+      out.add(new Item.NamedPoint("" + i / 3, new Position(xyz[i], xyz[i + 1], xyz[i + 2]), ""));
+    }
+    return new Item.PointGroup("Survey", out);
+  }
+
+  private static double[] hills(int n) {
+    return Grounds.scatter(n, 200, 11, (x, y) -> 30 + 4 * Math.sin(x / 35) + 3 * Math.cos(y / 28));
+  }
+
+  @Test
+  void cleanGroundAndFewPointsGiveNothing() {
+    assertThat(GroundChecks.of(group(hills(2000)), Progress.NONE)).isEmpty();
+    assertThat(GroundChecks.of(group(new double[] {0, 0, 0, 1, 1, -999, 2, 2, 5}), Progress.NONE))
+        .isEmpty();
+    Item.TerrainSurface s =
+        new Item.TerrainSurface("G", Grounds.grid(20, 20, 5, (x, y) -> x / 10), new int[0]);
+    assertThat(GroundChecks.of(s, Progress.NONE)).isEmpty();
+  }
+
+  @Test
+  void everyFlawHasItsPlaceAndFigure() {
+    double[] xyz = hills(2000);
+    xyz[3 * 300 + 2] = 0;
+    xyz[3 * 700 + 2] += 6;
+    System.arraycopy(xyz, 3 * 900, xyz, 3 * 901, 2);
+    xyz[3 * 901 + 2] = xyz[3 * 900 + 2] + 0.031;
+    List<Finding> found = GroundChecks.of(group(xyz), Progress.NONE);
+    assertThat(found)
+        .extracting(Finding::code)
+        .containsExactly("terrain.false-level", "terrain.spike", "terrain.duplicate");
+    assertThat(found.get(0).isError()).isTrue();
+    assertThat(found.get(0).place().orElseThrow().east()).isEqualTo(xyz[900]);
+    assertThat(found.get(1).figure()).startsWith("+");
+    assertThat(found.get(2).figure()).isEqualTo("0.031 m");
+  }
+
+  @Test
+  void manyFlawsOfAKindAreToldTogether() {
+    double[] xyz = hills(4000);
+    for (int i = 0; i < 40; i++) {
+      xyz[3 * (i * 90 + 20) + 2] += 5 + i * 0.1;
+    }
+    List<Finding> found = GroundChecks.of(group(xyz), Progress.NONE);
+    assertThat(found).hasSize(1);
+    assertThat(found.getFirst().message()).contains("40 spikes, the tallest: ");
+    double[] twice = hills(400);
+    double[] doubled = java.util.Arrays.copyOf(twice, 2 * twice.length);
+    System.arraycopy(twice, 0, doubled, twice.length, twice.length);
+    assertThat(GroundChecks.of(group(doubled), Progress.NONE))
+        .singleElement()
+        .satisfies(f -> assertThat(f.message()).contains("404 points at places"));
+  }
+
+  @Test
+  void aSurfaceTellsHolesIslandsAndFlawedTriangles() {
+    Mesh m = Grounds.grid(12, 12, 5, (x, y) -> 0.1 * x);
+    int[] t = m.triangles().clone();
+    t[0] = m.triangles()[1];
+    t[1] = m.triangles()[0];
+    Mesh broken =
+        new Mesh(m.xyz(), t).only(k -> k != 100 && k != 101 && (k < 240 || k > 262 || k > 260));
+    List<Finding> found =
+        GroundChecks.of(new Item.TerrainSurface("G", broken, new int[0]), Progress.NONE);
+    assertThat(found)
+        .extracting(Finding::code)
+        .contains("terrain.inverted", "terrain.hole")
+        .doesNotContain("terrain.spike", "terrain.false-level");
+    assertThat(found).allMatch(f -> f.place().isPresent());
+  }
+
+  @Test
+  void lookingCanBeCancelled() {
+    Progress cancelled =
+        new Progress() {
+          @Override
+          public void report(double fraction, String sentence) {}
+
+          @Override
+          public boolean isCancelled() {
+            return true;
+          }
+        };
+    assertThatThrownBy(() -> GroundChecks.of(group(hills(500)), cancelled))
+        .isInstanceOf(CancellationException.class);
+  }
+}

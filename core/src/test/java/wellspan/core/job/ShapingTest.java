@@ -1,0 +1,231 @@
+package wellspan.core.job;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import wellspan.core.finding.Finding;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
+import wellspan.core.step.Recipe;
+import wellspan.core.step.RecordedStep;
+import wellspan.core.step.Step;
+import wellspan.core.step.StepOutcome;
+import wellspan.core.terrain.Grounds;
+import wellspan.core.triangulate.LevelRule;
+
+class ShapingTest {
+  private static final ItemId POINTS = new ItemId("survey/points/Shore");
+  private static final ItemId EDGE = new ItemId("survey/string/Edge");
+  private static final ItemId GROUND = new ItemId("job/terrain-surface/Ground");
+
+  private static Job job() {
+    Revision r = new Revision("Rev A", "survey.csv", "x", "abc", 1, java.time.Instant.EPOCH);
+    return Job.named("j").withSource(Source.of("survey", r));
+  }
+
+  private static Map<String, Received> survey(double falseLevel, double raised) {
+    double[] xyz = Grounds.scatter(1500, 200, 5, (x, y) -> 20 + raised + 3 * Math.sin(x / 30));
+    List<Item.NamedPoint> points = new ArrayList<>();
+    for (int i = 0; i < xyz.length / 3; i++) {
+      double z = i % 300 == 150 ? falseLevel : xyz[3 * i + 2];
+      points.add(new Item.NamedPoint("" + i, new Position(xyz[3 * i], xyz[3 * i + 1], z), "G"));
+    }
+    double e = Grounds.E, n = Grounds.N;
+    Polyline edge =
+        new Polyline(
+            new double[] {
+              e + 20, n + 20, 25, e + 180, n + 20, 25, e + 180, n + 180, 25, e + 20, n + 180, 25,
+              e + 20, n + 20, 25
+            });
+    List<Received.Entry> entries =
+        List.of(
+            new Received.Entry(
+                new Item.PointGroup("Shore", points), "", java.util.Optional.empty()),
+            new Received.Entry(new Item.StringLine("Edge", edge), "", java.util.Optional.empty()));
+    return Map.of(
+        "survey", new Received("CSV", "", "metre", entries, Map.of(), List.of(), List.of()));
+  }
+
+  private static Recipe triangulation() {
+    return new Recipe.Triangulation(
+        "Ground",
+        List.of(POINTS),
+        List.of(EDGE),
+        List.of(),
+        List.of(),
+        LevelRule.MEAN,
+        LevelRule.MEAN);
+  }
+
+  private static Job withGround() {
+    return job()
+        .withSteps(POINTS, List.of(RecordedStep.of(new Step.DropFalseLevels(false))))
+        .withRecipe(triangulation())
+        .withSteps(
+            GROUND,
+            List.of(
+                RecordedStep.of(new Step.Clip(new Step.Outline.Of(EDGE, 0), true)),
+                RecordedStep.of(new Step.Raise(1))));
+  }
+
+  private static Mesh ground(Build b) {
+    return ((Item.TerrainSurface) b.items().get(GROUND).item()).mesh();
+  }
+
+  @Test
+  void pointsAreCleanedTriangulatedClippedAndRaised() {
+    Build b = Build.of(withGround(), survey(-999, 0));
+    StepOutcome cleaned = b.shaping().shaped().get(POINTS).outcomes().getFirst();
+    assertThat(cleaned.before().points()).isEqualTo(1504);
+    assertThat(cleaned.after().points()).isEqualTo(1499);
+    assertThat(cleaned.told()).contains("5 points dropped (0.33 % of 1504)").contains("-999.000");
+    assertThat(ground(b).planArea()).isCloseTo(160 * 160, within(1e-4));
+    assertThat(ground(b).bounds().minH()).isBetween(17.9, 18.6);
+    assertThat(b.items().get(GROUND).origin()).isEqualTo(Origin.BY_HAND);
+    assertThat(b.shaping().uses(GROUND)).containsExactlyInAnyOrder(POINTS, EDGE);
+  }
+
+  @Test
+  void aNewRevisionReplaysAllSteps() {
+    Build first = Build.of(withGround(), survey(-999, 0));
+    Build second = first.next(first.job(), survey(0, 2), Progress.NONE);
+    StepOutcome cleaned = second.shaping().shaped().get(POINTS).outcomes().getFirst();
+    assertThat(cleaned.told()).contains("5 at 0.000 m");
+    assertThat(ground(second).bounds().minH())
+        .isCloseTo(ground(first).bounds().minH() + 2, within(1e-9));
+  }
+
+  @Test
+  void whatDidNotChangeIsTakenOver() {
+    Map<String, Received> read = survey(-999, 0);
+    Build first = Build.of(withGround(), read);
+    Build again =
+        first
+            .ready(first.job().withMarks(List.of()), read)
+            .orElseThrow(() -> new AssertionError("nothing was to be done"));
+    assertThat(ground(again)).isSameAs(ground(first));
+    List<RecordedStep> more = new ArrayList<>(first.job().stepsOf(GROUND));
+    more.add(RecordedStep.of(new Step.Raise(1)));
+    Job next = first.job().withSteps(GROUND, more);
+    assertThat(first.ready(next, read)).isEmpty();
+    Build longer = first.next(next, read, Progress.NONE);
+    assertThat(longer.shaping().shaped().get(GROUND).outcomes().getFirst())
+        .isSameAs(first.shaping().shaped().get(GROUND).outcomes().getFirst());
+  }
+
+  @Test
+  void aStepThatIsOffChangesNothingAndStays() {
+    Job job = withGround();
+    List<RecordedStep> off =
+        job.stepsOf(GROUND).stream().map(s -> s.switched(s.step() instanceof Step.Clip)).toList();
+    Build b = Build.of(job.withSteps(GROUND, off), survey(-999, 0));
+    Build on = Build.of(job, survey(-999, 0));
+    assertThat(ground(b).bounds().minH()).isCloseTo(ground(on).bounds().minH() - 1, within(1e-9));
+    assertThat(b.shaping().shaped().get(GROUND).outcomes().get(1).told())
+        .isEqualTo("Switched off.");
+  }
+
+  @Test
+  void aStepThatCannotBeDoneSaysWhyAndLeavesTheItem() {
+    ItemId gone = new ItemId("survey/string/Gone");
+    Job job =
+        withGround()
+            .withSteps(
+                GROUND,
+                List.of(
+                    RecordedStep.of(new Step.Clip(new Step.Outline.Of(gone, 0), true)),
+                    RecordedStep.of(new Step.Simplify(0))));
+    Build b = Build.of(job, survey(-999, 0));
+    assertThat(ground(b).planArea()).isCloseTo(40_000, within(1e-3));
+    assertThat(b.findings().stream().filter(f -> f.code().equals("step.failed")))
+        .extracting(Finding::message)
+        .anyMatch(m -> m.contains("survey/string/Gone is not there"))
+        .anyMatch(m -> m.contains("must be greater than zero"));
+  }
+
+  @Test
+  void aRecipeWithoutItsPointsIsAFinding() {
+    Build b = Build.of(job().withRecipe(triangulation()), Map.of());
+    assertThat(b.items()).isEmpty();
+    assertThat(b.findings()).extracting(Finding::code).contains("step.failed");
+  }
+
+  @Test
+  void aCoverIsAnItemOfItsOwnAndTheGroundKeepsTheRest() {
+    Job job =
+        withGround()
+            .withSteps(
+                GROUND,
+                List.of(
+                    RecordedStep.of(
+                        new Step.CutCover("Lawn", "grass", new Step.Outline.Of(EDGE, 0)))));
+    Build b = Build.of(job, survey(-999, 0));
+    ItemId lawn = new ItemId("job/cover/Lawn");
+    Item.Cover cover = (Item.Cover) b.items().get(lawn).item();
+    assertThat(cover.material()).isEqualTo("grass");
+    assertThat(cover.mesh().planArea()).isCloseTo(25_600, within(1e-3));
+    assertThat(ground(b).planArea()).isCloseTo(40_000 - 25_600, within(1e-3));
+    assertThat(b.shaping().leftBy(lawn)).contains(GROUND);
+  }
+
+  @Test
+  void twoSurfacesThatAskForEachOtherComeToAnEnd() {
+    ItemId copy = new ItemId("job/terrain-surface/Copy");
+    Job job =
+        withGround()
+            .withRecipe(new Recipe.Copy("Copy", GROUND))
+            .withSteps(copy, List.of(RecordedStep.of(new Step.SetIn(GROUND))))
+            .withSteps(GROUND, List.of(RecordedStep.of(new Step.SetIn(copy))));
+    assertThat(Build.of(job, survey(-999, 0)).items()).containsKeys(GROUND, copy);
+  }
+
+  @Test
+  void theEarthBetweenTwoSurfacesBecomesBodies() {
+    ItemId copy = new ItemId("job/terrain-surface/New");
+    Job job =
+        withGround()
+            .withRecipe(new Recipe.Copy("New", GROUND))
+            .withSteps(copy, List.of(RecordedStep.of(new Step.Raise(0.5))))
+            .withRecipe(new Recipe.Earth("Earth", GROUND, copy));
+    Build b = Build.of(job, survey(-999, 0));
+    Item.Body fill = (Item.Body) b.items().get(new ItemId("job/body/Earth fill")).item();
+    assertThat(fill.mesh().volume()).isCloseTo(0.5 * 160 * 160, within(0.5));
+    assertThat(b.items()).doesNotContainKey(new ItemId("job/body/Earth cut"));
+  }
+
+  @Test
+  void stepsAndRecipesSurviveTheJobFile() throws Exception {
+    Job job =
+        withGround()
+            .withSteps(
+                POINTS,
+                List.of(
+                    new RecordedStep(new Step.DropSpikes(2.5, false), false),
+                    RecordedStep.of(new Step.MergeDuplicates(LevelRule.LOWEST)),
+                    RecordedStep.of(
+                        new Step.Clip(
+                            new Step.Outline.Drawn(List.of(0.0, 0.0, 1.5, 0.0, 1.0, 1.0)), false))))
+            .withRecipe(new Recipe.Earth("Earth", GROUND, POINTS))
+            .withRecipe(new Recipe.Copy("Twin", GROUND));
+    assertThat(JobJson.read(JobJson.write(job), "job.json")).isEqualTo(job);
+  }
+
+  @Test
+  void aStepNobodyKnowsIsADamagedJobFile() {
+    String text =
+        JobJson.write(withGround()).replace("\"step\" : \"raise\"", "\"step\" : \"squash\"");
+    assertThatThrownBy(() -> JobJson.read(text, "job.json"))
+        .isInstanceOf(JobException.class)
+        .hasMessageContaining("squash");
+  }
+}

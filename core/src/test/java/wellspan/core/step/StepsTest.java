@@ -1,0 +1,265 @@
+package wellspan.core.step;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.Chainages;
+import wellspan.core.align.PlanElement;
+import wellspan.core.align.PlanPoint;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.progress.Progress;
+import wellspan.core.terrain.Grounds;
+import wellspan.core.triangulate.LevelRule;
+
+/** Every step on every kind of item it is for, with its figures. */
+class StepsTest {
+  private static final ItemId OUTLINE = new ItemId("s/string/Outline");
+  private static final ItemId OPEN = new ItemId("s/string/Open");
+  private static final ItemId ROAD = new ItemId("s/alignment/Road");
+  private static final ItemId DESIGN = new ItemId("s/terrain-surface/Design");
+  private static final ItemId PEGS = new ItemId("s/points/Pegs");
+
+  private static Polyline line(boolean closed, double... local) {
+    List<Double> xyz = new ArrayList<>();
+    for (int i = 0; i < local.length; i += 2) {
+      xyz.addAll(List.of(Grounds.E + local[i], Grounds.N + local[i + 1], 0.0));
+    }
+    if (closed) {
+      xyz.addAll(xyz.subList(0, 3));
+    }
+    return new Polyline(xyz.stream().mapToDouble(Double::doubleValue).toArray());
+  }
+
+  private static final Map<ItemId, Item> OTHERS =
+      Map.of(
+          OUTLINE,
+          new Item.StringLine("Outline", line(true, 20, 20, 60, 20, 60, 50, 20, 50)),
+          OPEN,
+          new Item.StringLine("Open", line(false, 0, 0, 10, 10)),
+          ROAD,
+          new Item.AlignmentLine(
+              "Road",
+              new Alignment(
+                  "Road",
+                  List.of(
+                      new PlanElement.Line(new PlanPoint(Grounds.E + 10, Grounds.N + 50, 0), 80)),
+                  new Chainages(0, List.of()),
+                  java.util.Optional.empty())),
+          DESIGN,
+          new Item.TerrainSurface(
+              "Design",
+              new Mesh(
+                  new double[] {
+                    Grounds.E + 30, Grounds.N + 30, 8, Grounds.E + 70, Grounds.N + 30, 8,
+                    Grounds.E + 70, Grounds.N + 70, 8, Grounds.E + 30, Grounds.N + 70, 8
+                  },
+                  new int[] {0, 1, 2, 0, 2, 3}),
+              new int[0]),
+          PEGS,
+          new Item.PointGroup("Pegs", List.of()));
+
+  private static final Inputs INPUTS =
+      id -> {
+        if (!OTHERS.containsKey(id)) {
+          throw new IllegalArgumentException(id + " is not there.");
+        }
+        return OTHERS.get(id);
+      };
+
+  private static Item.TerrainSurface ground() {
+    return new Item.TerrainSurface(
+        "Ground", Grounds.grid(20, 20, 5, (x, y) -> 5 + 0.02 * x), new int[0]);
+  }
+
+  private static StepOutcome on(Item item, Step step) {
+    return Shaper.apply(RecordedStep.of(step), item, INPUTS, Progress.NONE);
+  }
+
+  private static Mesh mesh(StepOutcome o) {
+    return ((Item.TerrainSurface) o.item()).mesh();
+  }
+
+  @Test
+  void clippingByEveryKindOfOutline() {
+    assertThat(mesh(on(ground(), clip(OUTLINE, 0, true))).planArea()).isCloseTo(1200, within(1e-6));
+    assertThat(mesh(on(ground(), clip(OUTLINE, 0, false))).planArea())
+        .isCloseTo(10_000 - 1200, within(1e-6));
+    assertThat(mesh(on(ground(), clip(DESIGN, 0, true))).planArea()).isCloseTo(1600, within(1e-6));
+    assertThat(mesh(on(ground(), clip(ROAD, 3, true))).planArea()).isCloseTo(80 * 6, within(1e-6));
+    double wider = mesh(on(ground(), clip(OUTLINE, 2, true))).planArea();
+    // a rectangle of 44 × 34 less what rounding its corners takes off
+    assertThat(wider).isBetween(44 * 34 - 4.0, 44 * 34 - 3.0);
+    Step.Outline drawn =
+        new Step.Outline.Drawn(
+            List.of(
+                Grounds.E, Grounds.N, Grounds.E + 10, Grounds.N, Grounds.E + 10, Grounds.N + 10));
+    assertThat(mesh(on(ground(), new Step.Clip(drawn, true))).planArea())
+        .isCloseTo(50, within(1e-9));
+  }
+
+  private static Step clip(ItemId id, double offset, boolean inside) {
+    return new Step.Clip(new Step.Outline.Of(id, offset), inside);
+  }
+
+  @Test
+  void outlinesThatEncloseNothingAreSentences() {
+    assertThat(on(ground(), clip(OPEN, 0, true)).told()).contains("no closed line");
+    assertThat(on(ground(), clip(ROAD, 0, true)).told()).contains("needs a width");
+    assertThat(on(ground(), clip(PEGS, 0, true)).told()).contains("is no outline");
+    Step two = new Step.Clip(new Step.Outline.Drawn(List.of(0.0, 0.0, 1.0, 1.0)), true);
+    assertThat(on(ground(), two).told()).contains("three corners");
+    StepOutcome o = on(ground(), clip(new ItemId("gone"), 0, true));
+    assertThat(o.failed()).isTrue();
+    assertThat(mesh(o).planArea()).isCloseTo(10_000, within(1e-6));
+  }
+
+  @Test
+  void aDesignIsSetInAndItsStepAtTheSeamIsAFinding() {
+    StepOutcome o = on(ground(), new Step.SetIn(DESIGN));
+    assertThat(mesh(o).planArea()).isCloseTo(10_000, within(1e-6));
+    assertThat(o.findings()).extracting(f -> f.code()).containsExactly("terrain.seam");
+    // the ground lies at 5.6 … 6.4 m along the design at 8 m
+    assertThat(o.told()).contains("2.400 m");
+    assertThat(on(ground(), new Step.SetIn(OUTLINE)).told()).contains("is no surface");
+  }
+
+  @Test
+  void raisingMovesEveryKindThatHasLevels() {
+    assertThat(on(ground(), new Step.Raise(-2)).after().lowest()).isCloseTo(3, within(1e-12));
+    Item.StringLine l = (Item.StringLine) on(OTHERS.get(OUTLINE), new Step.Raise(1.5)).item();
+    assertThat(l.lines().getFirst().point(2).height()).isEqualTo(1.5);
+    assertThat(on(points(), new Step.Raise(1)).after().highest()).isEqualTo(21);
+  }
+
+  private static Item.PointGroup points() {
+    List<Item.NamedPoint> out = new ArrayList<>();
+    for (int i = 0; i < 100; i++) {
+      int row = i / 10;
+      out.add(
+          new Item.NamedPoint(
+              "P" + i, new Position(Grounds.E + i % 10 * 10, Grounds.N + row * 10.0, 20), "peg"));
+    }
+    out.add(new Item.NamedPoint("again", new Position(Grounds.E, Grounds.N, 18), ""));
+    return new Item.PointGroup("Points", out);
+  }
+
+  @Test
+  void pointsAtOnePlaceBecomeOneByTheRule() {
+    for (LevelRule rule : LevelRule.values()) {
+      StepOutcome o = on(points(), new Step.MergeDuplicates(rule));
+      assertThat(o.after().points()).isEqualTo(100);
+      Item.NamedPoint first = ((Item.PointGroup) o.item()).points().getFirst();
+      double expected =
+          switch (rule) {
+            case FIRST, HIGHEST -> 20;
+            case LOWEST -> 18;
+            case MEAN -> 19;
+          };
+      assertThat(first.position().height()).isEqualTo(expected);
+      assertThat(first.name()).isEqualTo("P0");
+      assertThat(first.code()).isEqualTo("peg");
+    }
+  }
+
+  @Test
+  void pointsAreClippedToo() {
+    StepOutcome o = on(points(), clip(OUTLINE, 0, true));
+    assertThat(o.after().points()).isEqualTo(5 * 4); // those on the outline belong to it
+    assertThat(o.told()).contains("81 points dropped");
+  }
+
+  @Test
+  void holesLoosePartsAndTheOutlineAreMended() {
+    Mesh m = Grounds.grid(20, 20, 5, (x, y) -> 5 + 0.02 * x);
+    Mesh holed = m.only(t -> t != 402 && t != 403 && (t < 760 || t > 779 || t > 777));
+    Item.TerrainSurface s = new Item.TerrainSurface("Ground", holed, new int[0]);
+    assertThat(on(s, new Step.FillHoles(30)).told()).contains("2 triangles put in, 25.0 m²");
+    assertThat(on(s, new Step.DropIslands(1e9)).failed()).isFalse();
+    assertThat(on(ground(), new Step.Trim(4, 0)).after().triangles()).isZero();
+    assertThat(on(ground(), new Step.Trim(0, 0)).after().triangles()).isEqualTo(800);
+  }
+
+  @Test
+  void spikesAndFalseLevelsOfASurfaceAreDroppedAndBridged() {
+    Mesh m = Grounds.grid(20, 20, 5, (x, y) -> 25 + 0.02 * x);
+    double[] xyz = m.xyz().clone();
+    xyz[3 * 220 + 2] = -999;
+    xyz[3 * 130 + 2] += 9;
+    Item.TerrainSurface s = new Item.TerrainSurface("G", new Mesh(xyz, m.triangles()), new int[0]);
+    StepOutcome clean = on(s, new Step.DropFalseLevels(true));
+    assertThat(clean.told()).contains("1 at -999.000 m");
+    StepOutcome flat = on(clean.item(), new Step.DropSpikes(0, true));
+    assertThat(flat.told()).startsWith("1 points dropped");
+    assertThat(mesh(flat).planArea()).isCloseTo(10_000, within(1e-6));
+    assertThat(flat.after().highest()).isLessThan(28);
+    StepOutcome open = on(s, new Step.DropFalseLevels(false));
+    assertThat(mesh(open).planArea()).isLessThan(10_000);
+  }
+
+  @Test
+  void simplifyingKeepsItsPromiseAndSaysIt() {
+    StepOutcome o = on(ground(), new Step.Simplify(0.01));
+    assertThat(o.after().triangles()).isLessThan(o.before().triangles());
+    assertThat(o.told()).contains("no vertex lies more than 0.0");
+  }
+
+  @Test
+  void aCoverThatMissesTheSurfaceIsASentence() {
+    Step far =
+        new Step.CutCover(
+            "Lawn", "", new Step.Outline.Drawn(List.of(0.0, 0.0, 1.0, 0.0, 1.0, 1.0)));
+    assertThat(on(ground(), far).told()).contains("lies beside the surface");
+  }
+
+  @Test
+  void stepsThatAreNotForAKindSaySo() {
+    List<Step> forSurfaces =
+        List.of(
+            new Step.DropFlawedTriangles(0.001),
+            new Step.DropIslands(1),
+            new Step.Trim(1, 1),
+            new Step.SetIn(DESIGN),
+            new Step.Simplify(1),
+            new Step.FillHoles(1),
+            new Step.CutCover("c", "m", new Step.Outline.Of(OUTLINE, 0)));
+    for (Step s : forSurfaces) {
+      assertThat(on(points(), s).told()).as(s.title()).contains("not for an item of the kind");
+    }
+    assertThat(on(ground(), new Step.MergeDuplicates(LevelRule.MEAN)).failed()).isTrue();
+    assertThat(on(OTHERS.get(ROAD), new Step.Raise(1)).failed()).isTrue();
+    assertThat(on(OTHERS.get(OPEN), new Step.Trim(1, 1)).failed()).isTrue();
+  }
+
+  @Test
+  void everyStepHasATitleAndSurvivesJson() {
+    List<Step> all =
+        List.of(
+            new Step.DropFalseLevels(true),
+            new Step.DropSpikes(1.5, false),
+            new Step.MergeDuplicates(LevelRule.LOWEST),
+            new Step.DropFlawedTriangles(0.001),
+            new Step.DropIslands(5),
+            new Step.Trim(40, 2),
+            clip(OUTLINE, 1.5, false),
+            new Step.SetIn(DESIGN),
+            new Step.Raise(-0.1),
+            new Step.Simplify(0.02),
+            new Step.FillHoles(9),
+            new Step.CutCover("Lawn", "grass", new Step.Outline.Of(OUTLINE, 0)));
+    for (Step s : all) {
+      assertThat(s.title()).isNotBlank();
+      RecordedStep off = new RecordedStep(s, false);
+      assertThat(StepJson.step(StepJson.node(off))).isEqualTo(off);
+      assertThat(StepJson.step(StepJson.node(RecordedStep.of(s)))).isEqualTo(RecordedStep.of(s));
+    }
+  }
+}

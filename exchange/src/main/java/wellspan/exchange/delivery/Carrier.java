@@ -1,0 +1,49 @@
+package wellspan.exchange.delivery;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
+import wellspan.exchange.ifc.read.IfcReader;
+import wellspan.exchange.ifc.write.IfcWriter;
+
+/** How a parcel goes into a file of one format and comes back out of it. */
+interface Carrier {
+  void write(Parcel parcel, Path file, String name, Clock clock, Progress progress)
+      throws IOException;
+
+  /**
+   * @param position text of the position file that goes with the file
+   * @return what the file holds, in shared coordinates, each item under the GlobalId it was sent
+   *     with
+   */
+  Received readBack(Parcel parcel, Path file, String position, Progress progress)
+      throws IOException;
+
+  static Carrier of(Parcel parcel) {
+    return switch (parcel.format()) {
+      case DeliveryFormat.Ifc f -> new Model();
+      case DeliveryFormat.LandXml f -> new LandXmlCarrier();
+      case DeliveryFormat.Dxf f -> new DxfCarrier(f);
+      case DeliveryFormat.PointList f -> new PointListCarrier();
+    };
+  }
+
+  /** A model says everything itself. */
+  record Model() implements Carrier {
+    @Override
+    public void write(Parcel parcel, Path file, String name, Clock clock, Progress progress)
+        throws IOException {
+      IfcWriter.write(parcel, file, name, clock, progress);
+    }
+
+    @Override
+    public Received readBack(Parcel parcel, Path file, String position, Progress progress)
+        throws IOException {
+      return IfcReader.read(file, progress);
+    }
+  }
+}

@@ -1,0 +1,75 @@
+package wellspan.exchange.delivery;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.describe.Description;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.progress.Progress;
+import wellspan.core.receive.PlaceStatement;
+import wellspan.core.receive.Received;
+import wellspan.exchange.points.PointListReader;
+import wellspan.exchange.points.PointListWriter;
+
+/**
+ * Carries points as a list. Lists have no groups, classes, properties or identity, so points are
+ * dealt to the groups they were sent in and the rest is taken as sent.
+ */
+record PointListCarrier() implements Carrier {
+  @Override
+  public void write(Parcel parcel, Path file, String name, Clock clock, Progress progress)
+      throws IOException {
+    PointListWriter.write(parcel, file);
+  }
+
+  @Override
+  public Received readBack(Parcel parcel, Path file, String position, Progress progress)
+      throws IOException {
+    return inShared(parcel, Told.frame(position), PointListReader.read(file, progress));
+  }
+
+  /** The list's points in shared coordinates, dealt to the groups they were sent in. */
+  private static Received inShared(Parcel parcel, Frame told, Received list) {
+    List<Item.NamedPoint> all =
+        list.items().stream()
+            .flatMap(
+                i ->
+                    i instanceof Item.PointGroup g
+                        ? g.points().stream()
+                        : java.util.stream.Stream.empty())
+            .toList();
+    List<Received.Entry> entries = new ArrayList<>();
+    double unit = told.unit().metres();
+    int next = 0;
+    for (Parcel.Piece piece : parcel.pieces()) {
+      List<Item.NamedPoint> points = new ArrayList<>();
+      int wanted = piece.item() instanceof Item.PointGroup g ? g.points().size() : 0;
+      for (; wanted > 0 && next < all.size(); wanted--) {
+        Item.NamedPoint p = all.get(next++);
+        Position local =
+            new Position(
+                p.position().east() * unit,
+                p.position().north() * unit,
+                p.position().height() * unit);
+        points.add(new Item.NamedPoint(p.name(), told.toShared(local), p.code()));
+      }
+      Description d = piece.description();
+      entries.add(
+          new Received.Entry(new Item.PointGroup(piece.item().name(), points), "", Optional.of(d)));
+    }
+    return new Received(
+        list.format(),
+        told.crs(),
+        list.unit(),
+        entries,
+        list.counts(),
+        List.of(),
+        List.of(PlaceStatement.ofFrame(50, "the position file", "", told)));
+  }
+}

@@ -1,0 +1,72 @@
+package wellspan.exchange.dxf;
+
+import static wellspan.core.finding.Stop.RECEIVE;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import wellspan.core.finding.Finding;
+
+/** What a reader of the drawing must know: what was not read, and what is not whole. */
+final class DxfFindings {
+  private DxfFindings() {}
+
+  static List<Finding> of(Drawing drawing, Map<String, Integer> unread, int inLayouts) {
+    List<Finding> out = new ArrayList<>();
+    blocks(
+        out,
+        drawing.elsewhere(),
+        "drawing.elsewhere",
+        "is in another drawing, which is not part of this file. Ask for it, or for a drawing with it bound in.");
+    Set<String> missing = drawing.missing();
+    blocks(
+        out,
+        missing,
+        "drawing.block",
+        "is inserted and does not exist in the file, so nothing of it arrives.");
+    blocks(
+        out,
+        drawing.endless(),
+        "drawing.endless",
+        "contains itself or is nested too deeply; the inner one is left out.");
+    drawing
+        .badSplines()
+        .forEach(
+            (layer, n) ->
+                out.add(
+                    Finding.warning(
+                            RECEIVE,
+                            "drawing.spline",
+                            layer,
+                            "Splines of layer "
+                                + layer
+                                + " cannot be drawn, as their knots do not fit their points; they are left out.")
+                        .withFigure(n + " splines")));
+    if (inLayouts > 0) {
+      out.add(
+          Finding.note(
+                  RECEIVE,
+                  "drawing.layout",
+                  "",
+                  inLayouts + " entities stand on sheets (paper space) and are not received.")
+              .withFigure(Integer.toString(inLayouts)));
+    }
+    unread.forEach(
+        (type, n) ->
+            out.add(
+                Finding.note(
+                        RECEIVE,
+                        "drawing.unread",
+                        "",
+                        n + " × " + type + " is in the drawing and is not read yet.")
+                    .withFigure(Integer.toString(n))));
+    return out;
+  }
+
+  private static void blocks(List<Finding> out, Set<String> names, String code, String what) {
+    for (String name : names) {
+      out.add(Finding.warning(RECEIVE, code, name, "The block " + name + " " + what));
+    }
+  }
+}

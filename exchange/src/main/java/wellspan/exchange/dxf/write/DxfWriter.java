@@ -1,0 +1,239 @@
+package wellspan.exchange.dxf.write;
+
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Map;
+import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfRelease;
+import wellspan.core.deliver.LineComparison;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.progress.Progress;
+import wellspan.core.unit.LinearUnit;
+
+/**
+ * Writes each piece of a parcel on a layer of its own: surfaces as 3D faces or one mesh, lines and
+ * alignments as 3D polylines, points with their names, in the parcel's frame and unit. A drawing
+ * cannot say where its zero lies, so position files belong beside it.
+ */
+public final class DxfWriter {
+  /** Height of the names of points, metres. */
+  private static final double TEXT_HEIGHT = 0.5;
+
+  /** Colours of layers by the bands of items, as numbers of the format's own palette. */
+  private static final int[] COLOURS = {1, 40, 6, 5, 8, 9, 32, 34, 7};
+
+  private final Parcel parcel;
+  private final Map<String, String> layers;
+  private final DxfRelease release;
+  private final boolean meshes;
+  private final Frame frame;
+  private final double unit;
+  private final GroupText dxf;
+  private String modelSpace = "";
+
+  private DxfWriter(
+      Parcel parcel, DeliveryFormat.Dxf format, Map<String, String> layers, GroupText dxf) {
+    this.parcel = parcel;
+    this.layers = layers;
+    this.release = format.release();
+    this.meshes = format.mesh();
+    this.dxf = dxf;
+    frame = parcel.frame();
+    unit = parcel.unit().metres();
+  }
+
+  /**
+   * @param layers name of each piece's layer, by its key
+   */
+  public static void write(
+      Parcel parcel,
+      DeliveryFormat.Dxf format,
+      Map<String, String> layers,
+      Path file,
+      Progress progress)
+      throws IOException {
+    int decimals = parcel.unit().metres() >= 0.1 ? 7 : 4;
+    boolean numbered = format.release() != DxfRelease.R12;
+    boolean unicode = format.release() == DxfRelease.R2018;
+    try (BufferedWriter out =
+        Files.newBufferedWriter(
+            file, unicode ? StandardCharsets.UTF_8 : StandardCharsets.US_ASCII)) {
+      GroupText dxf = new GroupText(out, numbered, unicode, decimals);
+      new DxfWriter(parcel, format, layers, dxf).write(progress);
+      dxf.end();
+    }
+  }
+
+  private void write(Progress progress) throws IOException {
+    header();
+    if (release != DxfRelease.R12) {
+      classes();
+    }
+    modelSpace =
+        new Tables(dxf, release).write(parcel.pieces().stream().map(p -> layer(p)).toList());
+    dxf.put(0, "SECTION").put(2, "ENTITIES");
+    int done = 0;
+    for (Parcel.Piece p : parcel.pieces()) {
+      progress.step((double) done++ / parcel.pieces().size(), "Writing " + p.item().name());
+      piece(layers.get(p.key()), p.item(), progress);
+    }
+    dxf.put(0, "ENDSEC");
+    if (release != DxfRelease.R12) {
+      Tables.objects(dxf);
+    }
+    dxf.put(0, "EOF");
+  }
+
+  private Tables.Layer layer(Parcel.Piece p) {
+    return new Tables.Layer(layers.get(p.key()), COLOURS[p.item().band().ordinal()]);
+  }
+
+  private void header() throws IOException {
+    Box box = Box.EMPTY;
+    for (Parcel.Piece p : parcel.pieces()) {
+      Box b = p.item().bounds();
+      for (double e : new double[] {b.minE(), b.maxE()}) {
+        for (double n : new double[] {b.minN(), b.maxN()}) {
+          for (double h : new double[] {b.minH(), b.maxH()}) {
+            double level = Double.isFinite(h) ? h : frame.basePoint().height();
+            Position q = frame.toLocal(new Position(e, n, level));
+            box = box.union(Box.of(new double[] {q.east(), q.north(), q.height()}));
+          }
+        }
+      }
+    }
+    dxf.put(0, "SECTION").put(2, "HEADER").put(9, "$ACADVER").put(1, release.code());
+    if (release != DxfRelease.R12) {
+      dxf.put(9, "$DWGCODEPAGE").put(3, "ANSI_1252");
+      dxf.put(9, "$INSUNITS").put(70, insertionUnit(parcel.unit()));
+      dxf.put(9, "$HANDSEED").put(5, "FFFFFFF");
+    }
+    dxf.put(9, "$EXTMIN").point(10, box.minE() / unit, box.minN() / unit, box.minH() / unit);
+    dxf.put(9, "$EXTMAX").point(10, box.maxE() / unit, box.maxN() / unit, box.maxH() / unit);
+    dxf.put(0, "ENDSEC");
+  }
+
+  private static int insertionUnit(LinearUnit u) {
+    return switch (u) {
+      case INCH -> 1;
+      case FOOT -> 2;
+      case MILE -> 3;
+      case MILLIMETRE -> 4;
+      case CENTIMETRE -> 5;
+      case METRE -> 6;
+      case KILOMETRE -> 7;
+      case US_SURVEY_FOOT -> 21;
+    };
+  }
+
+  private void classes() throws IOException {
+    dxf.put(0, "SECTION").put(2, "CLASSES");
+    if (meshes) {
+      dxf.put(0, "CLASS").put(1, "MESH").put(2, "AcDbSubDMesh").put(3, "ObjectDBX Classes");
+      dxf.put(90, 0).put(280, 0).put(281, 1);
+    }
+    dxf.put(0, "ENDSEC");
+  }
+
+  private void piece(String layer, Item item, Progress progress) throws IOException {
+    switch (item) {
+      case Item.TerrainSurface s -> surface(layer, s.mesh(), progress);
+      case Item.Cover c -> surface(layer, c.mesh(), progress);
+      case Item.Body b -> surface(layer, b.mesh(), progress);
+      case Item.AlignmentLine a -> line(layer, LineComparison.chords(a.alignment()));
+      case Item.StringLine l -> {
+        for (Polyline p : l.lines()) {
+          line(layer, p);
+        }
+      }
+      case Item.PointGroup g -> points(layer, g);
+    }
+  }
+
+  private void entity(String type, String layer) throws IOException {
+    dxf.object(type);
+    if (dxf.handles()) {
+      dxf.put(330, modelSpace).put(100, "AcDbEntity");
+    }
+    dxf.put(8, layer);
+  }
+
+  private Position local(Position shared) {
+    Position p = frame.toLocal(shared);
+    return new Position(p.east() / unit, p.north() / unit, p.height() / unit);
+  }
+
+  private void surface(String layer, Mesh mesh, Progress progress) throws IOException {
+    if (meshes) {
+      mesh(layer, mesh);
+      return;
+    }
+    int[] t = mesh.triangles();
+    for (int i = 0; i < t.length; i += 3) {
+      if (i % 30_000 == 0) {
+        progress.checkCancelled();
+      }
+      entity("3DFACE", layer);
+      dxf.subclass("AcDbFace");
+      for (int k = 0; k < 4; k++) {
+        Position p = local(mesh.vertex(t[i + Math.min(k, 2)]));
+        dxf.point(10 + k, p.east(), p.north(), p.height());
+      }
+    }
+  }
+
+  private void mesh(String layer, Mesh mesh) throws IOException {
+    entity("MESH", layer);
+    dxf.subclass("AcDbSubDMesh").put(71, 2).put(72, 0).put(91, 0).put(92, mesh.vertexCount());
+    for (int v = 0; v < mesh.vertexCount(); v++) {
+      Position p = local(mesh.vertex(v));
+      dxf.point(10, p.east(), p.north(), p.height());
+    }
+    int[] t = mesh.triangles();
+    dxf.put(93, t.length / 3 * 4);
+    for (int i = 0; i < t.length; i += 3) {
+      dxf.put(90, 3).put(90, t[i]).put(90, t[i + 1]).put(90, t[i + 2]);
+    }
+    dxf.put(94, 0).put(95, 0).put(90, 0);
+  }
+
+  /** A line in space; a point without a level lies at the height of the file's zero. */
+  private void line(String layer, Polyline line) throws IOException {
+    entity("POLYLINE", layer);
+    dxf.subclass("AcDb3dPolyline").put(66, 1).point(10, 0, 0, 0).put(70, 8);
+    for (int i = 0; i < line.pointCount(); i++) {
+      Position p = onZero(line.point(i));
+      entity("VERTEX", layer);
+      dxf.subclass("AcDbVertex").subclass("AcDb3dPolylineVertex");
+      dxf.point(10, p.east(), p.north(), p.height()).put(70, 32);
+    }
+    entity("SEQEND", layer);
+  }
+
+  private Position onZero(Position p) {
+    return local(
+        Double.isFinite(p.height())
+            ? p
+            : new Position(p.east(), p.north(), frame.basePoint().height()));
+  }
+
+  private void points(String layer, Item.PointGroup g) throws IOException {
+    for (Item.NamedPoint n : g.points()) {
+      Position p = onZero(n.position());
+      entity("POINT", layer);
+      dxf.subclass("AcDbPoint").point(10, p.east(), p.north(), p.height());
+      entity("TEXT", layer);
+      dxf.subclass("AcDbText").point(10, p.east(), p.north(), p.height());
+      dxf.put(40, TEXT_HEIGHT / unit).put(1, n.name()).subclass("AcDbText");
+    }
+  }
+}

@@ -1,0 +1,67 @@
+package wellspan.exchange.grid;
+
+import static wellspan.core.finding.Stop.RECEIVE;
+
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeMap;
+import wellspan.core.finding.Finding;
+import wellspan.core.item.Item;
+import wellspan.core.receive.FileStem;
+import wellspan.core.receive.Received;
+import wellspan.core.terrain.ElevationGrid;
+import wellspan.exchange.position.GeoTiffKeys;
+
+/** A grid as what was received: one surface, named like its file. */
+final class GridReceived {
+  private GridReceived() {}
+
+  /**
+   * @param place what the file says of where it lies; the grid has taken its numbers already
+   */
+  static Received of(Path file, String format, GeoTiffKeys.RasterPlace place, ElevationGrid grid) {
+    String name = FileStem.of(String.valueOf(file.getFileName()));
+    Item surface = new Item.TerrainSurface(name, grid.mesh(), new int[0]);
+    List<Finding> findings = new ArrayList<>();
+    int gaps = grid.gaps();
+    if (gaps == grid.levels().length) {
+      findings.add(
+          Finding.error(
+              RECEIVE,
+              "terrain.empty",
+              name,
+              "No cell of the grid " + name + " has a level, so nothing will arrive."));
+    } else if (gaps > 0) {
+      String share = String.format(Locale.ROOT, "%.1f %%", 100.0 * gaps / grid.levels().length);
+      findings.add(
+          Finding.note(
+                  RECEIVE,
+                  "grid.gaps",
+                  name,
+                  (gaps == 1 ? "1 cell of the grid has" : gaps + " cells of the grid have")
+                      + " no level; the surface has holes there.")
+              .withFigure(share));
+    }
+    findings.add(
+        Finding.note(
+            RECEIVE,
+            "units.missing",
+            name,
+            "A grid does not say the unit of its levels; metres are taken."));
+    Map<String, Integer> counts = new TreeMap<>();
+    counts.put("columns", grid.columns());
+    counts.put("rows", grid.rows());
+    return new Received(
+        format,
+        place.crs(),
+        "",
+        List.of(new Received.Entry(surface, "", Optional.empty())),
+        counts,
+        findings,
+        place.statement().stream().toList());
+  }
+}

@@ -1,0 +1,251 @@
+package wellspan.exchange.kml;
+
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.Enumeration;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipException;
+import java.util.zip.ZipFile;
+import javax.xml.stream.XMLStreamConstants;
+import javax.xml.stream.XMLStreamException;
+import javax.xml.stream.XMLStreamReader;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
+import wellspan.core.frame.Frame;
+import wellspan.core.progress.Progress;
+import wellspan.core.receive.FileStem;
+import wellspan.core.receive.PlaceStatement;
+import wellspan.core.receive.Received;
+import wellspan.exchange.feature.FeatureItems;
+import wellspan.exchange.file.ReadException;
+import wellspan.exchange.file.SafeXml;
+
+/**
+ * Reads placemarks by streaming (OGC KML 2.2): longitude, latitude and altitude, which counts as
+ * level where it is absolute.
+ */
+public final class KmlReader {
+  private static final String SYSTEM = "EPSG:4326";
+
+  private final Path file;
+  private final FeatureItems items = new FeatureItems();
+  private final Map<String, Integer> unread = new TreeMap<>();
+  private final Deque<String> open = new ArrayDeque<>();
+  private final Deque<String> folders = new ArrayDeque<>();
+  private final StringBuilder text = new StringBuilder();
+  private final String stem;
+  private String name = "";
+  private boolean absolute;
+  private final List<double[]> lines = new ArrayList<>();
+  private final List<double[]> points = new ArrayList<>();
+  private int clamped;
+
+  private KmlReader(Path file) {
+    this.file = file;
+    stem = FileStem.of(String.valueOf(file.getFileName()));
+  }
+
+  /** Whether a text begins like KML. */
+  public static boolean isKml(String head) {
+    return head.contains("<kml") || head.contains("opengis.net/kml");
+  }
+
+  /** Whether bytes begin like a packed file. */
+  public static boolean isPacked(byte[] head) {
+    return head.length > 3 && head[0] == 'P' && head[1] == 'K' && head[2] == 3 && head[3] == 4;
+  }
+
+  /**
+   * @throws ReadException with a sentence, if it is damaged
+   */
+  public static Received read(Path file, Progress progress) throws IOException {
+    try (InputStream in = Files.newInputStream(file)) {
+      return new KmlReader(file).read(in, "KML", progress);
+    }
+  }
+
+  /** The first KML in a packed file. */
+  public static Received readPacked(Path file, Progress progress) throws IOException {
+    try (ZipFile zip = new ZipFile(file.toFile())) {
+      for (Enumeration<? extends ZipEntry> all = zip.entries(); all.hasMoreElements(); ) {
+        ZipEntry e = all.nextElement();
+        if (e.getName().toLowerCase(Locale.ROOT).endsWith(".kml")) {
+          try (InputStream in = zip.getInputStream(e)) {
+            return new KmlReader(file).read(in, "KMZ", progress);
+          }
+        }
+      }
+    } catch (ZipException e) {
+      throw new ReadException(
+          file, "the packed file is damaged or ends too early. Ask for it again.", e);
+    }
+    throw new ReadException(file, "no .kml was found in the packed file.");
+  }
+
+  private Received read(InputStream in, String format, Progress progress) throws IOException {
+    XMLStreamReader xml = null;
+    try {
+      xml = SafeXml.factory().createXMLStreamReader(in);
+      int events = 0;
+      while (xml.hasNext()) {
+        if (events++ % 4096 == 0) {
+          progress.step(0.5, "Reading " + file.getFileName());
+        }
+        switch (xml.next()) {
+          case XMLStreamConstants.START_ELEMENT -> start(xml.getLocalName());
+          case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA ->
+              text.append(xml.getText());
+          case XMLStreamConstants.END_ELEMENT -> end(xml.getLocalName(), xml);
+          case XMLStreamConstants.DTD, XMLStreamConstants.ENTITY_REFERENCE ->
+              throw new ReadException(
+                  file,
+                  xml.getLocation().getLineNumber(),
+                  "it declares entities, which KML does not need; such files are not opened.");
+          default -> {}
+        }
+      }
+    } catch (XMLStreamException e) {
+      long line = e.getLocation() == null ? 0 : e.getLocation().getLineNumber();
+      throw new ReadException(file, line, "the XML is broken or ends too early.", e);
+    }
+    return received(format);
+  }
+
+  private void start(String element) {
+    open.push(element);
+    text.setLength(0);
+    switch (element) {
+      case "Folder", "Document" -> folders.push("");
+      case "Placemark" -> {
+        name = "";
+        lines.clear();
+        points.clear();
+      }
+      case "Point", "LineString", "LinearRing", "Polygon" -> absolute = false;
+      case "Track", "Model", "GroundOverlay", "PhotoOverlay", "ScreenOverlay", "NetworkLink" ->
+          unread.merge(element, 1, Integer::sum);
+      default -> {}
+    }
+  }
+
+  private void end(String element, XMLStreamReader xml) throws IOException {
+    open.pop();
+    String parent = open.isEmpty() ? "" : open.peek();
+    switch (element) {
+      case "name" -> {
+        String s = text.toString().strip();
+        if (parent.equals("Placemark")) {
+          name = s;
+        } else if (parent.equals("Folder") || parent.equals("Document")) {
+          folders.pop();
+          folders.push(s);
+        }
+      }
+      case "altitudeMode" -> absolute = text.toString().strip().equals("absolute");
+      case "coordinates" -> coordinates(parent, xml);
+      case "Placemark" -> place();
+      case "Folder", "Document" -> folders.pop();
+      default -> {}
+    }
+    text.setLength(0);
+  }
+
+  private void coordinates(String parent, XMLStreamReader xml) throws IOException {
+    String[] tuples = text.toString().strip().split("\\s+");
+    double[] xyz = new double[3 * tuples.length];
+    for (int i = 0; i < tuples.length; i++) {
+      String[] c = tuples[i].split(",");
+      try {
+        if (c.length < 2) {
+          throw new NumberFormatException();
+        }
+        for (int k = 0; k < 3; k++) {
+          xyz[3 * i + k] = k < c.length ? Double.parseDouble(c[k]) : Double.NaN;
+        }
+        if (!(Math.abs(xyz[3 * i]) <= 180.000001) || !(Math.abs(xyz[3 * i + 1]) <= 90.000001)) {
+          throw new NumberFormatException();
+        }
+      } catch (NumberFormatException e) {
+        throw new ReadException(
+            file,
+            xml.getLocation().getLineNumber(),
+            "\"" + tuples[i] + "\" is no longitude, latitude and altitude.",
+            e);
+      }
+    }
+    if (parent.equals("Point")) {
+      points.add(xyz);
+    } else {
+      lines.add(xyz);
+    }
+  }
+
+  /** Altitudes that are not absolute lie on the ground, whatever they say. */
+  private void place() {
+    String layer = folders.stream().filter(f -> !f.isEmpty()).findFirst().orElse(stem);
+    for (double[] p : points) {
+      level(p);
+      items.point(layer, name, p[0], p[1], p[2]);
+    }
+    for (double[] l : lines) {
+      level(l);
+      items.line(layer, l);
+    }
+  }
+
+  private void level(double[] xyz) {
+    for (int i = 2; i < xyz.length && !absolute; i += 3) {
+      if (xyz[i] != 0 && !Double.isNaN(xyz[i])) {
+        clamped++;
+      }
+      xyz[i] = Double.NaN;
+    }
+  }
+
+  private Received received(String format) {
+    List<Finding> findings = new ArrayList<>();
+    unread.forEach(
+        (kind, n) ->
+            findings.add(
+                Finding.note(Stop.RECEIVE, "kml.unread", stem, n + " × <" + kind + "> is not read.")
+                    .withFigure(Integer.toString(n))));
+    if (clamped > 0) {
+      findings.add(
+          Finding.note(
+                  Stop.RECEIVE,
+                  "kml.clamped",
+                  stem,
+                  clamped
+                      + " altitudes are relative to the ground, so they are no levels and were left out.")
+              .withFigure(clamped + " altitudes"));
+    }
+    if (items.entries().isEmpty()) {
+      findings.add(
+          Finding.error(
+              Stop.RECEIVE,
+              "file.empty",
+              stem,
+              "The file holds no points and no lines. Ask for it again."));
+    }
+    return new Received(
+        format,
+        SYSTEM,
+        "degree",
+        items.entries(),
+        items.layers(),
+        items.counts(),
+        findings,
+        List.of(
+            PlaceStatement.ofFrame(
+                50, "KML", "longitude and latitude", Frame.UNPLACED.withCrs(SYSTEM))));
+  }
+}

@@ -1,0 +1,93 @@
+package wellspan.exchange.cloud;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import wellspan.core.finding.Finding;
+import wellspan.core.item.Item;
+import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
+import wellspan.exchange.intake.Intake;
+
+class LasReaderTest {
+  private static final int HEADER = 227;
+  private static final int RECORD = 20;
+
+  @TempDir Path dir;
+
+  /** LAS 1.2, format 0: every third point is ground, the others are vegetation. */
+  private static byte[] cloud(int points, int epsg) {
+    int keys = epsg > 0 ? 54 + 16 : 0;
+    ByteBuffer b =
+        ByteBuffer.allocate(HEADER + keys + points * RECORD).order(ByteOrder.LITTLE_ENDIAN);
+    b.put("LASF".getBytes(StandardCharsets.US_ASCII));
+    b.put(24, (byte) 1).put(25, (byte) 2);
+    b.putShort(94, (short) HEADER).putInt(96, HEADER + keys).putInt(100, keys > 0 ? 1 : 0);
+    b.put(104, (byte) 0).putShort(105, (short) RECORD).putInt(107, points).putInt(111, points);
+    double[] scaleAndOffset = {0.001, 0.001, 0.01, 412_000, 6_534_000, 0};
+    for (int i = 0; i < 6; i++) {
+      b.putDouble(131 + 8 * i, scaleAndOffset[i]);
+    }
+    if (keys > 0) {
+      b.position(HEADER + 2);
+      b.put("LASF_Projection".getBytes(StandardCharsets.US_ASCII));
+      b.putShort(HEADER + 18, (short) 34735).putShort(HEADER + 20, (short) 16);
+      short[] k = {1, 1, 0, 1, 3072, 0, 1, (short) epsg};
+      for (int i = 0; i < 8; i++) {
+        b.putShort(HEADER + 54 + 2 * i, k[i]);
+      }
+    }
+    for (int i = 0; i < points; i++) {
+      int at = HEADER + keys + i * RECORD;
+      b.putInt(at, 1000 * i).putInt(at + 4, 2000 * i).putInt(at + 8, 100 * i);
+      b.put(at + 14, (byte) 9).put(at + 15, (byte) (i % 3 == 0 ? 2 : 5));
+    }
+    return b.array();
+  }
+
+  @Test
+  void pointsComeByClassWithTheSystem() throws IOException {
+    Path f = Files.write(dir.resolve("shore.las"), cloud(9, 25832));
+    Received r = Intake.read(f, Progress.NONE);
+    assertThat(r.format()).isEqualTo("LAS 1.2");
+    assertThat(r.crs()).isEqualTo("EPSG:25832");
+    assertThat(r.items())
+        .extracting(Item::name)
+        .containsExactly("shore, 2 ground", "shore, 5 high vegetation");
+    Item.PointGroup ground = (Item.PointGroup) r.items().getFirst();
+    assertThat(ground.points()).hasSize(3);
+    assertThat(ground.points().get(1).position().east()).isCloseTo(412_003, within(1e-9));
+    assertThat(ground.points().get(1).position().north()).isCloseTo(6_534_006, within(1e-9));
+    assertThat(ground.points().get(1).position().height()).isCloseTo(3, within(1e-9));
+  }
+
+  @Test
+  void aCloudWithoutASystemSaysSo() throws IOException {
+    Path f = Files.write(dir.resolve("c.las"), cloud(3, 0));
+    assertThat(Intake.read(f, Progress.NONE).findings())
+        .extracting(Finding::code)
+        .containsExactly("place.system.missing");
+  }
+
+  @Test
+  void cutOffEmptyAndUnknownCloudsAreSentences() throws IOException {
+    byte[] whole = cloud(50, 25832);
+    Path f = dir.resolve("c.las");
+    Files.write(f, java.util.Arrays.copyOf(whole, whole.length - 15));
+    assertThatThrownBy(() -> Intake.read(f, Progress.NONE)).hasMessageContaining("cut off");
+    Files.write(f, cloud(0, 0));
+    assertThatThrownBy(() -> Intake.read(f, Progress.NONE)).hasMessageContaining("no points");
+    whole[25] = 9;
+    Files.write(f, whole);
+    assertThatThrownBy(() -> Intake.read(f, Progress.NONE)).hasMessageContaining("LAS 1.9");
+  }
+}

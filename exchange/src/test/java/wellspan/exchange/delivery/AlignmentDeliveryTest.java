@@ -1,0 +1,139 @@
+package wellspan.exchange.delivery;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.Chainages;
+import wellspan.core.align.PlanElement;
+import wellspan.core.align.PlanPoint;
+import wellspan.core.align.Profile;
+import wellspan.core.align.Pvi;
+import wellspan.core.align.SpiralLaw;
+import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfRelease;
+import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.Proof;
+import wellspan.core.describe.IfcSchema;
+import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.packing.Packing;
+import wellspan.core.place.Control;
+import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
+import wellspan.core.unit.LinearUnit;
+import wellspan.exchange.landxml.LandXmlReader;
+
+/** Alignments as LandXML keep their elements, profile and chainages; as drawings they are lines. */
+class AlignmentDeliveryTest {
+  private static final Frame LOCAL =
+      Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 2), 21.5);
+  private static final Frame SHARED = LOCAL.withBasePoint(new Position(0, 0, 0)).withRotation(0);
+
+  @TempDir Path dir;
+
+  private static Alignment road(SpiralLaw law) {
+    List<PlanElement> e = new ArrayList<>();
+    PlanPoint at = new PlanPoint(412_052.184, 6_534_702.417, Math.toRadians(33));
+    e.add(new PlanElement.Line(at, 96.5));
+    e.add(new PlanElement.Spiral(e.getLast().end(), 60, 0, -1 / 220.0, law));
+    e.add(new PlanElement.Arc(e.getLast().end(), 88, -220));
+    e.add(new PlanElement.Spiral(e.getLast().end(), 40, -1 / 220.0, 0, law));
+    e.add(new PlanElement.Spiral(e.getLast().end(), 50, 0, 1 / 150.0, law));
+    e.add(new PlanElement.Arc(e.getLast().end(), 70, 150));
+    e.add(new PlanElement.Line(e.getLast().end(), 30));
+    double length = e.stream().mapToDouble(PlanElement::length).sum();
+    Profile profile =
+        Profile.through(
+            "Road",
+            List.of(
+                new Pvi(0, 40, new Pvi.Rounding.None()),
+                new Pvi(90, 44.5, new Pvi.Rounding.Parabola(30, 30)),
+                new Pvi(180, 42, new Pvi.Rounding.None()),
+                new Pvi(260, 36, new Pvi.Rounding.Parabola(20, 45)),
+                new Pvi(350, 37, new Pvi.Rounding.Circle(900)),
+                new Pvi(length, 33, new Pvi.Rounding.None())));
+    return new Alignment(
+        "Road",
+        e,
+        new Chainages(100, List.of(new Chainages.Equation(200, 300, 512.5, true))),
+        Optional.of(profile));
+  }
+
+  private static Parcel parcel(Alignment a, DeliveryFormat f, Frame frame, LinearUnit unit) {
+    GlobalIds ids = new GlobalIds(new UUID(5, 6));
+    Item item = new Item.AlignmentLine("Road & <Co>", a);
+    ItemId id = ItemId.of("s", item.kind(), item.name());
+    return new Parcel(
+        "p",
+        f,
+        frame,
+        unit,
+        ids,
+        List.of(Packing.loosePiece(ids, id, item, IfcSchema.IFC4X3, "f")),
+        Control.NONE);
+  }
+
+  private Proof run(Parcel p, String name) throws IOException {
+    return DeliveryRun.run("d", p, dir.resolve(name), Clock.systemUTC(), Progress.NONE)
+        .receipt()
+        .proof();
+  }
+
+  @Test
+  void everySpiralProfileAndEquationIsProven() throws IOException {
+    for (SpiralLaw law : SpiralLaw.values()) {
+      for (Frame frame : List.of(LOCAL, SHARED)) {
+        for (LinearUnit u : List.of(LinearUnit.METRE, LinearUnit.MILLIMETRE, LinearUnit.FOOT)) {
+          Proof p = run(parcel(road(law), new DeliveryFormat.LandXml(), frame, u), "road.xml");
+          String what = law + " " + u + " " + frame.rotationDegrees();
+          assertThat(p.findings().stream().filter(Finding::isError)).as(what).isEmpty();
+          assertThat(p.maxDeviation()).as(what).isLessThan(1e-6);
+        }
+      }
+    }
+  }
+
+  @Test
+  void elementsAndPiecesOfTheProfileArriveOneByOne() throws IOException {
+    Alignment sent = road(SpiralLaw.CLOTHOID);
+    run(parcel(sent, new DeliveryFormat.LandXml(), SHARED, LinearUnit.METRE), "road.xml");
+    Received r = LandXmlReader.read(dir.resolve("road.xml"), Progress.NONE);
+    Alignment back = ((Item.AlignmentLine) r.items().getFirst()).alignment();
+    assertThat(back.elements())
+        .extracting(e -> e.getClass().getSimpleName())
+        .containsExactly("Line", "Spiral", "Arc", "Spiral", "Spiral", "Arc", "Line");
+    assertThat(back.profile().orElseThrow().segments())
+        .hasSameSizeAs(sent.profile().orElseThrow().segments());
+    assertThat(back.chainages().start()).isCloseTo(100, within(1e-9));
+    assertThat(back.at(250).chainage()).isCloseTo(562.5, within(1e-6));
+    assertThat(r.findings()).isEmpty();
+  }
+
+  @Test
+  void aDrawingHoldsTheLineAndSaysWhatStays() throws IOException {
+    Proof p =
+        run(
+            parcel(
+                road(SpiralLaw.CLOTHOID),
+                new DeliveryFormat.Dxf(DxfRelease.R2000, false),
+                LOCAL,
+                LinearUnit.METRE),
+            "road.dxf");
+    assertThat(p.pass()).isTrue();
+    assertThat(p.findings()).extracting(Finding::code).contains("deliver.chords");
+  }
+}
