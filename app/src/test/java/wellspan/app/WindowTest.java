@@ -69,7 +69,7 @@ abstract class WindowTest extends ApplicationTest {
   }
 
   protected void receive(Path file) throws Exception {
-    interact(() -> session.receive(List.of(file)));
+    interact(() -> session.receiving().receive(List.of(file)));
     settle(() -> !session.work().runningProperty().get());
   }
 

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -29,6 +30,7 @@ import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
 import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveryRun;
@@ -42,6 +44,8 @@ import wellspan.exchange.intake.Intake;
     mixinStandardHelpOptions = true)
 final class ConvertCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
+
+  @Mixin private ReadingOptions reading;
 
   @Parameters(
       paramLabel = "IN... OUT",
@@ -124,12 +128,13 @@ final class ConvertCommand implements Callable<Integer> {
       throw new IllegalArgumentException(
           out + " is also an input. A received file is never written over; choose another name.");
     }
+    ReadingRule rule = reading.rule();
     List<Parcel.Piece> pieces = new ArrayList<>();
     Box box = Box.EMPTY;
     String declared = "";
     GlobalIds ids = new GlobalIds(UUID.nameUUIDFromBytes(names().getBytes(StandardCharsets.UTF_8)));
     for (Path in : files.subList(0, files.size() - 1)) {
-      Received r = Intake.read(in, Progress.NONE);
+      Received r = Intake.read(in, rule, Progress.NONE);
       r.findings()
           .forEach(
               f ->

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -18,6 +19,7 @@ import wellspan.core.geom.Box;
 import wellspan.core.item.Item;
 import wellspan.core.place.Contradictions;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.exchange.intake.Intake;
 
@@ -25,6 +27,8 @@ import wellspan.exchange.intake.Intake;
 @Command(name = "inspect", description = "Says what files hold.", mixinStandardHelpOptions = true)
 final class InspectCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
+
+  @Mixin private ReadingOptions reading;
 
   @Parameters(paramLabel = "FILE", arity = "1..*", description = "files to read")
   private List<Path> files;
@@ -43,11 +47,12 @@ final class InspectCommand implements Callable<Integer> {
     if (every < 0 || !Double.isFinite(every)) {
       throw new IllegalArgumentException("--every needs a distance above zero in metres.");
     }
+    ReadingRule rule = reading.rule();
     PrintWriter out = spec.commandLine().getOut();
     ArrayNode all = JsonNodeFactory.instance.arrayNode();
     int code = Main.DONE;
     for (Path file : files) {
-      Received r = Intake.read(file, Progress.NONE);
+      Received r = Intake.read(file, rule, Progress.NONE);
       if (r.hasErrors()) {
         code = Main.ERRORS_FOUND;
       }

@@ -38,6 +38,7 @@ public final class ReceiveView extends ScrollPane {
     getStyleClass().add("card-scroll");
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.lastChangeProperty().addListener((o, a, b) -> refresh());
+    session.receiving().questionProperty().addListener((o, a, b) -> refresh());
     setOnDragOver(ReceiveView::accept);
     setOnDragDropped(e -> drop(session, e));
     refresh();
@@ -53,7 +54,9 @@ public final class ReceiveView extends ScrollPane {
 
   /** Receives what was dropped. */
   public static void drop(Session session, DragEvent e) {
-    session.receive(e.getDragboard().getFiles().stream().map(java.io.File::toPath).toList());
+    session
+        .receiving()
+        .receive(e.getDragboard().getFiles().stream().map(java.io.File::toPath).toList());
     e.setDropCompleted(true);
     e.consume();
   }
@@ -67,11 +70,16 @@ public final class ReceiveView extends ScrollPane {
             Parts.label("Received", "title"),
             Parts.wrapped(
                 session.job().sources().isEmpty()
-                    ? "Nothing yet. Choose LandXML, IFC, DXF or point files, or drop them anywhere on the window. They are copied into the job and never changed."
+                    ? "Nothing yet. Choose designs, drawings, grids, clouds or point lists, or drop them anywhere on the window. They are copied into the job and never changed."
                     : "A file with the name of a source, apart from a mark like RevB, becomes its next revision.",
                 "muted"),
             receive);
     cards.getChildren().setAll(head);
+    session
+        .receiving()
+        .questionProperty()
+        .get()
+        .ifPresent(q -> cards.getChildren().add(new ColumnsCard(session, q)));
     session.lastChangeProperty().get().ifPresent(c -> cards.getChildren().add(change(c)));
     for (Source s : session.job().sources()) {
       cards.getChildren().add(source(s));
@@ -110,6 +118,15 @@ public final class ReceiveView extends ScrollPane {
                     Item::kind, java.util.LinkedHashMap::new, Collectors.toList()));
     kinds.forEach(
         (kind, items) -> items.forEach(i -> v.getChildren().add(Parts.row(i.name(), what(i)))));
+    if (in.format().equals("point list")) {
+      Button columns = Parts.button("Columns …", "small", () -> session.receiving().reconsider(s));
+      columns.setId("columns-open");
+      columns.setAccessibleText("Columns of " + s.name());
+      v.getChildren().add(columns);
+    }
+    if (in.format().startsWith("LAS") || in.format().startsWith("LAZ")) {
+      v.getChildren().addAll(Parts.line(), new CloudPartRow(session, s, in.counts()));
+    }
     if (!in.layers().isEmpty()) {
       v.getChildren().addAll(Parts.line(), new LayerList(in.layers()));
     }

@@ -1,12 +1,9 @@
 package wellspan.app.session;
 
 import java.io.IOException;
-import java.nio.file.Path;
 import java.time.Clock;
-import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Deque;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -33,10 +30,10 @@ import wellspan.core.job.ItemSettings;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.job.Journal;
-import wellspan.core.job.Revision;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
 import wellspan.core.reading.Reading;
+import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.exchange.intake.Intake;
 import wellspan.exchange.intake.SourceIntake;
@@ -49,10 +46,17 @@ public final class Session {
   /** What the cursor points at. */
   public record Pointer(Position shared) {}
 
+  /** A file and how it was read. */
+  private record ReadAs(String sha256, ReadingRule rule) {
+    static ReadAs current(Source s) {
+      return new ReadAs(s.current().sha256(), s.reading());
+    }
+  }
+
   private final JobStore store;
   private final Clock clock;
   private final Work work;
-  private final Map<String, Received> bySha = new HashMap<>();
+  private final Map<ReadAs, Received> read = new HashMap<>();
   private final ReadOnlyObjectWrapper<History> history = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<Build> build = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<List<Finding>> findings =
@@ -70,6 +74,7 @@ public final class Session {
   private final ObjectProperty<Optional<Position>> goTo =
       new SimpleObjectProperty<>(Optional.empty());
   private final Deliveries deliveries;
+  private final ReceiveDesk receiving;
   private final PlaceDesk place;
   private final ShapeDesk shape;
   private boolean stale;
@@ -90,6 +95,7 @@ public final class Session {
               }
             });
     deliveries = new Deliveries(this, clock);
+    receiving = new ReceiveDesk(this, clock);
     place = new PlaceDesk(this);
     shape = new ShapeDesk(this, window);
     refreshFindings();
@@ -162,6 +168,11 @@ public final class Session {
     return deliveries;
   }
 
+  /** The work of the stop Receive. */
+  public ReceiveDesk receiving() {
+    return receiving;
+  }
+
   /** The work of the stop Place. */
   public PlaceDesk place() {
     return place;
@@ -211,8 +222,7 @@ public final class Session {
     fresh
         .raw()
         .forEach(
-            (name, r) ->
-                fresh.job().source(name).ifPresent(s -> bySha.put(s.current().sha256(), r)));
+            (name, r) -> fresh.job().source(name).ifPresent(s -> read.put(ReadAs.current(s), r)));
     build.set(fresh);
     rebuild();
     if (selected.get().isEmpty()) {
@@ -221,46 +231,17 @@ public final class Session {
     say(fresh.items().size() + " items from " + fresh.received().size() + " files.");
   }
 
-  /** Receives files one after the other; each becomes a new source or the next revision of one. */
-  public void receive(List<Path> files) {
-    Deque<Path> rest = new ArrayDeque<>(files);
-    receiveNext(rest);
+  /** What the current revision of a source holds, if it was read in this session. */
+  Optional<Received> known(Source s) {
+    return Optional.ofNullable(read.get(ReadAs.current(s)));
   }
 
-  private void receiveNext(Deque<Path> rest) {
-    if (rest.isEmpty()) {
-      return;
-    }
-    Path file = rest.pop();
-    Job job = job();
-    Optional<Received> before =
-        job.source(JobStore.sourceName(file.getFileName().toString()))
-            .map(s -> bySha.get(s.current().sha256()));
-    work.start(
-        "Reading " + file.getFileName(),
-        p -> SourceIntake.take(store, job, file, before, clock, p),
-        taken -> {
-          taken(taken);
-          receiveNext(rest);
-        },
-        this::complain);
+  void keep(Source s, Received received) {
+    read.put(ReadAs.current(s), received);
   }
 
-  private void taken(SourceIntake.Taken t) {
-    bySha.put(t.source().current().sha256(), t.received());
-    boolean revision = t.source().revisions().size() > 1;
-    edit("Receive " + t.source().current().fileName(), j -> t.job());
-    lastChange.set(t.change());
-    int n = t.received().entries().size();
-    String found = n + (n == 1 ? " item" : " items");
-    say(
-        t.source().current().fileName()
-            + (revision
-                ? " received as " + t.source().current().label() + " of " + t.source().name()
-                : " received")
-            + ": "
-            + found
-            + ".");
+  void showChange(Optional<RevisionChange> change) {
+    lastChange.set(change);
   }
 
   // ---- edits
@@ -309,11 +290,7 @@ public final class Session {
 
   /** After undo a revision may be current that was not read in this session. */
   private void readMissing() {
-    List<Revision> missing =
-        job().sources().stream()
-            .map(Source::current)
-            .filter(r -> !bySha.containsKey(r.sha256()))
-            .toList();
+    List<Source> missing = job().sources().stream().filter(s -> known(s).isEmpty()).toList();
     if (missing.isEmpty()) {
       rebuild();
       return;
@@ -321,26 +298,34 @@ public final class Session {
     work.start(
         "Reading sources",
         p -> {
-          Map<String, Received> read = new HashMap<>();
-          for (Revision r : missing) {
-            read.put(r.sha256(), Intake.read(store.stored(r), p));
+          Map<ReadAs, Received> fresh = new HashMap<>();
+          for (Source s : missing) {
+            fresh.put(ReadAs.current(s), Intake.read(store.stored(s.current()), s.reading(), p));
           }
-          return read;
+          return fresh;
         },
-        read -> {
-          bySha.putAll(read);
+        fresh -> {
+          read.putAll(fresh);
           rebuild();
         },
-        this::complain);
+        this::takeBack);
+  }
+
+  /**
+   * What cannot be read or was not carried out is taken back, so that what is shown is what is
+   * recorded.
+   */
+  private void takeBack(String why) {
+    if (history.get().canUndo()) {
+      undo();
+    }
+    complain(why);
   }
 
   private void rebuild() {
     Map<String, Received> received = new LinkedHashMap<>();
     for (Source s : job().sources()) {
-      Received r = bySha.get(s.current().sha256());
-      if (r != null) {
-        received.put(s.name(), r);
-      }
+      known(s).ifPresent(r -> received.put(s.name(), r));
     }
     Build before = build.get();
     Optional<Build> ready = before.ready(job(), received);
@@ -350,7 +335,7 @@ public final class Session {
       stale = true; // what is under way ends with another look
     } else {
       Job job = job();
-      work.start("Shaping", p -> before.next(job, received, p), this::shaped, this::shapingEnded);
+      work.start("Shaping", p -> before.next(job, received, p), this::shaped, this::takeBack);
     }
   }
 
@@ -359,14 +344,6 @@ public final class Session {
     if (!fresh.job().equals(job())) {
       rebuild();
     }
-  }
-
-  /** Steps that were not carried out are taken back, so that what is shown is what is recorded. */
-  private void shapingEnded(String why) {
-    if (history.get().canUndo()) {
-      undo();
-    }
-    complain(why);
   }
 
   private void show(Build fresh) {

@@ -203,7 +203,7 @@ public final class ShellView extends StackPane implements WindowActions {
             new FileChooser.ExtensionFilter("All files", "*"));
     List<File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
     if (files != null) {
-      session.receive(files.stream().map(File::toPath).toList());
+      session.receiving().receive(files.stream().map(File::toPath).toList());
     }
   }
 

@@ -147,7 +147,7 @@ class DeliveriesTest extends SessionFixture {
     other.create(Job.named("Other"));
     store = other;
     session = open();
-    session.receive(List.of(file));
+    session.receiving().receive(List.of(file));
     settle();
     PlaceStatement says = session.build().received().values().iterator().next().places().getFirst();
     session.place().take(says);
@@ -168,7 +168,7 @@ class DeliveriesTest extends SessionFixture {
             wellspan.core.crs.WellKnownTexts.of(
                     wellspan.core.crs.CrsCatalogue.shipped().find("25833").orElseThrow())
                 .orElseThrow());
-    session.receive(List.of(prj));
+    session.receiving().receive(List.of(prj));
     settle();
     session.place().take(session.build().received().get("x").places().getFirst());
     assertThat(session.job().frame().crs()).isEqualTo("EPSG:25833");

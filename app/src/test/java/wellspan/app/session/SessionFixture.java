@@ -45,7 +45,7 @@ abstract class SessionFixture {
   }
 
   void receive(Path file) throws InterruptedException {
-    session.receive(List.of(file));
+    session.receiving().receive(List.of(file));
     settle();
   }
 }

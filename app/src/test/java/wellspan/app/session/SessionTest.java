@@ -135,7 +135,7 @@ class SessionTest extends SessionFixture {
 
   @Test
   void workCanBeCancelled() throws Exception {
-    session.receive(List.of(ROAD));
+    session.receiving().receive(List.of(ROAD));
     session.work().cancel();
     settle();
     assertThat(session.messageProperty().get()).isEqualTo("Cancelled. Nothing was changed.");

@@ -25,6 +25,7 @@ import wellspan.core.frame.FrameJson;
 import wellspan.core.item.ItemId;
 import wellspan.core.place.PlacementJson;
 import wellspan.core.place.SourcePlacement;
+import wellspan.core.receive.ReadingRuleJson;
 import wellspan.core.step.Recipe;
 import wellspan.core.step.RecordedStep;
 import wellspan.core.step.StepJson;
@@ -60,6 +61,7 @@ final class JobJson {
       if (!s.placement().equals(SourcePlacement.SHARED)) {
         source.set("placement", PlacementJson.node(s.placement()));
       }
+      ReadingRuleJson.node(s.reading()).ifPresent(r -> source.set("reading", r));
       ArrayNode revisions = source.putArray("revisions");
       for (Revision r : s.revisions()) {
         revisions
@@ -163,7 +165,11 @@ final class JobJson {
                   Instant.parse(text(r, "received"))));
         }
         sources.add(
-            new Source(text(s, "name"), revisions, PlacementJson.placement(s.path("placement"))));
+            new Source(
+                text(s, "name"),
+                revisions,
+                PlacementJson.placement(s.path("placement")),
+                ReadingRuleJson.read(s.path("reading"))));
       }
       Map<ItemId, ItemSettings> settings = new TreeMap<>();
       for (Map.Entry<String, JsonNode> e : need(n, "items").properties()) {

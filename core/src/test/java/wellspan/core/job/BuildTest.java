@@ -24,6 +24,7 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.place.SpotMark;
+import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 
@@ -164,7 +165,8 @@ class BuildTest {
     Job next = two.withSource(two.source("road").orElseThrow().withRevision(b));
     assertThat(next.sources()).extracting(Source::name).containsExactly("road", "survey");
     assertThat(next.source("road").orElseThrow().current()).isEqualTo(b);
-    assertThatThrownBy(() -> new Source("none", List.of(), SourcePlacement.SHARED))
+    assertThatThrownBy(
+            () -> new Source("none", List.of(), SourcePlacement.SHARED, ReadingRule.AS_FOUND))
         .isInstanceOf(IllegalArgumentException.class);
   }
 

@@ -11,20 +11,17 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
-import java.util.Optional;
-import java.util.TreeMap;
+import java.util.Locale;
 import java.util.concurrent.CancellationException;
 import wellspan.core.crs.CrsTextException;
 import wellspan.core.crs.OwnSystem;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
-import wellspan.core.item.Item;
-import wellspan.core.item.PointTable;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.FileStem;
 import wellspan.core.receive.PlaceStatement;
+import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.exchange.file.FileBytes;
 import wellspan.exchange.file.ReadException;
@@ -40,24 +37,6 @@ public final class LasReader {
   private static final int SMALLEST_HEADER = 227;
   private static final int COMPRESSED = 0x80;
 
-  /** Names of the classes in the specification of LAS 1.4. */
-  private static final Map<Integer, String> CLASSES =
-      Map.ofEntries(
-          Map.entry(0, "never classified"),
-          Map.entry(1, "unclassified"),
-          Map.entry(2, "ground"),
-          Map.entry(3, "low vegetation"),
-          Map.entry(4, "medium vegetation"),
-          Map.entry(5, "high vegetation"),
-          Map.entry(6, "building"),
-          Map.entry(7, "low noise"),
-          Map.entry(8, "key point"),
-          Map.entry(9, "water"),
-          Map.entry(10, "rail"),
-          Map.entry(11, "road surface"),
-          Map.entry(17, "bridge deck"),
-          Map.entry(18, "high noise"));
-
   private LasReader() {}
 
   /** Whether a file begins like a cloud. */
@@ -66,12 +45,18 @@ public final class LasReader {
   }
 
   /**
-   * @throws ReadException with a sentence, if it is damaged
+   * @param part which points are taken
+   * @throws ReadException with a sentence, if it is damaged or holds more of the wanted points than
+   *     can be worked with
    */
-  public static Received read(Path file, Progress progress) throws IOException {
+  public static Received read(Path file, ReadingRule.CloudPart part, Progress progress)
+      throws IOException {
     Head head = head(file);
-    long step = Math.max(1, (head.points + MOST - 1) / MOST);
-    Map<Integer, PointTable.Builder> classes = new TreeMap<>();
+    long step = part.every();
+    if (part.classes().isEmpty() && part.cell() == 0) { // otherwise nobody knows how many it is
+      step = Math.max(step, (head.points + MOST - 1) / MOST);
+    }
+    CloudClasses classes = new CloudClasses(file, part, step);
     long n = 0;
     int withheld = 0;
     LASReader reader = new LASReader(file.toFile());
@@ -81,21 +66,16 @@ public final class LasReader {
         if (n % 65_536 == 0) {
           progress.step((double) n / Math.max(1, head.points), "Reading " + file.getFileName());
         }
-        if (n++ % step != 0) {
-          continue;
-        }
+        n++;
         if (p.isWithheld()) {
           withheld++;
           continue;
         }
-        classes
-            .computeIfAbsent((int) p.getClassification(), k -> new PointTable.Builder())
-            .add(
-                "",
-                h.getXOffset() + p.getX() * h.getXScaleFactor(),
-                h.getYOffset() + p.getY() * h.getYScaleFactor(),
-                h.getZOffset() + p.getZ() * h.getZScaleFactor(),
-                "");
+        classes.add(
+            p.getClassification(),
+            h.getXOffset() + p.getX() * h.getXScaleFactor(),
+            h.getYOffset() + p.getY() * h.getYScaleFactor(),
+            h.getZOffset() + p.getZ() * h.getZScaleFactor());
       }
     } catch (CancellationException e) {
       throw e;
@@ -112,7 +92,14 @@ public final class LasReader {
               + n
               + ". Ask for it again.");
     }
-    return received(file, head, classes, step, withheld);
+    if (classes.kept() == 0) {
+      throw new ReadException(
+          file,
+          "it holds no points of the wanted classes, only "
+              + String.join(", ", classes.counts().keySet())
+              + ". Choose one of these.");
+    }
+    return received(file, head, part, classes, step, withheld);
   }
 
   /**
@@ -205,30 +192,38 @@ public final class LasReader {
   }
 
   private static Received received(
-      Path file, Head head, Map<Integer, PointTable.Builder> classes, long step, int withheld) {
+      Path file,
+      Head head,
+      ReadingRule.CloudPart part,
+      CloudClasses classes,
+      long step,
+      int withheld) {
     String stem = FileStem.of(String.valueOf(file.getFileName()));
-    List<Received.Entry> entries = new ArrayList<>();
-    Map<String, Integer> counts = new TreeMap<>();
-    classes.forEach(
-        (c, points) -> {
-          String name = c + " " + CLASSES.getOrDefault(c, "class " + c);
-          Item group = new Item.PointGroup(stem + ", " + name, points.build());
-          entries.add(new Received.Entry(group, name, Optional.empty()));
-          counts.put(name, points.size());
-        });
     List<Finding> findings = new ArrayList<>();
-    if (step > 1) {
+    if (step > part.every()) {
       findings.add(
           Finding.warning(
                   Stop.RECEIVE,
                   "cloud.thinned",
                   stem,
                   String.format(
-                      java.util.Locale.ROOT,
-                      "The cloud holds %,d points; every %d-th was taken.",
+                      Locale.ROOT,
+                      "The cloud holds %,d points; every %d-th was taken. Choose classes or squares to take others.",
                       head.points,
                       step))
               .withFigure("1 in " + step));
+    } else if (classes.kept() + withheld < head.points) {
+      findings.add(
+          Finding.note(
+                  Stop.RECEIVE,
+                  "cloud.part",
+                  stem,
+                  String.format(
+                      Locale.ROOT,
+                      "%,d of %,d points were taken, as the source's reading rule says.",
+                      classes.kept(),
+                      head.points))
+              .withFigure(String.format(Locale.ROOT, "%,d points", classes.kept())));
     }
     if (withheld > 0) {
       findings.add(
@@ -257,8 +252,8 @@ public final class LasReader {
         (head.compressed ? "LAZ " : "LAS ") + head.version,
         head.crs,
         "",
-        entries,
-        counts,
+        classes.entries(stem),
+        classes.counts(),
         findings,
         places);
   }

@@ -7,8 +7,12 @@ import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.util.Collections;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.exchange.cloud.LasReader;
 import wellspan.exchange.dxf.DxfReader;
@@ -32,6 +36,9 @@ import wellspan.exchange.tiff.TiffTags;
 public final class Intake {
   private static final int HEAD = 4096;
 
+  /** Endings of files that are read as lists of points if nothing tells another format. */
+  private static final List<String> LISTS = List.of(".csv", ".txt", ".xyz", ".pts", ".asc", ".dat");
+
   private Intake() {}
 
   /**
@@ -39,78 +46,155 @@ public final class Intake {
    * @throws java.util.concurrent.CancellationException if the progress was cancelled
    */
   public static Received read(Path file, Progress progress) throws IOException {
-    if (Files.isDirectory(file)) {
-      throw new ReadException(file, "this is a folder, not a file.");
-    }
+    return read(file, ReadingRule.AS_FOUND, progress);
+  }
+
+  /**
+   * The same, by a rule where the format can be read in more than one way.
+   *
+   * @throws ReadException with a sentence that names the file and what to do
+   * @throws java.util.concurrent.CancellationException if the progress was cancelled
+   */
+  public static Received read(Path file, ReadingRule rule, Progress progress) throws IOException {
     try {
-      if (PositionReader.knows(file)) {
-        return PositionReader.read(file);
-      }
-      byte[] first = first(file);
-      if (TiffTags.isTiff(first)) {
-        TiffTags tags = TiffTags.read(file);
-        return GeoTiffGridReader.isElevation(tags)
-            ? GeoTiffGridReader.read(file, tags, progress)
-            : GeoTiffKeys.read(file);
-      }
-      if (DxfReader.isBinary(first)) {
-        return DxfReader.read(file, progress);
-      }
-      if (LasReader.isLas(first)) {
-        return LasReader.read(file, progress);
-      }
-      if (GltfReader.isBinary(first)) {
-        return GltfReader.read(file, progress);
-      }
-      if (ShapefileReader.isShapefile(first)) {
-        return ShapefileReader.read(file, progress);
-      }
-      if (GeoPackageReader.isDatabase(first)) {
-        return GeoPackageReader.read(file, progress);
-      }
-      if (KmlReader.isPacked(first)) {
-        return KmlReader.readPacked(file, progress);
-      }
-      String head = text(first);
-      if (head.isBlank()) {
-        throw new ReadException(file, "the file is empty. Ask for it again.");
-      }
-      if (head.contains("ISO-10303-21")) {
-        return IfcReader.read(file, progress);
-      }
-      if (head.stripLeading().startsWith("<") && KmlReader.isKml(head)) {
-        return KmlReader.read(file, progress);
-      }
-      if (head.stripLeading().startsWith("<")) {
-        return LandXmlReader.read(file, progress);
-      }
-      if (DxfReader.isText(head)) {
-        return DxfReader.read(file, progress);
-      }
-      if (AsciiGridReader.isGrid(head)) {
-        return AsciiGridReader.read(file, progress);
-      }
-      if (GltfReader.isText(head)) {
-        return GltfReader.read(file, progress);
-      }
-      if (GeoJsonReader.isGeoJson(head)) {
-        return GeoJsonReader.read(file, progress);
-      }
-      if (ObjReader.isObj(head)) {
-        return ObjReader.read(file, progress);
-      }
-      String name = String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT);
-      if (name.endsWith(".csv") || name.endsWith(".txt")) {
-        return PointListReader.read(file, progress);
-      }
+      return switch (kind(file, rule)) {
+        case POSITION -> PositionReader.read(file);
+        case TIFF -> tiff(file, progress);
+        case DXF -> DxfReader.read(file, progress);
+        case CLOUD -> LasReader.read(file, part(rule), progress);
+        case GLTF -> GltfReader.read(file, progress);
+        case SHAPEFILE -> ShapefileReader.read(file, progress);
+        case GEOPACKAGE -> GeoPackageReader.read(file, progress);
+        case PACKED_KML -> KmlReader.readPacked(file, progress);
+        case KML -> KmlReader.read(file, progress);
+        case IFC -> IfcReader.read(file, progress);
+        case LANDXML -> LandXmlReader.read(file, progress);
+        case GRID -> AsciiGridReader.read(file, progress);
+        case GEOJSON -> GeoJsonReader.read(file, progress);
+        case OBJ -> ObjReader.read(file, progress);
+        case POINT_LIST -> PointListReader.read(file, columns(rule), progress);
+        case EMPTY -> throw new ReadException(file, "the file is empty. Ask for it again.");
+        case UNKNOWN ->
+            throw new ReadException(
+                file,
+                "the format is not known. LandXML, IFC, DXF, OBJ, glTF, elevation grids (Esri ASCII, GeoTIFF), point clouds (LAS, LAZ), shapefiles, GeoJSON, GeoPackage, KML and KMZ, point lists (CSV, TXT, XYZ) and position files (.prj, world files, GeoTIFF) can be received.");
+      };
     } catch (NoSuchFileException e) {
       throw new ReadException(file, "there is no such file.", e);
     } catch (AccessDeniedException e) {
       throw new ReadException(file, "the file may not be read. Check its permissions.", e);
     }
-    throw new ReadException(
-        file,
-        "the format is not known. LandXML, IFC, DXF, OBJ, glTF, elevation grids (Esri ASCII, GeoTIFF), point clouds (LAS, LAZ), shapefiles, GeoJSON, GeoPackage, KML and KMZ, point lists (CSV) and position files (.prj, world files, GeoTIFF) can be received.");
+  }
+
+  /** Whether a file is read as a list of points, whose columns people can choose. */
+  public static boolean isPointList(Path file) throws IOException {
+    return kind(file, ReadingRule.AS_FOUND) == Kind.POINT_LIST;
+  }
+
+  private enum Kind {
+    POSITION,
+    TIFF,
+    DXF,
+    CLOUD,
+    GLTF,
+    SHAPEFILE,
+    GEOPACKAGE,
+    PACKED_KML,
+    KML,
+    IFC,
+    LANDXML,
+    GRID,
+    GEOJSON,
+    OBJ,
+    POINT_LIST,
+    EMPTY,
+    UNKNOWN
+  }
+
+  private static Kind kind(Path file, ReadingRule rule) throws IOException {
+    if (Files.isDirectory(file)) {
+      throw new ReadException(file, "this is a folder, not a file.");
+    }
+    if (PositionReader.knows(file)) {
+      return Kind.POSITION;
+    }
+    byte[] first = first(file);
+    Kind binary = binary(first);
+    if (binary != Kind.UNKNOWN) {
+      return binary;
+    }
+    Kind text = text(characters(first));
+    boolean list = isList(file) || rule instanceof ReadingRule.Columns;
+    return text == Kind.UNKNOWN && list ? Kind.POINT_LIST : text;
+  }
+
+  private static Kind binary(byte[] first) {
+    if (TiffTags.isTiff(first)) {
+      return Kind.TIFF;
+    }
+    if (DxfReader.isBinary(first)) {
+      return Kind.DXF;
+    }
+    if (LasReader.isLas(first)) {
+      return Kind.CLOUD;
+    }
+    if (GltfReader.isBinary(first)) {
+      return Kind.GLTF;
+    }
+    if (ShapefileReader.isShapefile(first)) {
+      return Kind.SHAPEFILE;
+    }
+    if (GeoPackageReader.isDatabase(first)) {
+      return Kind.GEOPACKAGE;
+    }
+    return KmlReader.isPacked(first) ? Kind.PACKED_KML : Kind.UNKNOWN;
+  }
+
+  private static Kind text(String head) {
+    if (head.isBlank()) {
+      return Kind.EMPTY;
+    }
+    if (head.contains("ISO-10303-21")) {
+      return Kind.IFC;
+    }
+    if (head.stripLeading().startsWith("<")) {
+      return KmlReader.isKml(head) ? Kind.KML : Kind.LANDXML;
+    }
+    if (DxfReader.isText(head)) {
+      return Kind.DXF;
+    }
+    if (AsciiGridReader.isGrid(head)) {
+      return Kind.GRID;
+    }
+    if (GltfReader.isText(head)) {
+      return Kind.GLTF;
+    }
+    if (GeoJsonReader.isGeoJson(head)) {
+      return Kind.GEOJSON;
+    }
+    return ObjReader.isObj(head) ? Kind.OBJ : Kind.UNKNOWN;
+  }
+
+  private static Received tiff(Path file, Progress progress) throws IOException {
+    TiffTags tags = TiffTags.read(file);
+    return GeoTiffGridReader.isElevation(tags)
+        ? GeoTiffGridReader.read(file, tags, progress)
+        : GeoTiffKeys.read(file);
+  }
+
+  private static boolean isList(Path file) {
+    String name = String.valueOf(file.getFileName()).toLowerCase(Locale.ROOT);
+    return LISTS.stream().anyMatch(name::endsWith);
+  }
+
+  private static Optional<ReadingRule.Columns> columns(ReadingRule rule) {
+    return rule instanceof ReadingRule.Columns c ? Optional.of(c) : Optional.empty();
+  }
+
+  private static ReadingRule.CloudPart part(ReadingRule rule) {
+    return rule instanceof ReadingRule.CloudPart c
+        ? c
+        : new ReadingRule.CloudPart(Collections.emptySortedSet(), 1, 0);
   }
 
   private static byte[] first(Path file) throws IOException {
@@ -119,7 +203,7 @@ public final class Intake {
     }
   }
 
-  private static String text(byte[] b) {
+  private static String characters(byte[] b) {
     boolean utf16 =
         b.length > 1
             && ((b[0] & 0xFF) == 0xFE && (b[1] & 0xFF) == 0xFF

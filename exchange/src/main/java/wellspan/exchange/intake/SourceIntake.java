@@ -1,6 +1,7 @@
 package wellspan.exchange.intake;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.LinkedHashMap;
@@ -17,7 +18,9 @@ import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.exchange.points.PointListPreview;
 
 /** Takes files into a job as sources and their revisions, and builds jobs from their sources. */
 public final class SourceIntake {
@@ -41,7 +44,20 @@ public final class SourceIntake {
   public static Taken take(
       JobStore store, Job job, Path file, Optional<Received> before, Clock clock, Progress progress)
       throws IOException {
-    Received received = Intake.read(file, progress.part(0, 0.8));
+    return take(store, job, file, rule(job, file), before, clock, progress);
+  }
+
+  /** The same, read by a rule that holds for later revisions too. */
+  public static Taken take(
+      JobStore store,
+      Job job,
+      Path file,
+      ReadingRule rule,
+      Optional<Received> before,
+      Clock clock,
+      Progress progress)
+      throws IOException {
+    Received received = Intake.read(file, rule, progress.part(0, 0.8));
     progress.step(0.8, "Keeping " + file.getFileName());
     String name = JobStore.sourceName(file.getFileName().toString());
     Optional<Source> known = job.source(name);
@@ -58,7 +74,10 @@ public final class SourceIntake {
               + ", byte for byte. Nothing was changed.");
     }
     Source source =
-        known.map(s -> s.withRevision(revision)).orElseGet(() -> first(name, revision, received));
+        known
+            .map(s -> s.withRevision(revision))
+            .orElseGet(() -> first(name, revision, received))
+            .withReading(rule);
     Optional<RevisionChange> change =
         known.isPresent() ? before.map(b -> RevisionChange.between(b, received)) : Optional.empty();
     Job next = job.withSource(source);
@@ -68,6 +87,27 @@ public final class SourceIntake {
       next = next.withFrame(job.frame().withCrs(received.crs()));
     }
     return new Taken(next, source, received, change);
+  }
+
+  /** The rule by which a file is read: that of the source whose next revision it is. */
+  public static ReadingRule rule(Job job, Path file) {
+    return job.source(JobStore.sourceName(file.getFileName().toString()))
+        .map(Source::reading)
+        .orElse(ReadingRule.AS_FOUND);
+  }
+
+  /**
+   * The columns of a point list that cannot be told for certain and that nobody chose before; empty
+   * for all other files.
+   */
+  public static Optional<PointListPreview> uncertain(Job job, Path file) throws IOException {
+    if (!(rule(job, file) instanceof ReadingRule.AsFound)
+        || !Files.exists(file)
+        || !Intake.isPointList(file)) {
+      return Optional.empty();
+    }
+    return Optional.of(PointListPreview.found(file))
+        .filter(p -> !p.certain() && !p.rows().isEmpty());
   }
 
   /** A new source; degrees can never be shared coordinates, so they are transformed at once. */
@@ -102,7 +142,9 @@ public final class SourceIntake {
       }
       double share = 1.0 / job.sources().size();
       received.put(
-          s.name(), Intake.read(store.stored(r), reading.part(done * share, (done + 1) * share)));
+          s.name(),
+          Intake.read(
+              store.stored(r), s.reading(), reading.part(done * share, (done + 1) * share)));
       done++;
     }
     return Build.of(job, received, progress.part(shaped ? 0.5 : 1, 1));

@@ -3,32 +3,22 @@ package wellspan.exchange.points;
 import static wellspan.core.finding.Stop.RECEIVE;
 
 import java.io.IOException;
-import java.io.InputStreamReader;
-import java.io.Reader;
-import java.io.UncheckedIOException;
-import java.nio.ByteBuffer;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.Charset;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.Iterator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
-import org.apache.commons.csv.CSVRecord;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.PointTable;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.ColumnRole;
 import wellspan.core.receive.FileStem;
 import wellspan.core.receive.PlaceStatement;
+import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.Angles;
 import wellspan.core.unit.LinearUnit;
@@ -41,45 +31,49 @@ import wellspan.exchange.file.ReadException;
  * separate columns. Latitude and longitude may be decimal degrees or degrees, minutes and seconds.
  */
 public final class PointListReader {
-  private static final int SAMPLE = 8192;
+  private static final int REPORT = 20_000;
 
   private final Path file;
+  private final Optional<ReadingRule.Columns> rule;
   private final PointTable.Builder points = new PointTable.Builder();
   private PointColumns columns;
-  private boolean bySpaces;
 
-  private PointListReader(Path file) {
+  private PointListReader(Path file, Optional<ReadingRule.Columns> rule) {
     this.file = file;
+    this.rule = rule;
   }
 
   /**
    * @throws ReadException with file and line, if a line cannot be read or the columns not be told
    */
   public static Received read(Path file, Progress progress) throws IOException {
-    return new PointListReader(file).read(progress);
+    return read(file, Optional.empty(), progress);
+  }
+
+  /**
+   * @param rule the columns, where somebody said what they hold
+   * @throws ReadException with file and line, if a line cannot be read or the columns not be told
+   */
+  public static Received read(Path file, Optional<ReadingRule.Columns> rule, Progress progress)
+      throws IOException {
+    return new PointListReader(file, rule).read(progress);
   }
 
   private Received read(Progress progress) throws IOException {
-    String separator = separator(sample());
-    bySpaces = separator.equals(" ");
-    CSVFormat format =
-        CSVFormat.DEFAULT
-            .builder()
-            .setDelimiter(separator)
-            .setTrim(true)
-            .setIgnoreEmptyLines(true)
-            .setIgnoreSurroundingSpaces(true)
-            .setCommentMarker('#')
-            .get();
-    try (Reader text = new InputStreamReader(Files.newInputStream(file), charset());
-        CSVParser rows = CSVParser.parse(text, format)) {
-      Iterator<CSVRecord> all = rows.iterator();
-      while (all.hasNext()) {
-        progress.step(0.5, "Reading " + file.getFileName());
-        take(all.next(), rows.getCurrentLineNumber());
+    String separator = rule.isPresent() ? rule.get().separator() : TableRows.separatorOf(file);
+    columns = rule.map(PointColumns::of).orElse(null);
+    int head = rule.map(ReadingRule.Columns::headLines).orElse(0);
+    try (TableRows rows = new TableRows(file, separator)) {
+      for (Optional<List<String>> row = rows.next(); row.isPresent(); row = rows.next()) {
+        if (head-- > 0) {
+          continue;
+        }
+        if (points.size() % REPORT == 0) {
+          progress.step(
+              done(points.size()), "Reading " + file.getFileName() + ", " + points.size());
+        }
+        take(row.get(), rows.line());
       }
-    } catch (IllegalArgumentException | UncheckedIOException e) {
-      throw new ReadException(file, "the table cannot be read (" + e.getMessage() + ").", e);
     }
     if (columns == null) {
       throw new ReadException(file, "the file is empty.");
@@ -87,97 +81,68 @@ public final class PointListReader {
     return received();
   }
 
-  private String sample() throws IOException {
-    try (var in = Files.newInputStream(file)) {
-      return new String(in.readNBytes(SAMPLE), StandardCharsets.UTF_8);
-    }
+  /** How far a file is read whose length in lines nobody knows: near one for many. */
+  private static double done(int points) {
+    return points / (points + 500_000.0);
   }
 
-  /** UTF-8 where the bytes are such, otherwise the Latin alphabet of older programs. */
-  private Charset charset() throws IOException {
-    try (var in = Files.newInputStream(file)) {
-      byte[] b = in.readNBytes(1 << 20);
-      int whole = Math.max(0, b.length - 4); // the last character may be cut
-      StandardCharsets.UTF_8
-          .newDecoder()
-          .decode(ByteBuffer.wrap(b, 0, b.length < 1 << 20 ? b.length : whole));
-      return StandardCharsets.UTF_8;
-    } catch (CharacterCodingException e) {
-      return StandardCharsets.ISO_8859_1;
-    }
-  }
-
-  private static String separator(String sample) {
-    String line =
-        sample.lines().filter(l -> !l.isBlank() && !l.startsWith("#")).findFirst().orElse("");
-    if (line.indexOf(';') >= 0) {
-      return ";";
-    }
-    if (line.indexOf('\t') >= 0) {
-      return "\t";
-    }
-    return line.indexOf(',') >= 0 ? "," : " ";
-  }
-
-  private void take(CSVRecord record, long line) throws ReadException {
-    List<String> row = new ArrayList<>(record.toList());
-    if (!row.isEmpty() && row.getFirst().startsWith("\uFEFF")) {
-      row.set(0, row.getFirst().substring(1));
-    }
-    row.removeIf(s -> bySpaces && s.isEmpty()); // several spaces separate like one
-    if (row.isEmpty()) {
-      return;
-    }
+  private void take(List<String> row, long line) throws ReadException {
     if (columns == null && isHeader(row, line)) {
       return;
     }
-    String name =
-        columns.value(PointColumns.Role.NAME, row).orElse(Integer.toString(points.size() + 1));
-    String code = columns.value(PointColumns.Role.CODE, row).orElse("");
+    String name = columns.value(ColumnRole.NAME, row).orElse("");
+    String code = columns.value(ColumnRole.CODE, row).orElse("");
     Position p = position(row, line);
     points.add(name, p.east(), p.north(), p.height(), code);
   }
 
   private boolean isHeader(List<String> row, long line) throws ReadException {
+    Optional<PointColumns> found = recognised(row);
+    columns =
+        found.orElseThrow(
+            () ->
+                new ReadException(
+                    file,
+                    line,
+                    "no columns for east and north were found in the header ("
+                        + String.join(", ", row)
+                        + "). Name the columns id, easting, northing, height."));
+    return columns.headed();
+  }
+
+  /** The columns by the words of a first row, or by its numbers. */
+  static Optional<PointColumns> recognised(List<String> row) {
     PointColumns named = PointColumns.named(row);
     if (named.complete()) {
-      columns = named;
-      return true;
+      return Optional.of(named);
     }
-    long numbers = row.stream().filter(s -> number(s).isPresent()).count();
-    if (numbers >= 2 && row.size() >= 3) {
-      columns = PointColumns.byPosition(row);
-      return false;
-    }
-    throw new ReadException(
-        file,
-        line,
-        "no columns for east and north were found in the header ("
-            + String.join(", ", row)
-            + "). Name the columns id, easting, northing, height.");
+    long numbers = row.stream().filter(s -> !Double.isNaN(PlainNumber.parse(s))).count();
+    return numbers >= 2 && row.size() >= 3
+        ? Optional.of(PointColumns.byPosition(row))
+        : Optional.empty();
   }
 
   private Position position(List<String> row, long line) throws ReadException {
     if (columns.geographic()) {
       return new Position(
-          angle(row, PointColumns.Role.LONGITUDE, 180, line),
-          angle(row, PointColumns.Role.LATITUDE, 90, line),
+          angle(row, ColumnRole.LONGITUDE, 180, line),
+          angle(row, ColumnRole.LATITUDE, 90, line),
           height(row, line));
     }
     double f = columns.unit().map(LinearUnit::metres).orElse(1.0);
     return new Position(
-        f * required(row, PointColumns.Role.EAST, line),
-        f * required(row, PointColumns.Role.NORTH, line),
+        f * required(row, ColumnRole.EAST, line),
+        f * required(row, ColumnRole.NORTH, line),
         f * height(row, line));
   }
 
   private double height(List<String> row, long line) throws ReadException {
-    return columns.value(PointColumns.Role.HEIGHT, row).isEmpty()
+    return columns.value(ColumnRole.HEIGHT, row).isEmpty()
         ? Double.NaN
-        : required(row, PointColumns.Role.HEIGHT, line);
+        : required(row, ColumnRole.HEIGHT, line);
   }
 
-  private double angle(List<String> row, PointColumns.Role role, double limit, long line)
+  private double angle(List<String> row, ColumnRole role, double limit, long line)
       throws ReadException {
     String text = columns.value(role, row).orElse("");
     OptionalDouble d = Angles.degrees(text);
@@ -185,47 +150,31 @@ public final class PointListReader {
       throw new ReadException(
           file,
           line,
-          "\"" + text + "\" is no " + word(role) + ". Write it as 58.9412 or 58°56'28.3\".");
+          "\"" + text + "\" is no " + role.word() + ". Write it as 58.9412 or 58°56'28.3\".");
     }
     return d.getAsDouble();
   }
 
-  private double required(List<String> row, PointColumns.Role role, long line)
-      throws ReadException {
+  private double required(List<String> row, ColumnRole role, long line) throws ReadException {
     String text = columns.value(role, row).orElse("");
-    return number(text)
-        .orElseThrow(
-            () ->
-                new ReadException(
-                    file,
-                    line,
-                    "\"" + text + "\" in the column " + word(role) + " is not a number."));
-  }
-
-  private static String word(PointColumns.Role role) {
-    return role.name().toLowerCase(java.util.Locale.ROOT);
-  }
-
-  /** Decimal point or comma, spaces between thousands allowed; nothing that is not finite. */
-  private static Optional<Double> number(String text) {
-    String t = text.replaceAll("[\\s\u00A0\u202F']", "").replace('\u2212', '-');
-    if (!t.matches("[-+]?(\\d+([.,]\\d*)?|[.,]\\d+)([eE][-+]?\\d+)?")) {
-      return Optional.empty();
+    double d = PlainNumber.parse(text);
+    if (Double.isNaN(d)) {
+      throw new ReadException(
+          file, line, "\"" + text + "\" in the column " + role.word() + " is not a number.");
     }
-    double d = Double.parseDouble(t.replace(',', '.'));
-    return Double.isFinite(d) ? Optional.of(d) : Optional.empty();
+    return d;
   }
 
   private Received received() {
     List<Finding> findings = new ArrayList<>();
-    if (!columns.headed()) {
+    if (!columns.headed() && rule.isEmpty()) {
       findings.add(
           Finding.note(
               RECEIVE,
               "points.columns",
               "",
               "The list has no header; its columns are taken as "
-                  + (columns.at().containsKey(PointColumns.Role.NAME) ? "name, " : "")
+                  + (columns.at().containsKey(ColumnRole.NAME) ? "name, " : "")
                   + "easting, northing, height, code."));
     }
     if (!columns.geographic() && columns.unit().isEmpty()) {

@@ -10,11 +10,14 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.exchange.intake.Intake;
 
@@ -89,5 +92,46 @@ class LasReaderTest {
     whole[25] = 9;
     Files.write(f, whole);
     assertThatThrownBy(() -> Intake.read(f, Progress.NONE)).hasMessageContaining("LAS 1.9");
+  }
+
+  private Received part(int points, ReadingRule rule) throws IOException {
+    Path f = Files.write(dir.resolve("part.las"), cloud(points, 25832));
+    return Intake.read(f, rule, Progress.NONE);
+  }
+
+  private static ReadingRule.CloudPart rule(int every, double cell, Integer... classes) {
+    return new ReadingRule.CloudPart(new TreeSet<>(List.of(classes)), every, cell);
+  }
+
+  @Test
+  void aPartIsTakenByClassAndEveryNth() throws IOException {
+    Received r = part(30, rule(4, 0, 2));
+    assertThat(r.items()).extracting(Item::name).containsExactly("part, 2 ground");
+    // ground points are 0, 3, 6 … 27; each fourth of them: 0, 12, 24
+    assertThat(((Item.PointGroup) r.items().getFirst()).points())
+        .extracting(p -> Math.rint(p.position().east()))
+        .containsExactly(412_000.0, 412_012.0, 412_024.0);
+    assertThat(r.counts()).containsEntry("2 ground", 10).containsEntry("5 high vegetation", 20);
+    assertThat(r.findings()).extracting(Finding::code).containsExactly("cloud.part");
+    assertThatThrownBy(() -> part(30, rule(1, 0, 6)))
+        .hasMessageContaining("no points of the wanted classes, only 2 ground");
+  }
+
+  @Test
+  void theLowestPointOfEachSquareIsTaken() throws IOException {
+    Received r = part(30, rule(1, 10));
+    // 1 m east, 2 m north and 1 m up from point to point: five points to a square of 10 m
+    Item.PointGroup ground = (Item.PointGroup) r.items().getFirst();
+    assertThat(ground.points())
+        .extracting(p -> p.position().height())
+        .containsExactly(0.0, 6.0, 12.0, 15.0, 21.0, 27.0);
+  }
+
+  @Test
+  void rulesThatMakeNoSenseAreRefused() {
+    assertThatThrownBy(() -> rule(0, 0)).hasMessageContaining("Take every point");
+    assertThatThrownBy(() -> rule(1, -1)).hasMessageContaining("square");
+    assertThatThrownBy(() -> rule(1, Double.NaN)).hasMessageContaining("square");
+    assertThatThrownBy(() -> rule(1, 0, 300)).hasMessageContaining("0 to 255");
   }
 }

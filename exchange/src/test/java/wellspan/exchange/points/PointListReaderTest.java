@@ -7,13 +7,19 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
+import net.jqwik.api.ForAll;
+import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.ColumnRole;
+import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.file.ReadException;
 
 class PointListReaderTest {
@@ -112,5 +118,81 @@ class PointListReaderTest {
   @Test
   void aListWithoutPointsIsAnError() throws IOException {
     assertThat(read("id,e,n\n").hasErrors()).isTrue();
+  }
+
+  private static ReadingRule.Columns columns(String separator, int head, ColumnRole... roles) {
+    return new ReadingRule.Columns(separator, head, List.of(roles), Optional.of(LinearUnit.FOOT));
+  }
+
+  @Test
+  void chosenColumnsHoldWhateverTheHeaderSays() throws IOException {
+    Path f =
+        Files.writeString(
+            dir.resolve("odd.txt"), "Survey of the shore\na;b;c;d\n7;20,5;10;peg\n8;21;11;nail\n");
+    Received r =
+        PointListReader.read(
+            f,
+            Optional.of(
+                columns(
+                    ";", 2, ColumnRole.HEIGHT, ColumnRole.NORTH, ColumnRole.EAST, ColumnRole.CODE)),
+            Progress.NONE);
+    Item.NamedPoint p = ((Item.PointGroup) r.items().getFirst()).points().getFirst();
+    assertThat(p.position()).isEqualTo(new Position(10 * 0.3048, 20.5 * 0.3048, 7 * 0.3048));
+    assertThat(p.code()).isEqualTo("peg");
+    assertThat(r.unit()).isEqualTo("foot");
+    assertThat(r.findings()).extracting(Finding::code).doesNotContain("points.columns");
+  }
+
+  @Test
+  void aPreviewShowsTheFirstRowsAndWhatTheyAreTakenFor() throws IOException {
+    Path known = Files.writeString(dir.resolve("k.csv"), "id,N [ft],E [ft],H\nA,1,2,3\n");
+    PointListPreview sure = PointListPreview.found(known);
+    assertThat(sure.certain()).isTrue();
+    assertThat(sure.headLines()).isEqualTo(1);
+    assertThat(sure.unit()).contains(LinearUnit.FOOT);
+    assertThat(sure.roles())
+        .containsExactly(ColumnRole.NAME, ColumnRole.NORTH, ColumnRole.EAST, ColumnRole.HEIGHT);
+    Path odd =
+        Files.writeString(
+            dir.resolve("o.csv"),
+            "about this list\nalpha,beta,gamma\n1,2.5,3\n" + "4,5,6\n".repeat(50));
+    PointListPreview unsure = PointListPreview.found(odd);
+    assertThat(unsure.certain()).isFalse();
+    assertThat(unsure.headLines()).isEqualTo(2);
+    assertThat(unsure.roles()).containsOnly(ColumnRole.NONE).hasSize(3);
+    assertThat(unsure.rows()).hasSize(PointListPreview.ROWS);
+    PointListPreview chosen =
+        PointListPreview.by(odd, columns(",", 2, ColumnRole.EAST, ColumnRole.NORTH));
+    assertThat(chosen.roles()).containsExactly(ColumnRole.EAST, ColumnRole.NORTH, ColumnRole.NONE);
+  }
+
+  @Test
+  void aPreviewTellsWhatCannotStandInAColumn() {
+    assertThat(PointListPreview.fits(ColumnRole.EAST, "6 534,5")).isTrue();
+    assertThat(PointListPreview.fits(ColumnRole.EAST, "peg")).isFalse();
+    assertThat(PointListPreview.fits(ColumnRole.EAST, "")).isFalse();
+    assertThat(PointListPreview.fits(ColumnRole.HEIGHT, "")).isTrue();
+    assertThat(PointListPreview.fits(ColumnRole.LATITUDE, "58°56'28.3\"")).isTrue();
+    assertThat(PointListPreview.fits(ColumnRole.CODE, "anything")).isTrue();
+  }
+
+  @Property(tries = 1000)
+  void numbersAreReadLikeTheLanguageReadsThem(@ForAll double d) {
+    if (Double.isFinite(d)) {
+      assertThat(PlainNumber.parse(Double.toString(d))).isEqualTo(d);
+      String short3 = String.format(java.util.Locale.ROOT, "%.3f", d % 1e8);
+      assertThat(PlainNumber.parse(short3)).isEqualTo(Double.parseDouble(short3));
+      assertThat(PlainNumber.parse(short3.replace('.', ','))).isEqualTo(Double.parseDouble(short3));
+    }
+  }
+
+  @Test
+  void whatIsNoNumberIsNone() {
+    for (String s : List.of("", "-", ".", ",", "1.2.3", "1e", "0x10", "NaN", "1e999", "12a")) {
+      assertThat(PlainNumber.parse(s)).as(s).isNaN();
+    }
+    assertThat(PlainNumber.parse("−1 234,5")).isEqualTo(-1234.5);
+    assertThat(PlainNumber.parse(".5")).isEqualTo(0.5);
+    assertThat(PlainNumber.parse("5.")).isEqualTo(5);
   }
 }

@@ -1,0 +1,77 @@
+package wellspan.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
+import org.junit.jupiter.api.Test;
+import wellspan.core.item.Item;
+import wellspan.core.receive.ColumnRole;
+
+class ReceiveWindowTest extends WindowTest {
+  @SuppressWarnings("unchecked")
+  private ComboBox<Object> box(String id) {
+    return lookup("#" + id).queryAs(ComboBox.class);
+  }
+
+  private void fire(String id) {
+    interact(() -> lookup("#" + id).queryAs(ButtonBase.class).fire());
+  }
+
+  private void role(int column, ColumnRole role) {
+    interact(() -> box("columns-role-" + column).setValue(role));
+  }
+
+  private boolean says(String sentence) {
+    return lookup("#columns .error").queryAll().stream()
+        .anyMatch(n -> n.isVisible() && ((Labeled) n).getText().contains(sentence));
+  }
+
+  @Test
+  void columnsAreChosenInTheWindow() throws Exception {
+    receive(
+        Files.writeString(
+            dir.resolve("levels.txt"),
+            "levels along the quay\nmade up\nA 3.5 6534500 412000\nB 3.6 6534501 412001\n"));
+    assertThat(lookup("#columns").tryQuery()).isPresent();
+    assertThat(says("Say which columns")).isTrue();
+    role(1, ColumnRole.EAST);
+    assertThat(says("\"A\" in column 1 is no easting.")).isTrue();
+    role(1, ColumnRole.NAME);
+    role(2, ColumnRole.HEIGHT);
+    role(3, ColumnRole.NORTH);
+    role(4, ColumnRole.EAST);
+    interact(() -> lookup("#columns-head").queryAs(TextField.class).setText("1"));
+    assertThat(says("\"up\" in column 2 is no height.")).isTrue();
+    interact(() -> lookup("#columns-head").queryAs(TextField.class).setText("2"));
+    interact(() -> box("columns-unit").setValue("millimetre"));
+    fire("columns-read");
+    settle(() -> !session.work().runningProperty().get() && session.build().items().size() == 1);
+    Item.PointGroup g = (Item.PointGroup) session.build().items().values().iterator().next().item();
+    assertThat(g.points().getFirst().position().east()).isEqualTo(412);
+    assertThat(g.points().getFirst().name()).isEqualTo("A");
+    assertThat(lookup("#columns").tryQuery()).isEmpty();
+
+    fire("columns-open");
+    interact(() -> box("columns-unit").setValue("metres"));
+    fire("columns-read");
+    settle(() -> !session.work().runningProperty().get());
+    g = (Item.PointGroup) session.build().items().values().iterator().next().item();
+    assertThat(g.points().getFirst().position().east()).isEqualTo(412_000);
+  }
+
+  @Test
+  void aListCanBeLeftOut() throws Exception {
+    Path odd = Files.writeString(dir.resolve("odd.csv"), "a,b\n1,2\n3,4\n");
+    receive(odd);
+    interact(() -> box("columns-separator").getSelectionModel().select(1));
+    assertThat(lookup("#columns-role-2").tryQuery()).isEmpty(); // one column with semicolons
+    fire("columns-leave");
+    assertThat(lookup("#columns").tryQuery()).isEmpty();
+    assertThat(session.job().sources()).isEmpty();
+  }
+}
