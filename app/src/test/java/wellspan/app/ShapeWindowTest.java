@@ -151,4 +151,38 @@ class ShapeWindowTest extends WindowTest {
     idle();
     assertThat(session.job().stepsOf(SHORE)).hasSize(1);
   }
+
+  private void type(String query, String value) {
+    interact(() -> lookup(query).queryAs(TextField.class).setText(value));
+  }
+
+  @Test
+  void aPadIsMadeOnTheGround() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    fire("#make-pad");
+    type("#pad-level-in-the-middle", "a hill");
+    fire("#pad-go");
+    assertThat(session.messageProperty().get()).contains("a hill");
+    interact(
+        () ->
+            session
+                .shape()
+                .outlineProperty()
+                .set(
+                    java.util.List.of(
+                        new Position(412_600, 6_534_700, 0),
+                        new Position(412_640, 6_534_700, 0),
+                        new Position(412_640, 6_534_730, 0))));
+    type("#pad-level-in-the-middle", "30");
+    type("#pad-fall", "2");
+    assertThat(lookup("#pad-fall").queryAs(TextField.class).getText()).isEqualTo("2");
+    fire("#pad-go");
+    idle();
+    Item pad = session.build().items().get(new ItemId("job/terrain-surface/Pad")).item();
+    assertThat(((Item.TerrainSurface) pad).mesh().planArea()).isGreaterThan(600);
+    assertThat(card("#steps") + card("#make")).doesNotContain("could not");
+    interact(session::undo);
+    assertThat(session.build().items()).doesNotContainKey(new ItemId("job/terrain-surface/Pad"));
+  }
 }

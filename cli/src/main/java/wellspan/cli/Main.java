@@ -70,7 +70,16 @@ public final class Main implements Runnable {
           }
           throw e;
         });
-    int code = line.execute(args);
+    int code;
+    try {
+      code = line.execute(args);
+    } catch (OutOfMemoryError e) {
+      err.println(
+          "There is not enough memory for this ("
+              + Runtime.getRuntime().maxMemory() / 1_000_000
+              + " MB). Give more with WELLSPAN_JAVA_OPTS=-Xmx8g.");
+      code = UNUSABLE;
+    }
     out.flush();
     err.flush();
     return code;

@@ -50,6 +50,7 @@ final class CloudPartRow extends VBox {
 
   private void field(TextField f, String id, String name, String value, String unit) {
     f.setText(value);
+    f.getStyleClass().add("field");
     f.setPrefColumnCount(4);
     f.setId(id);
     f.setAccessibleText(name + ", " + unit);

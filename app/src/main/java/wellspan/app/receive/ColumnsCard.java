@@ -58,6 +58,7 @@ final class ColumnsCard extends VBox {
     }
     unit.setAccessibleText("Unit of the numbers");
     unit.setId("columns-unit");
+    head.getStyleClass().add("field");
     head.setPrefColumnCount(3);
     head.setAccessibleText("Lines before the first point");
     head.setId("columns-head");

@@ -38,7 +38,14 @@ public final class ReceiveView extends ScrollPane {
     getStyleClass().add("card-scroll");
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.lastChangeProperty().addListener((o, a, b) -> refresh());
-    session.receiving().questionProperty().addListener((o, a, b) -> refresh());
+    session
+        .receiving()
+        .questionProperty()
+        .addListener(
+            (o, a, b) -> {
+              refresh();
+              setVvalue(0); // where the question stands
+            });
     setOnDragOver(ReceiveView::accept);
     setOnDragDropped(e -> drop(session, e));
     refresh();

@@ -1,6 +1,7 @@
 package wellspan.app.shape;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,14 +19,22 @@ import wellspan.core.job.Build;
 import wellspan.core.step.Recipe;
 import wellspan.core.triangulate.LevelRule;
 
-/** Makes a terrain surface of points and lines, or bodies of the earth between two surfaces. */
+/** Makes what no source holds: a terrain surface of points and lines, or a pad on the ground. */
 final class MakeCard extends VBox {
   private static final List<String> ROLES =
       List.of("not used", "points", "breaklines", "boundary", "hole");
 
+  /** The form that is open. */
+  private enum Open {
+    NOTHING,
+    SURFACE,
+    PAD
+  }
+
   private final Session session;
-  private boolean open;
+  private Open open = Open.NOTHING;
   private final Map<ItemId, Integer> roles = new LinkedHashMap<>();
+  private final Map<String, String> pad = new HashMap<>();
   private String name = "Ground";
   private LevelRule crossings = LevelRule.MEAN;
 
@@ -37,15 +46,10 @@ final class MakeCard extends VBox {
   }
 
   void refresh() {
-    Button surface =
-        Parts.button(
-            open ? "Close" : "Make a surface",
-            "small",
-            () -> {
-              open = !open;
-              refresh();
-            });
+    Button surface = opener("Make a surface", Open.SURFACE);
     surface.setId("make-surface");
+    Button padOpener = opener("Make a pad", Open.PAD);
+    padOpener.setId("make-pad");
     boolean drawing = session.place().pickProperty().get() == Pick.OUTLINE;
     int corners = session.shape().outlineProperty().get().size();
     Button draw =
@@ -54,19 +58,40 @@ final class MakeCard extends VBox {
             "small",
             () -> session.place().pickProperty().set(drawing ? Pick.NONE : Pick.OUTLINE));
     draw.setId("draw-outline");
-    getChildren().setAll(new HBox(6, surface, draw));
+    getChildren().setAll(new HBox(6, surface, padOpener), draw);
     if (drawing) {
       getChildren().add(Parts.wrapped(Pick.OUTLINE.sentence(), "muted"));
     } else if (corners >= 3) {
       getChildren()
           .add(
               Parts.wrapped(
-                  "An outline of " + corners + " corners is drawn; steps that clip can use it.",
+                  "An outline of " + corners + " corners is drawn; steps and pads can use it.",
                   "muted"));
     }
-    if (open) {
-      form();
+    switch (open) {
+      case NOTHING -> {}
+      case SURFACE -> form();
+      case PAD ->
+          getChildren()
+              .add(
+                  new PadForm(
+                      session,
+                      pad,
+                      () -> {
+                        open = Open.NOTHING;
+                        refresh();
+                      }));
     }
+  }
+
+  private Button opener(String title, Open what) {
+    return Parts.button(
+        open == what ? "Close" : title,
+        "small",
+        () -> {
+          open = open == what ? Open.NOTHING : what;
+          refresh();
+        });
   }
 
   private void form() {
@@ -115,7 +140,7 @@ final class MakeCard extends VBox {
       session.complain("Give the surface a name, and points or breaklines to be made of.");
       return;
     }
-    open = false;
+    open = Open.NOTHING;
     session
         .shape()
         .make(

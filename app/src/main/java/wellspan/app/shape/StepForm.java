@@ -1,16 +1,12 @@
 package wellspan.app.shape;
 
-import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
-import wellspan.app.theme.Figures;
-import wellspan.app.theme.Parts;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
@@ -18,9 +14,7 @@ import wellspan.core.step.Step;
 import wellspan.core.triangulate.LevelRule;
 
 /** The parameters of a step that is to be added, by the kind of step. */
-final class StepForm extends VBox {
-  private static final String DRAWN = "the outline drawn on the plan";
-
+final class StepForm extends Form {
   /** The kinds of steps that can be chosen, as they are offered. */
   enum Kind {
     FALSE_LEVELS("Drop levels that are none", true, true),
@@ -59,14 +53,11 @@ final class StepForm extends VBox {
     }
   }
 
-  private final Session session;
-  private final Build.BuiltItem item;
   private Supplier<Step> step;
 
   StepForm(Session session, Build.BuiltItem item, Kind kind) {
-    super(6);
-    this.session = session;
-    this.item = item;
+    super(session, "step-", new HashMap<>());
+    Optional<ItemId> self = Optional.of(item.id());
     boolean surface = item.item() instanceof Item.TerrainSurface;
     switch (kind) {
       case FALSE_LEVELS -> step = () -> new Step.DropFalseLevels(surface);
@@ -92,17 +83,17 @@ final class StepForm extends VBox {
         step = () -> new Step.Trim(value(l), value(a));
       }
       case CLIP, CUT -> {
-        Supplier<Step.Outline> o = outline();
+        Supplier<Step.Outline> o = outline(self);
         step = () -> new Step.Clip(o.get(), kind == Kind.CLIP);
       }
       case COVER -> {
         TextField name = text("name", "Cover");
         TextField material = text("material", "grass");
-        Supplier<Step.Outline> o = outline();
+        Supplier<Step.Outline> o = outline(self);
         step = () -> new Step.CutCover(name.getText().strip(), material.getText().strip(), o.get());
       }
       case SET_IN -> {
-        List<ItemId> others = others();
+        List<ItemId> others = surfaces(self);
         ComboBox<String> of = choice("design", others.stream().map(this::name).toList());
         step = () -> new Step.SetIn(others.get(index(of)));
       }
@@ -132,104 +123,5 @@ final class StepForm extends VBox {
 
   private static List<String> words() {
     return List.of(LevelRule.values()).stream().map(LevelRule::word).toList();
-  }
-
-  private TextField number(String name, String unit, String start) {
-    TextField f = field(start, 74);
-    f.setAccessibleText(name + " " + unit);
-    f.setId("step-" + name.replace(' ', '-'));
-    getChildren()
-        .add(
-            Parts.row(
-                Parts.label(name, "muted"),
-                new javafx.scene.layout.HBox(6, f, Parts.label(unit, "muted"))));
-    return f;
-  }
-
-  private TextField text(String name, String start) {
-    TextField f = field(start, 180);
-    f.setId("step-" + name);
-    f.setAccessibleText(name);
-    getChildren().add(Parts.row(Parts.label(name, "muted"), f));
-    return f;
-  }
-
-  private static TextField field(String start, double width) {
-    TextField f = new TextField(start);
-    f.getStyleClass().add("field");
-    f.setPrefWidth(width);
-    return f;
-  }
-
-  private ComboBox<String> choice(String name, List<String> titles) {
-    ComboBox<String> c = new ComboBox<>();
-    c.setId("step-" + name);
-    c.getItems().addAll(titles);
-    c.getSelectionModel().selectFirst();
-    c.setPrefWidth(190);
-    getChildren().add(Parts.row(Parts.label(name, "muted"), c));
-    return c;
-  }
-
-  private static int index(ComboBox<String> c) {
-    int i = c.getSelectionModel().getSelectedIndex();
-    if (i < 0) {
-      throw new IllegalArgumentException("Nothing is chosen. Choose one of the list first.");
-    }
-    return i;
-  }
-
-  private static double value(TextField f) {
-    try {
-      return Figures.parse(f.getText().replace(',', '.'));
-    } catch (NumberFormatException e) {
-      throw new IllegalArgumentException(
-          "\"" + f.getText() + "\" is not a number. Type it as 0.250.", e);
-    }
-  }
-
-  private String name(ItemId id) {
-    return session.build().items().get(id).item().name();
-  }
-
-  private List<ItemId> others() {
-    return session.build().items().values().stream()
-        .filter(i -> i.item() instanceof Item.TerrainSurface s && s.mesh().triangleCount() > 0)
-        .map(Build.BuiltItem::id)
-        .filter(id -> !id.equals(item.id()))
-        .toList();
-  }
-
-  /** Items that enclose an area, and what was drawn. */
-  private Supplier<Step.Outline> outline() {
-    List<Optional<ItemId>> from = new ArrayList<>();
-    List<String> titles = new ArrayList<>();
-    if (session.shape().outlineProperty().get().size() >= 3) {
-      from.add(Optional.empty());
-      titles.add(DRAWN);
-    }
-    for (Map.Entry<ItemId, Build.BuiltItem> e : session.build().items().entrySet()) {
-      boolean encloses =
-          switch (e.getValue().item()) {
-            case Item.StringLine l -> l.lines().stream().anyMatch(p -> p.isClosed(0.01));
-            case Item.TerrainSurface s -> s.mesh().triangleCount() > 0;
-            case Item.Cover c -> true;
-            case Item.AlignmentLine a -> true;
-            case Item.Body b -> false;
-            case Item.PointGroup p -> false;
-          };
-      if (encloses && !e.getKey().equals(item.id())) {
-        from.add(Optional.of(e.getKey()));
-        titles.add(e.getValue().item().name());
-      }
-    }
-    ComboBox<String> c = choice("outline", titles);
-    TextField offset = number("offset to the outside", "m", "0");
-    return () -> {
-      Optional<ItemId> id = from.get(index(c));
-      return id.isPresent()
-          ? new Step.Outline.Of(id.get(), value(offset))
-          : session.shape().drawn();
-    };
   }
 }

@@ -3,13 +3,19 @@ package wellspan.core.step;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
+import wellspan.core.geom.Plane;
 import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.overlay.EarthBodies;
+import wellspan.core.overlay.Volumes;
+import wellspan.core.pad.Pad;
 import wellspan.core.progress.Progress;
 import wellspan.core.triangulate.Constraint;
 import wellspan.core.triangulate.LevelConflict;
@@ -47,6 +53,7 @@ public final class Maker {
               List.of());
         }
         case Recipe.Earth e -> earth(e, inputs, progress);
+        case Recipe.GradedPad p -> pad(p, inputs, progress);
       };
     } catch (IllegalArgumentException | IllegalStateException e) {
       return new Made(
@@ -225,5 +232,42 @@ public final class Maker {
         String.format(
             Locale.ROOT, "Cut %.1f m³, fill %.1f m³.", b.cut().volume(), b.fill().volume()),
         List.of());
+  }
+
+  private static Made pad(Recipe.GradedPad r, Inputs inputs, Progress progress) {
+    Geometry outline = Outlines.area(r.outline(), inputs);
+    Coordinate middle = outline.getCentroid().getCoordinate();
+    Plane top =
+        Plane.falling(new Position(middle.x, middle.y, r.level()), r.fall() / 100, r.bearing());
+    Pad pad = Pad.of(outline, top, r.cut(), r.fill(), surface(inputs, r.ground()).mesh(), progress);
+    Volumes v = pad.volumes();
+    List<Finding> findings =
+        pad.gapAt()
+            .map(
+                at ->
+                    List.of(
+                        Finding.warning(
+                                Stop.SHAPE,
+                                "terrain.slope-open",
+                                r.name(),
+                                r.name()
+                                    + (Double.isInfinite(pad.gap())
+                                        ? ": there is no ground here for the pad or its slopes to end on."
+                                        : String.format(
+                                            Locale.ROOT,
+                                            ": a side slope ends %.3f m off the ground here. Choose steeper slopes, another level, or a larger ground.",
+                                            pad.gap())))
+                            .at(at)))
+            .orElse(List.of());
+    return new Made(
+        List.of(new Item.TerrainSurface(r.name(), pad.mesh(), new int[0])),
+        String.format(
+            Locale.ROOT,
+            "%.1f m² with %.1f m² of side slopes; cut %.1f m³, fill %.1f m³.",
+            pad.area(),
+            pad.mesh().planArea() - pad.area(),
+            v.cut(),
+            v.fill()),
+        findings);
   }
 }

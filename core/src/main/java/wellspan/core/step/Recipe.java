@@ -78,4 +78,36 @@ public sealed interface Recipe {
       return List.of(existing, proposed);
     }
   }
+
+  /**
+   * A level or graded area with side slopes that run out on the ground.
+   *
+   * @param ground the surface on which the slopes end
+   * @param outline of the area itself
+   * @param level at the middle (the centre of gravity) of the outline, metres
+   * @param fall metres down for each metre, as a percentage; 0 for a level area
+   * @param bearing in which it falls, degrees clockwise from grid north
+   * @param cut metres out for each metre up where the ground lies higher
+   * @param fill metres out for each metre down where it lies lower
+   */
+  record GradedPad(
+      String name,
+      ItemId ground,
+      Step.Outline outline,
+      double level,
+      double fall,
+      double bearing,
+      double cut,
+      double fill)
+      implements Recipe {
+    @Override
+    public String title() {
+      return "Pad " + name;
+    }
+
+    @Override
+    public List<ItemId> uses() {
+      return Stream.concat(Stream.of(ground), outline.item().stream()).toList();
+    }
+  }
 }

@@ -262,4 +262,50 @@ class StepsTest {
       assertThat(StepJson.step(StepJson.node(RecordedStep.of(s)))).isEqualTo(RecordedStep.of(s));
     }
   }
+
+  @Test
+  void aPadIsMadeWithItsFigures() {
+    ItemId ground = new ItemId("s/terrain-surface/Ground");
+    Item.TerrainSurface flat =
+        new Item.TerrainSurface("Ground", Grounds.grid(20, 20, 5, (x, y) -> 0), new int[0]);
+    Recipe.GradedPad recipe =
+        new Recipe.GradedPad(
+            "Yard",
+            ground,
+            new Step.Outline.Drawn(
+                List.of(
+                    Grounds.E + 40.0,
+                    Grounds.N + 40.0,
+                    Grounds.E + 60.0,
+                    Grounds.N + 40.0,
+                    Grounds.E + 60.0,
+                    Grounds.N + 60.0,
+                    Grounds.E + 40.0,
+                    Grounds.N + 60.0)),
+            1,
+            2,
+            180,
+            1.5,
+            2);
+    assertThat(StepJson.recipe(StepJson.node(recipe))).isEqualTo(recipe);
+    Maker.Made made = Maker.make(recipe, id -> flat, Progress.NONE);
+    assertThat(made.findings()).isEmpty();
+    assertThat(made.told()).startsWith("400.0 m² with ").contains("cut 0.0 m³");
+    Mesh pad = ((Item.TerrainSurface) made.items().getFirst()).mesh();
+    // 2 % towards the south: 0.2 m higher at the northern side, 10 m from the middle
+    assertThat(pad.bounds().maxH()).isCloseTo(1.2, within(1e-6));
+    Maker.Made high =
+        Maker.make(
+            new Recipe.GradedPad("Yard", ground, recipe.outline(), 99, 0, 0, 1, 9),
+            id -> flat,
+            Progress.NONE);
+    assertThat(high.findings()).extracting(f -> f.code()).containsExactly("terrain.slope-open");
+    Maker.Made none =
+        Maker.make(
+            new Recipe.GradedPad("Yard", ground, recipe.outline(), 1, 0, 0, -1, 9),
+            id -> flat,
+            Progress.NONE);
+    assertThat(none.items()).isEmpty();
+    assertThat(none.told()).contains("greater than zero");
+  }
 }

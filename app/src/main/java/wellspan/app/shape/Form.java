@@ -1,0 +1,149 @@
+package wellspan.app.shape;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Figures;
+import wellspan.app.theme.Parts;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+import wellspan.core.step.Step;
+
+/** Rows in which parameters are filled in. */
+class Form extends VBox {
+  private static final String DRAWN = "the outline drawn on the plan";
+
+  final Session session;
+  private final String prefix;
+  private final Map<String, String> filled;
+
+  /**
+   * @param prefix of the identities of its fields
+   * @param filled what was filled in before, by the fields' identities; it is kept up to date
+   */
+  Form(Session session, String prefix, Map<String, String> filled) {
+    super(6);
+    this.session = session;
+    this.prefix = prefix;
+    this.filled = filled;
+  }
+
+  final TextField number(String name, String unit, String start) {
+    TextField f = field(start, 74);
+    f.setAccessibleText(name + " " + unit);
+    keep(f, name);
+    getChildren()
+        .add(
+            Parts.row(
+                Parts.label(name, "muted"),
+                new javafx.scene.layout.HBox(6, f, Parts.label(unit, "muted"))));
+    return f;
+  }
+
+  final TextField text(String name, String start) {
+    TextField f = field(start, 180);
+    keep(f, name);
+    f.setAccessibleText(name);
+    getChildren().add(Parts.row(Parts.label(name, "muted"), f));
+    return f;
+  }
+
+  private void keep(TextField f, String name) {
+    String id = prefix + name.replaceAll("[^A-Za-z0-9]+", "-").replaceAll("-$", "");
+    f.setId(id);
+    f.setText(filled.getOrDefault(id, f.getText()));
+    f.textProperty().addListener((o, a, b) -> filled.put(id, b));
+  }
+
+  private static TextField field(String start, double width) {
+    TextField f = new TextField(start);
+    f.getStyleClass().add("field");
+    f.setPrefWidth(width);
+    return f;
+  }
+
+  final ComboBox<String> choice(String name, List<String> titles) {
+    ComboBox<String> c = new ComboBox<>();
+    String id = prefix + name.replace(' ', '-');
+    c.setId(id);
+    c.getItems().addAll(titles);
+    c.getSelectionModel().selectFirst();
+    if (titles.contains(filled.get(id))) {
+      c.setValue(filled.get(id));
+    }
+    c.valueProperty().addListener((o, a, b) -> filled.put(id, b));
+    c.setPrefWidth(190);
+    getChildren().add(Parts.row(Parts.label(name, "muted"), c));
+    return c;
+  }
+
+  static int index(ComboBox<String> c) {
+    int i = c.getSelectionModel().getSelectedIndex();
+    if (i < 0) {
+      throw new IllegalArgumentException("Nothing is chosen. Choose one of the list first.");
+    }
+    return i;
+  }
+
+  static double value(TextField f) {
+    try {
+      return Figures.parse(f.getText().replace(',', '.'));
+    } catch (NumberFormatException e) {
+      throw new IllegalArgumentException(
+          "\"" + f.getText() + "\" is not a number. Type it as 0.250.", e);
+    }
+  }
+
+  final String name(ItemId id) {
+    return session.build().items().get(id).item().name();
+  }
+
+  /** Surfaces with triangles. */
+  final List<ItemId> surfaces(Optional<ItemId> but) {
+    return session.build().items().values().stream()
+        .filter(i -> i.item() instanceof Item.TerrainSurface s && s.mesh().triangleCount() > 0)
+        .map(Build.BuiltItem::id)
+        .filter(id -> but.filter(id::equals).isEmpty())
+        .toList();
+  }
+
+  /** Items that enclose an area, and what was drawn. */
+  final Supplier<Step.Outline> outline(Optional<ItemId> but) {
+    List<Optional<ItemId>> from = new ArrayList<>();
+    List<String> titles = new ArrayList<>();
+    if (session.shape().outlineProperty().get().size() >= 3) {
+      from.add(Optional.empty());
+      titles.add(DRAWN);
+    }
+    for (Map.Entry<ItemId, Build.BuiltItem> e : session.build().items().entrySet()) {
+      boolean encloses =
+          switch (e.getValue().item()) {
+            case Item.StringLine l -> l.lines().stream().anyMatch(p -> p.isClosed(0.01));
+            case Item.TerrainSurface s -> s.mesh().triangleCount() > 0;
+            case Item.Cover c -> true;
+            case Item.AlignmentLine a -> true;
+            case Item.Body b -> false;
+            case Item.PointGroup p -> false;
+          };
+      if (encloses && but.filter(e.getKey()::equals).isEmpty()) {
+        from.add(Optional.of(e.getKey()));
+        titles.add(e.getValue().item().name());
+      }
+    }
+    ComboBox<String> c = choice("outline", titles);
+    TextField offset = number("offset to the outside", "m", "0");
+    return () -> {
+      Optional<ItemId> id = from.get(index(c));
+      return id.isPresent()
+          ? new Step.Outline.Of(id.get(), value(offset))
+          : session.shape().drawn();
+    };
+  }
+}
