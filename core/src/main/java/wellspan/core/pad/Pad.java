@@ -18,6 +18,7 @@ import wellspan.core.geom.Position;
 import wellspan.core.overlay.Overlay;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.progress.Progress;
+import wellspan.core.reshape.SliverFlip;
 import wellspan.core.terrain.TriangleIndex;
 import wellspan.core.triangulate.Constraint;
 import wellspan.core.triangulate.LevelRule;
@@ -203,11 +204,12 @@ public record Pad(Mesh mesh, double area, Volumes volumes, double gap, Optional<
         rings(f.area(), c -> f.plane().levelAt(c.x, c.y), Constraint.Kind.BREAKLINE, lines);
       }
       rings(tied.whole, c -> level(tied, c), Constraint.Kind.BOUNDARY, lines);
-      Mesh local =
+      Mesh drawn =
           new Triangulator(LevelRule.FIRST, LevelRule.FIRST, RUN_OUT)
               .run(new double[0], lines, progress)
               .mesh()
               .compact();
+      Mesh local = SliverFlip.flip(drawn, 2 * Triangulator.SAME_PLACE);
       double gap = 0;
       Position gapAt = null;
       TriangleIndex earth = new TriangleIndex(ground);

@@ -17,8 +17,9 @@ import wellspan.core.geom.Plane;
 
 /**
  * The planes of the side slopes around an area: one along each side, a fan around each corner that
- * points outwards. Where they meet at a corner that points inwards the one nearer to its side
- * holds. All plane, so that they can be cut with the ground exactly.
+ * points outwards, unless it turns so little that the sides' planes can meet. Where they meet at a
+ * corner that points inwards the one nearer to its side holds. All plane, so that they can be cut
+ * with the ground exactly.
  */
 final class SlopeFacets {
   /** Turn from one plane of a fan to the next, radians. */
@@ -66,35 +67,55 @@ final class SlopeFacets {
             : ring.reverse().getCoordinates();
     int n = c.length - 1; // the area lies on the left of every side
     for (int i = 0; i < n; i++) {
-      side(c[i], c[i + 1], area);
-      corner(c[(i + n - 1) % n], c[i], c[i + 1], area);
+      Coordinate before = c[(i + n - 1) % n], from = c[i], to = c[i + 1];
+      side(before, from, to, c[(i + 1) % n + 1], area);
+      if (turn(before, from, to) > FAN) {
+        corner(before, from, to, area);
+      }
     }
   }
 
-  private void side(Coordinate a, Coordinate b, Polygon area) {
+  /** Change of direction at a corner, radians to the left; at such a corner the area points out. */
+  private static double turn(Coordinate before, Coordinate at, Coordinate next) {
+    return Math.IEEEremainder(
+        Math.atan2(next.y - at.y, next.x - at.x) - Math.atan2(at.y - before.y, at.x - before.x),
+        2 * Math.PI);
+  }
+
+  /** The plane of the slope along a side. */
+  private Plane plane(Coordinate a, Coordinate b) {
     double l = a.distance(b);
     double ux = (b.x - a.x) / l, uy = (b.y - a.y) / l;
     double along = top.riseEast() * ux + top.riseNorth() * uy;
-    Plane plane =
-        new Plane(a.x, a.y, top.levelAt(a.x, a.y), along * ux + rise * uy, along * uy - rise * ux);
-    add(
-        ring(
-            a,
-            new Coordinate(a.x + reach * uy, a.y - reach * ux),
-            new Coordinate(b.x + reach * uy, b.y - reach * ux),
-            b),
-        plane,
-        area);
+    return new Plane(
+        a.x, a.y, top.levelAt(a.x, a.y), along * ux + rise * uy, along * uy - rise * ux);
+  }
+
+  private void side(Coordinate before, Coordinate a, Coordinate b, Coordinate after, Polygon area) {
+    Plane plane = plane(a, b);
+    Coordinate farA = end(a, a, b, turn(before, a, b), plane(before, a), plane);
+    Coordinate farB = end(b, a, b, turn(a, b, after), plane, plane(b, after));
+    add(ring(a, farA, farB, b), plane, area);
+  }
+
+  /**
+   * Where a side's slope ends beside one of its corners: square to the side, or on the line in
+   * which it meets its neighbour's plane where the outline turns outwards a little.
+   */
+  private Coordinate end(
+      Coordinate corner, Coordinate a, Coordinate b, double turn, Plane one, Plane two) {
+    double l = a.distance(b);
+    double outE = (b.y - a.y) / l, outN = (a.x - b.x) / l;
+    double lineE = two.riseNorth() - one.riseNorth(), lineN = one.riseEast() - two.riseEast();
+    double away = lineE * outE + lineN * outN;
+    boolean meets = turn > 1e-9 && turn <= FAN && Math.abs(away) > 1e-12;
+    double e = meets ? lineE / away : outE, n = meets ? lineN / away : outN;
+    return new Coordinate(corner.x + reach * e, corner.y + reach * n);
   }
 
   private void corner(Coordinate before, Coordinate at, Coordinate next, Polygon area) {
     double from = Math.atan2(at.y - before.y, at.x - before.x) - Math.PI / 2;
-    double turn =
-        Math.IEEEremainder(
-            Math.atan2(next.y - at.y, next.x - at.x) - Math.PI / 2 - from, 2 * Math.PI);
-    if (turn <= 1e-9) {
-      return;
-    }
+    double turn = turn(before, at, next);
     int n = (int) Math.ceil(turn / FAN - 1e-9);
     double level = top.levelAt(at.x, at.y);
     for (int k = 0; k < n; k++) {

@@ -192,4 +192,20 @@ class ReshapeTest {
     Mesh r = VertexDrop.vertices(m, gone, true);
     assertThat(Grounds.outlines(r)).isEqualTo(2);
   }
+
+  @Test
+  void sliversAreTurnedAway() {
+    double[] xyz = {0, 0, 1, 10, 0, 1, 5, 0.0004, 1, 5, -5, 2, 5, 5, 3};
+    Mesh m = new Mesh(xyz, new int[] {0, 1, 2, 1, 0, 3, 0, 2, 4, 2, 1, 4});
+    Mesh flipped = SliverFlip.flip(m, 0.001);
+    assertThat(flipped.triangleCount()).isEqualTo(4);
+    assertThat(flipped.planArea()).isCloseTo(m.planArea(), within(1e-12));
+    for (int t = 0; t < 4; t++) {
+      assertThat(flipped.planArea(t)).isGreaterThan(12);
+    }
+    assertThat(SliverFlip.flip(flipped, 0.001).triangles()).isEqualTo(flipped.triangles());
+    // at the outline there is nothing to turn it into
+    Mesh alone = new Mesh(xyz, new int[] {0, 1, 2});
+    assertThat(SliverFlip.flip(alone, 0.001).triangles()).isEqualTo(alone.triangles());
+  }
 }
