@@ -46,6 +46,9 @@ public record Pad(Mesh mesh, double area, Volumes volumes, double gap, Optional<
 
   private static final double TOUCH = 1e-4;
 
+  /** Half the width of a hole that is none, metres. */
+  private static final double CRACK = 1e-3;
+
   /**
    * @param outline of the pad in plan, one area, shared coordinates
    * @param top plane of the pad
@@ -123,7 +126,25 @@ public record Pad(Mesh mesh, double area, Volumes volumes, double gap, Optional<
       List<Geometry> all = new ArrayList<>();
       all.add(area);
       slopes.forEach(s -> all.add(s.area()));
-      return new Tied(slopes, UnaryUnionNG.union(all, SlopeFacets.GRID), area);
+      return new Tied(slopes, closed(UnaryUnionNG.union(all, SlopeFacets.GRID)), area);
+    }
+
+    /** Without the cracks between neighbours whose corners were moved to the grid. */
+    private static Geometry closed(Geometry whole) {
+      List<Polygon> parts = new ArrayList<>();
+      for (int g = 0; g < whole.getNumGeometries(); g++) {
+        Polygon p = (Polygon) whole.getGeometryN(g);
+        List<LinearRing> holes = new ArrayList<>();
+        for (int i = 0; i < p.getNumInteriorRing(); i++) {
+          LinearRing hole = p.getInteriorRingN(i);
+          if (p.getFactory().createPolygon(hole).getArea() > CRACK * hole.getLength()) {
+            holes.add(hole);
+          }
+        }
+        parts.add(
+            p.getFactory().createPolygon(p.getExteriorRing(), holes.toArray(LinearRing[]::new)));
+      }
+      return whole.getFactory().createMultiPolygon(parts.toArray(Polygon[]::new));
     }
 
     private void slopes(double rise, double reach, List<SlopeFacets.Facet> to, Progress progress) {

@@ -92,25 +92,34 @@ final class SlopeFacets {
   }
 
   private void side(Coordinate before, Coordinate a, Coordinate b, Coordinate after, Polygon area) {
-    Plane plane = plane(a, b);
-    Coordinate farA = end(a, a, b, turn(before, a, b), plane(before, a), plane);
-    Coordinate farB = end(b, a, b, turn(a, b, after), plane, plane(b, after));
-    add(ring(a, farA, farB, b), plane, area);
+    Coordinate out = outwards(a, b);
+    Coordinate farA = turns(before, a, b) ? meeting(before, a, b) : far(a, out);
+    Coordinate farB = turns(a, b, after) ? meeting(a, b, after) : far(b, out);
+    add(ring(a, farA, farB, b), plane(a, b), area);
   }
 
-  /**
-   * Where a side's slope ends beside one of its corners: square to the side, or on the line in
-   * which it meets its neighbour's plane where the outline turns outwards a little.
-   */
-  private Coordinate end(
-      Coordinate corner, Coordinate a, Coordinate b, double turn, Plane one, Plane two) {
+  private static Coordinate outwards(Coordinate a, Coordinate b) {
     double l = a.distance(b);
-    double outE = (b.y - a.y) / l, outN = (a.x - b.x) / l;
-    double lineE = two.riseNorth() - one.riseNorth(), lineN = one.riseEast() - two.riseEast();
-    double away = lineE * outE + lineN * outN;
-    boolean meets = turn > 1e-9 && turn <= FAN && Math.abs(away) > 1e-12;
-    double e = meets ? lineE / away : outE, n = meets ? lineN / away : outN;
-    return new Coordinate(corner.x + reach * e, corner.y + reach * n);
+    return new Coordinate((b.y - a.y) / l, (a.x - b.x) / l);
+  }
+
+  private Coordinate far(Coordinate corner, Coordinate direction) {
+    return new Coordinate(corner.x + reach * direction.x, corner.y + reach * direction.y);
+  }
+
+  /** Whether the outline turns outwards a little, so that the sides' planes can meet. */
+  private static boolean turns(Coordinate before, Coordinate at, Coordinate next) {
+    double turn = turn(before, at, next);
+    return turn > 1e-9 && turn <= FAN;
+  }
+
+  /** The end of the line in which the planes of two sides meet; the same seen from both of them. */
+  private Coordinate meeting(Coordinate before, Coordinate at, Coordinate next) {
+    Plane one = plane(before, at), two = plane(at, next);
+    Coordinate n1 = outwards(before, at), n2 = outwards(at, next);
+    double e = two.riseNorth() - one.riseNorth(), n = one.riseEast() - two.riseEast();
+    double away = (e * (n1.x + n2.x) + n * (n1.y + n2.y)) / 2;
+    return far(at, new Coordinate(e / away, n / away));
   }
 
   private void corner(Coordinate before, Coordinate at, Coordinate next, Polygon area) {

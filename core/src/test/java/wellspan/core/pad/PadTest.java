@@ -109,6 +109,27 @@ class PadTest {
   }
 
   @Test
+  void anOutlineWithArcsRunsOutEverywhere() {
+    double[] arc = new double[2 * 64];
+    for (int i = 0; i < 64; i++) { // a stadium of chords, turned off the axes
+      double a = Math.PI * (i < 32 ? i : i - 1) / 31.5 + 0.4;
+      double along = i < 32 ? 15 : -15;
+      arc[2 * i] = 8 * Math.cos(a) - along * Math.sin(0.4);
+      arc[2 * i + 1] = 8 * Math.sin(a) + along * Math.cos(0.4);
+    }
+    Plane falling = Plane.falling(new Position(MIDDLE.east(), MIDDLE.north(), 21), 0.02, 200);
+    Mesh g = ground((x, y) -> 10 + 0.1 * x + Math.sin(y / 7));
+    Pad p = Pad.of(outline(arc), falling, 1.5, 2, g, Progress.NONE);
+    assertThat(p.gapAt()).isEmpty();
+    assertThat(new MeshEdges(p.mesh()).outlines()).hasSize(1);
+    TriangleIndex index = new TriangleIndex(p.mesh());
+    for (int i = 0; i < 2 * 64; i += 2) {
+      double e = MIDDLE.east() + arc[i], n = MIDDLE.north() + arc[i + 1];
+      assertThat(index.levelAt(e, n)).isCloseTo(falling.levelAt(e, n), within(1e-3));
+    }
+  }
+
+  @Test
   void slopesThatDoNotRunOutAreTold() {
     Pad p = Pad.of(SQUARE, level(90), 2, 2, ground((x, y) -> 0), Progress.NONE);
     assertThat(p.gapAt()).isPresent();
