@@ -6,10 +6,12 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.describe.Description;
+import wellspan.core.describe.Finish;
 import wellspan.core.describe.PropertySet;
 import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
@@ -183,6 +185,17 @@ public final class Prover {
               + arrived.entityClass()
               + ".");
     }
+    if (!sent.finish().equals(arrived.finish())) {
+      fail(
+          "proof.finish",
+          item,
+          item.name()
+              + " was sent "
+              + words(sent.finish())
+              + " and arrived "
+              + words(arrived.finish())
+              + ".");
+    }
     Map<String, PropertyValue> there = flat(arrived.propertySets());
     Map<String, PropertyValue> here = flat(sent.propertySets());
     here.forEach(
@@ -200,6 +213,18 @@ public final class Prover {
     there.keySet().stream()
         .filter(name -> !here.containsKey(name))
         .forEach(name -> mismatch(item, name + " arrived but was not sent"));
+  }
+
+  private static String words(Optional<Finish> finish) {
+    return finish
+        .map(
+            f ->
+                String.format(
+                    Locale.ROOT,
+                    "%s the colour #%06X",
+                    f.material().isEmpty() ? "in" : "as " + f.material() + " in",
+                    f.rgb()))
+        .orElse("without material and colour");
   }
 
   private void mismatch(Item item, String what) {

@@ -27,6 +27,13 @@ public final class ClassRules {
           schema == IfcSchema.IFC2X3
               ? new EntityClass("IfcBuildingElementProxy", "")
               : new EntityClass("IfcGeographicElement", "NOTDEFINED");
+      case Item.Body b when schema == IfcSchema.IFC4X3 ->
+          switch (b.use()) {
+            case OBJECT -> new EntityClass("IfcBuildingElementProxy", "");
+            // IfcEarthworksCut is an opening in another element and cannot stand for itself
+            case CUT -> new EntityClass("IfcEarthworksElement", "");
+            case FILL -> new EntityClass("IfcEarthworksFill", "NOTDEFINED");
+          };
       case Item.Body b -> new EntityClass("IfcBuildingElementProxy", "");
     };
   }

@@ -171,8 +171,24 @@ public sealed interface Item {
   /** A point with its name or number and its code, which may be empty. */
   record NamedPoint(String name, Position position, String code) {}
 
-  /** A body or face set that is neither ground nor line, as received from a model. */
-  record Body(String name, Mesh mesh, Band band) implements Item {
+  /**
+   * A body or face set that is neither ground nor line.
+   *
+   * @param use earth that is cut or filled, or any other thing as received from a model
+   */
+  record Body(String name, Mesh mesh, Band band, Use use) implements Item {
+    /** What a body stands for. */
+    public enum Use {
+      OBJECT,
+      CUT,
+      FILL
+    }
+
+    /** A thing as received. */
+    public Body(String name, Mesh mesh, Band band) {
+      this(name, mesh, band, Use.OBJECT);
+    }
+
     @Override
     public String kind() {
       return "body";

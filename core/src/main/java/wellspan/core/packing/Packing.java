@@ -10,6 +10,7 @@ import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.Description;
 import wellspan.core.describe.EntityClass;
+import wellspan.core.describe.Finish;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.describe.KnownFacts;
 import wellspan.core.item.Item;
@@ -51,7 +52,8 @@ public final class Packing {
         new Description(
             c,
             ids.of(i.id().value(), "product"),
-            List.of(KnownFacts.of(i.item(), i.origin().file(), i.origin().revision())));
+            List.of(KnownFacts.of(i.item(), i.origin().file(), i.origin().revision())),
+            Finish.standard(i.item()));
     return new Parcel.Piece(i.id().value(), i.item(), d, fingerprint(build, i, c, delivery));
   }
 
@@ -107,7 +109,8 @@ public final class Packing {
         new Description(
             ClassRules.standard(item, schema),
             ids.of(id.value(), "product"),
-            List.of(KnownFacts.of(item, file, "")));
+            List.of(KnownFacts.of(item, file, "")),
+            Finish.standard(item));
     return new Parcel.Piece(id.value(), item, d, "");
   }
 }

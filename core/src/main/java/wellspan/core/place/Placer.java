@@ -198,7 +198,7 @@ public final class Placer {
       case Item.TerrainSurface s ->
           new Item.TerrainSurface(s.name(), move(s.mesh(), m), s.invisible());
       case Item.Cover c -> new Item.Cover(c.name(), move(c.mesh(), m), c.material());
-      case Item.Body b -> new Item.Body(b.name(), move(b.mesh(), m), b.band());
+      case Item.Body b -> new Item.Body(b.name(), move(b.mesh(), m), b.band(), b.use());
       case Item.AlignmentLine a -> new Item.AlignmentLine(a.name(), move(a.alignment(), m));
       case Item.StringLine l -> {
         List<Polyline> lines = new ArrayList<>();

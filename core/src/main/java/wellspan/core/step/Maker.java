@@ -218,10 +218,10 @@ public final class Maker {
     EarthBodies b = EarthBodies.between(existing.mesh(), proposed.mesh(), progress);
     List<Item> items = new ArrayList<>();
     if (b.cut().triangleCount() > 0) {
-      items.add(new Item.Body(e.name() + " cut", b.cut(), Band.EARTHWORKS));
+      items.add(new Item.Body(e.name() + " cut", b.cut(), Band.EARTHWORKS, Item.Body.Use.CUT));
     }
     if (b.fill().triangleCount() > 0) {
-      items.add(new Item.Body(e.name() + " fill", b.fill(), Band.EARTHWORKS));
+      items.add(new Item.Body(e.name() + " fill", b.fill(), Band.EARTHWORKS, Item.Body.Use.FILL));
     }
     if (items.isEmpty()) {
       throw new IllegalArgumentException(

@@ -40,6 +40,7 @@ public final class IfcReader {
   private final Units units;
   private final Georeference geo;
   private final PropertyReader properties;
+  private final FinishReader finishes;
   private final LineReader lines;
   private final Set<Integer> grouped = new HashSet<>();
   private final List<Item.NamedPoint> loosePoints = new ArrayList<>();
@@ -49,6 +50,7 @@ public final class IfcReader {
     this.model = model;
     units = Units.of(model);
     properties = new PropertyReader(model, units);
+    finishes = new FinishReader(model);
     geo = Georeference.of(model, units, properties);
     lines = new LineReader(geo, placements);
   }
@@ -161,7 +163,7 @@ public final class IfcReader {
     return new Received.Entry(
         item,
         containers.getOrDefault(p.id(), ""),
-        Optional.of(new Description(c, p.text("GlobalId"), properties.of(p))));
+        Optional.of(new Description(c, p.text("GlobalId"), properties.of(p), finishes.of(p))));
   }
 
   private Optional<Item> body(Instance p) {
@@ -206,7 +208,8 @@ public final class IfcReader {
   private static Band bandOf(Instance p) {
     return switch (p.entity().name()) {
       case "IfcGeographicElement", "IfcGeotechnicalStratum" -> Band.GROUND;
-      case "IfcEarthworksFill", "IfcEarthworksCut", "IfcReinforcedSoil" -> Band.EARTHWORKS;
+      case "IfcEarthworksElement", "IfcEarthworksFill", "IfcEarthworksCut", "IfcReinforcedSoil" ->
+          Band.EARTHWORKS;
       case "IfcPavement", "IfcCourse" -> Band.PAVEMENT;
       case "IfcKerb" -> Band.EDGES;
       case "IfcPipeSegment", "IfcPipeFitting", "IfcDistributionChamberElement", "IfcFlowSegment" ->

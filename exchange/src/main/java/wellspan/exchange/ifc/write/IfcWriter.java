@@ -21,6 +21,7 @@ import wellspan.core.deliver.LineComparison;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.EntityClass;
 import wellspan.core.describe.IfcSchema;
+import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
@@ -38,6 +39,8 @@ public final class IfcWriter {
   private final StepWriter step;
   private final LocalCoordinates local;
   private final LineRecords lines;
+  private final FinishRecords finishes;
+  private final MeshRecords meshes;
   private final List<Integer> inSite = new ArrayList<>();
   private final List<Integer> inRoad = new ArrayList<>();
   private final List<Integer> alignments = new ArrayList<>();
@@ -48,6 +51,8 @@ public final class IfcWriter {
     schema = Schema.forFile(parcel.schema().id()).orElseThrow();
     local = new LocalCoordinates(parcel);
     lines = new LineRecords(step, local);
+    finishes = new FinishRecords(step, parcel);
+    meshes = new MeshRecords(step, local, finishes);
   }
 
   /**
@@ -83,8 +88,10 @@ public final class IfcWriter {
     for (Parcel.Piece piece : parcel.pieces()) {
       progress.step((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
       int object = piece(piece, project, properties);
+      piece.description().finish().ifPresent(f -> finishes.made(object, f));
       properties.attach(piece.key(), object, piece.description().propertySets());
     }
+    finishes.materials();
     structure(project);
   }
 
@@ -95,13 +102,12 @@ public final class IfcWriter {
       throws IOException {
     return switch (piece.item()) {
       case Item.TerrainSurface s ->
-          contained(piece, product(piece, project, meshes().shape(project, s.mesh(), false)));
+          contained(piece, product(piece, project, mesh(piece, project, s.mesh(), false)));
       case Item.Cover c ->
-          contained(piece, product(piece, project, meshes().shape(project, c.mesh(), false)));
+          contained(piece, product(piece, project, mesh(piece, project, c.mesh(), false)));
       case Item.Body b ->
           contained(
-              piece,
-              product(piece, project, meshes().shape(project, b.mesh(), b.mesh().isClosed())));
+              piece, product(piece, project, mesh(piece, project, b.mesh(), b.mesh().isClosed())));
       case Item.AlignmentLine a when parcel.schema() == IfcSchema.IFC4X3 -> {
         int alignment =
             new AlignmentRecords(step, parcel, project, properties, local).write(piece, a);
@@ -115,8 +121,9 @@ public final class IfcWriter {
     };
   }
 
-  private MeshRecords meshes() {
-    return new MeshRecords(step, local);
+  private int mesh(Parcel.Piece piece, ProjectRecords project, Mesh mesh, boolean closed)
+      throws IOException {
+    return meshes.shape(project, mesh, closed, piece.description().finish());
   }
 
   private int contained(Parcel.Piece piece, int product) {

@@ -10,6 +10,8 @@ import static wellspan.exchange.ifc.write.StepValue.text;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import wellspan.core.describe.Finish;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.geom.Mesh;
 
@@ -20,18 +22,24 @@ import wellspan.core.geom.Mesh;
 final class MeshRecords {
   private final StepWriter step;
   private final LocalCoordinates local;
+  private final FinishRecords finishes;
 
-  MeshRecords(StepWriter step, LocalCoordinates local) {
+  MeshRecords(StepWriter step, LocalCoordinates local, FinishRecords finishes) {
     this.step = step;
     this.local = local;
+    this.finishes = finishes;
   }
 
   /**
    * @return the product definition shape
    */
-  int shape(ProjectRecords project, Mesh mesh, boolean closed) throws IOException {
+  int shape(ProjectRecords project, Mesh mesh, boolean closed, Optional<Finish> finish)
+      throws IOException {
     boolean faces = project.schema() == IfcSchema.IFC2X3;
     int geometry = faces ? surfaceModel(mesh, closed) : faceSet(mesh, closed);
+    if (finish.isPresent()) {
+      finishes.colour(geometry, finish.get());
+    }
     String type = faces ? closed ? "Brep" : "SurfaceModel" : "Tessellation";
     int body =
         step.add(

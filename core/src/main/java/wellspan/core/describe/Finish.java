@@ -1,0 +1,71 @@
+package wellspan.core.describe;
+
+import java.util.LinkedHashMap;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import wellspan.core.item.Item;
+
+/**
+ * What an item is made of and how it looks.
+ *
+ * @param material in the trade's words, may be empty
+ * @param rgb colour, 0xRRGGBB
+ */
+public record Finish(String material, int rgb) {
+  private static final int GROUND = 0xB9AE92;
+  private static final int UNKNOWN = 0xA7A29A;
+  private static final int CUT = 0xB0654A;
+  private static final int FILL = 0x5F8F8A;
+
+  /** Colours of materials by a word in their names, the more special word first. */
+  private static final Map<String, Integer> COLOURS = new LinkedHashMap<>();
+
+  static {
+    COLOURS.put("asphalt", 0x4B4C50);
+    COLOURS.put("bitum", 0x4B4C50);
+    COLOURS.put("concrete", 0xBDB9B0);
+    COLOURS.put("paving", 0xA6806C);
+    COLOURS.put("gravel", 0xA79E8C);
+    COLOURS.put("crushed", 0x9A9284);
+    COLOURS.put("topsoil", 0x7C6248);
+    COLOURS.put("grass", 0x7E9B5C);
+    COLOURS.put("turf", 0x7E9B5C);
+    COLOURS.put("plant", 0x6A8A52);
+    COLOURS.put("sand", 0xD6C596);
+    COLOURS.put("rock", 0x807A72);
+    COLOURS.put("stone", 0x938D84);
+    COLOURS.put("clay", 0xA07A5C);
+    COLOURS.put("soil", 0x8C7152);
+    COLOURS.put("earth", 0x8C7152);
+    COLOURS.put("water", 0x6D9FB8);
+    COLOURS.put("timber", 0x9C7A4F);
+  }
+
+  /** The finish that an item gets where nobody chose another; empty for lines and points. */
+  public static Optional<Finish> standard(Item item) {
+    return switch (item) {
+      case Item.TerrainSurface s -> Optional.of(new Finish("", GROUND));
+      case Item.Cover c -> Optional.of(new Finish(c.material(), colour(c.material())));
+      case Item.Body b ->
+          switch (b.use()) {
+            case OBJECT -> Optional.empty();
+            case CUT -> Optional.of(new Finish("cut earth", CUT));
+            case FILL -> Optional.of(new Finish("fill", FILL));
+          };
+      case Item.AlignmentLine a -> Optional.empty();
+      case Item.StringLine l -> Optional.empty();
+      case Item.PointGroup p -> Optional.empty();
+    };
+  }
+
+  /** The colour of a material by its name. */
+  public static int colour(String material) {
+    String name = material.toLowerCase(Locale.ROOT);
+    return COLOURS.entrySet().stream()
+        .filter(e -> name.contains(e.getKey()))
+        .findFirst()
+        .map(Map.Entry::getValue)
+        .orElse(UNKNOWN);
+  }
+}

@@ -1,0 +1,136 @@
+package wellspan.exchange.delivery;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.Proof;
+import wellspan.core.deliver.Prover;
+import wellspan.core.describe.Finish;
+import wellspan.core.describe.IfcSchema;
+import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Band;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.overlay.EarthBodies;
+import wellspan.core.packing.Packing;
+import wellspan.core.place.Control;
+import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
+import wellspan.core.unit.LinearUnit;
+import wellspan.exchange.ifc.read.IfcReader;
+
+/** Materials and colours of covers, ground and earth in models. */
+class FinishDeliveryTest {
+  private static final Frame FRAME =
+      Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 0);
+  private static final GlobalIds IDS = new GlobalIds(new UUID(3, 4));
+
+  @TempDir Path dir;
+
+  private static Mesh square(double level) {
+    double e = 412_000, n = 6_534_500;
+    return new Mesh(
+        new double[] {e, n, 0, e + 10, n, level, e + 10, n + 10, level, e, n + 10, 0},
+        new int[] {0, 1, 2, 0, 2, 3});
+  }
+
+  private static Parcel parcel(IfcSchema schema) {
+    EarthBodies earth = EarthBodies.between(square(0), square(2), Progress.NONE);
+    EarthBodies dug = EarthBodies.between(square(2), square(0), Progress.NONE);
+    List<Item> items =
+        List.of(
+            new Item.TerrainSurface("Ground", square(1), new int[0]),
+            new Item.Cover("Lane", square(1), "asphalt concrete"),
+            new Item.Cover("Verge", square(1), "grass"),
+            new Item.Cover("Strip", square(1), "grass"),
+            new Item.Cover("Odd", square(1), ""),
+            new Item.Body("Up", earth.fill(), Band.EARTHWORKS, Item.Body.Use.FILL),
+            new Item.Body("Down", dug.cut(), Band.EARTHWORKS, Item.Body.Use.CUT),
+            new Item.Body("Thing", dug.cut(), Band.STRUCTURES));
+    return new Parcel(
+        "p",
+        schema,
+        FRAME,
+        LinearUnit.METRE,
+        IDS,
+        items.stream()
+            .map(
+                i ->
+                    Packing.loosePiece(IDS, ItemId.of("f", i.kind(), i.name()), i, schema, "f.xml"))
+            .toList(),
+        Control.NONE);
+  }
+
+  private Path write(IfcSchema schema) throws IOException {
+    Path f = dir.resolve(schema.id() + ".ifc");
+    DeliveryRun.Outcome o =
+        DeliveryRun.run("f", parcel(schema), f, Clock.systemUTC(), Progress.NONE);
+    assertThat(o.receipt().proof().findings()).noneMatch(Finding::isError);
+    assertThat(o.receipt().proof().pass()).isTrue();
+    return f;
+  }
+
+  private static Optional<Finish> finish(Received r, String name) {
+    return r.entries().stream()
+        .filter(e -> e.item().name().equals(name))
+        .findFirst()
+        .orElseThrow()
+        .description()
+        .orElseThrow()
+        .finish();
+  }
+
+  @ParameterizedTest
+  @EnumSource
+  void materialsAndColoursArriveInEverySchema(IfcSchema schema) throws IOException {
+    Received r = IfcReader.read(write(schema), Progress.NONE);
+    assertThat(finish(r, "Lane"))
+        .contains(new Finish("asphalt concrete", Finish.colour("asphalt")));
+    assertThat(finish(r, "Verge")).contains(new Finish("grass", 0x7E9B5C));
+    assertThat(finish(r, "Odd").orElseThrow().material()).isEmpty();
+    assertThat(finish(r, "Ground").orElseThrow().material()).isEmpty();
+    assertThat(finish(r, "Up").orElseThrow().material()).isEqualTo("fill");
+    assertThat(finish(r, "Down").orElseThrow().material()).isEqualTo("cut earth");
+    assertThat(finish(r, "Thing")).isEmpty();
+    assertThat(r.counts().get("IfcMaterial")).isEqualTo(4); // grass is written once
+  }
+
+  @Test
+  void earthGoesAsEarthworks() throws IOException {
+    Received r = IfcReader.read(write(IfcSchema.IFC4X3), Progress.NONE);
+    assertThat(r.counts()).containsEntry("IfcEarthworksFill", 1);
+    assertThat(r.counts()).containsEntry("IfcEarthworksElement", 1);
+  }
+
+  @Test
+  void aColourOrMaterialThatIsNotAsSentFailsTheProof() throws IOException {
+    Path f = write(IfcSchema.IFC4X3);
+    String good = Files.readString(f);
+    for (String wrong :
+        List.of(
+            good.replace("'grass'", "'gravel'"),
+            good.replaceFirst("IFCCOLOURRGB\\(\\$,0\\.\\d+", "IFCCOLOURRGB(\\$,0.01"))) {
+      assertThat(wrong).isNotEqualTo(good);
+      Files.writeString(f, wrong);
+      Proof p =
+          Prover.compare(parcel(IfcSchema.IFC4X3), IfcReader.read(f, Progress.NONE), Progress.NONE);
+      assertThat(p.pass()).isFalse();
+      assertThat(p.findings()).extracting(Finding::code).contains("proof.finish");
+    }
+  }
+}
