@@ -53,6 +53,14 @@ public record Parcel(
    *
    * @param key identity over all runs, from which GlobalIds of the item's parts are made
    * @param fingerprint changes when what is sent of the item changes
+   * @param within key of the surface whose breaklines these lines are; empty for all others
    */
-  public record Piece(String key, Item item, Description description, String fingerprint) {}
+  public record Piece(
+      String key, Item item, Description description, String fingerprint, String within) {
+
+    /** An item that stands for itself. */
+    public Piece(String key, Item item, Description description, String fingerprint) {
+      this(key, item, description, fingerprint, "");
+    }
+  }
 }

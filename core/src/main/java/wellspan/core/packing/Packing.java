@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.stream.Stream;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.ClassRules;
@@ -13,14 +15,20 @@ import wellspan.core.describe.EntityClass;
 import wellspan.core.describe.Finish;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.describe.KnownFacts;
+import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.job.Source;
 import wellspan.core.place.SourcePlacement;
+import wellspan.core.step.Recipe;
+import wellspan.core.triangulate.BreaklineChains;
 
 /** Decides what goes into a parcel and what is said of each piece. */
 public final class Packing {
+  /** What is put behind a surface's name for its breaklines. */
+  public static final String BREAKLINES = " breaklines";
+
   private Packing() {}
 
   /** Everything that a delivery sends from a job as it is now. */
@@ -29,7 +37,7 @@ public final class Packing {
     List<Parcel.Piece> pieces =
         build.items().values().stream()
             .filter(i -> delivery.sends(i.id(), i.item()))
-            .map(i -> piece(build, ids, i, delivery))
+            .flatMap(i -> pieces(build, ids, i, delivery))
             .toList();
     return new Parcel(
         build.job().name(),
@@ -39,6 +47,48 @@ public final class Packing {
         ids,
         pieces,
         build.job().control());
+  }
+
+  /** An item; for LandXML also the breaklines that are edges of a surface. */
+  private static Stream<Parcel.Piece> pieces(
+      Build build, GlobalIds ids, Build.BuiltItem i, Delivery delivery) {
+    Parcel.Piece whole = piece(build, ids, i, delivery);
+    if (!(delivery.format() instanceof DeliveryFormat.LandXml)
+        || !(i.item() instanceof Item.TerrainSurface s)) {
+      return Stream.of(whole);
+    }
+    List<Polyline> lines = BreaklineChains.of(s.mesh(), breaklines(build, i));
+    return lines.isEmpty()
+        ? Stream.of(whole)
+        : Stream.of(
+            whole, breaklines(whole, ids, new Item.StringLine(s.name() + BREAKLINES, lines)));
+  }
+
+  private static Parcel.Piece breaklines(Parcel.Piece of, GlobalIds ids, Item.StringLine lines) {
+    String key = of.key() + BREAKLINES;
+    Description d =
+        new Description(
+            ClassRules.standard(lines, IfcSchema.IFC4X3), ids.of(key, "product"), List.of());
+    return new Parcel.Piece(key, lines, d, of.fingerprint(), of.key());
+  }
+
+  /** The lines that a surface was made of here, or that its source gives as its breaklines. */
+  private static List<Polyline> breaklines(Build build, Build.BuiltItem i) {
+    List<ItemId> from =
+        build
+            .shaping()
+            .maker(i.id())
+            .map(m -> m.recipe() instanceof Recipe.Triangulation t ? t.breaklines() : null)
+            .orElseGet(
+                () -> List.of(ItemId.of(i.source(), "string", i.item().name() + BREAKLINES)));
+    List<Polyline> out = new ArrayList<>();
+    for (ItemId id : from) {
+      Build.BuiltItem lines = build.items().get(id);
+      if (lines != null && lines.item() instanceof Item.StringLine l) {
+        out.addAll(l.lines());
+      }
+    }
+    return out;
   }
 
   /**

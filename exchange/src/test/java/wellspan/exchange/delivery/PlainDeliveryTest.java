@@ -33,6 +33,7 @@ import wellspan.core.packing.Packing;
 import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.triangulate.BreaklineChains;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.dxf.DxfReader;
 import wellspan.exchange.landxml.LandXmlReader;
@@ -246,5 +247,48 @@ class PlainDeliveryTest {
           .isCloseTo(d, within(5.1e-8 * Math.max(1, Math.abs(d) / 1e6)));
       assertThat(s.toString()).matches("-?\\d+\\.\\d+").doesNotMatch(".*\\.\\d+0$");
     }
+  }
+
+  private static Parcel withBreaklines() {
+    Parcel p = parcel(new DeliveryFormat.LandXml(), GRID, LinearUnit.METRE);
+    Parcel.Piece hill = p.pieces().getFirst();
+    Mesh m = hill();
+    List<Polyline> rows =
+        BreaklineChains.of(
+            m,
+            List.of(
+                new Polyline(
+                    new double[] {
+                      m.east(12), m.north(12), 0, m.east(23), m.north(23), 0, m.east(23), 0, 0
+                    })));
+    Parcel.Piece lines =
+        new Parcel.Piece(
+            hill.key() + Packing.BREAKLINES,
+            new Item.StringLine(hill.item().name() + Packing.BREAKLINES, rows),
+            new wellspan.core.describe.Description(
+                new wellspan.core.describe.EntityClass("IfcAnnotation", ""), "b", List.of()),
+            "",
+            hill.key());
+    List<Parcel.Piece> all = new ArrayList<>(p.pieces());
+    all.add(lines);
+    return new Parcel("p", p.format(), p.frame(), p.unit(), p.ids(), all, Control.NONE);
+  }
+
+  @Test
+  void breaklinesGoWithTheirSurfaceAndAreProvenToo() throws IOException {
+    Parcel p = withBreaklines();
+    List<Polyline> rows = ((Item.StringLine) p.pieces().getLast().item()).lines();
+    // along the second row all twelve vertices, then down to the first row; beyond it is no edge
+    assertThat(rows).hasSize(1);
+    assertThat(rows.getFirst().pointCount()).isEqualTo(13);
+    Path f = dir.resolve("b.xml");
+    Proof proof = DeliveryRun.run("d", p, f, Clock.systemUTC(), Progress.NONE).receipt().proof();
+    assertThat(proof.pass()).as(proof.findings().toString()).isTrue();
+    assertThat(proof.arrived()).isEqualTo(p.pieces().size());
+    String text = Files.readString(f);
+    assertThat(text).containsOnlyOnce("<Breakline brkType=\"standard\"><PntList3D>");
+    assertThat(text.indexOf("<Breaklines>"))
+        .isGreaterThan(text.indexOf("<Surface "))
+        .isLessThan(text.indexOf("<Definition"));
   }
 }

@@ -26,9 +26,9 @@ import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.file.DecimalText;
 
 /**
- * Writes surfaces with points, faces, boundary and holes, alignments with profile, points and lines
- * as LandXML 1.2, in the parcel's frame and unit. The file names the reference system only if its
- * coordinates are shared ones; otherwise position files must go with it.
+ * Writes surfaces with points, faces, boundary, holes and breaklines, alignments with profile,
+ * points and lines as LandXML 1.2, in the parcel's frame and unit. The file names the reference
+ * system only if its coordinates are shared ones; otherwise position files must go with it.
  */
 public final class LandXmlWriter {
   private static final DateTimeFormatter DATE =
@@ -83,7 +83,7 @@ public final class LandXmlWriter {
     text.append("  <Project name=\"").append(Xml.escaped(parcel.project())).append("\"/>\n");
     text.append(
         "  <Application name=\"Wellspan\" version=\"0.1.0\" desc=\"read back and proven\"/>\n");
-    List<Parcel.Piece> pieces = parcel.pieces();
+    List<Parcel.Piece> pieces = parcel.pieces().stream().filter(p -> p.within().isEmpty()).toList();
     group(pieces, Item.AlignmentLine.class, "Alignments", progress);
     group(pieces, Item.PointGroup.class, "", progress);
     group(pieces, Item.StringLine.class, "PlanFeatures", progress);
@@ -251,12 +251,23 @@ public final class LandXmlWriter {
         open = true;
       }
       progress.step((double) done++ / pieces.size(), "Writing " + p.item().name());
-      surface(names.get(p.key()), material, mesh, invisible, progress);
+      List<Polyline> breaklines =
+          parcel.pieces().stream()
+              .filter(b -> b.within().equals(p.key()) && b.item() instanceof Item.StringLine)
+              .flatMap(b -> ((Item.StringLine) b.item()).lines().stream())
+              .toList();
+      surface(names.get(p.key()), material, mesh, invisible, breaklines, progress);
     }
     text.append(open ? "  </Surfaces>\n" : "");
   }
 
-  private void surface(String name, String material, Mesh mesh, int[] invisible, Progress progress)
+  private void surface(
+      String name,
+      String material,
+      Mesh mesh,
+      int[] invisible,
+      List<Polyline> breaklines,
+      Progress progress)
       throws IOException {
     text.append("    <Surface name=\"").append(Xml.escaped(name)).append('"');
     if (!material.isEmpty()) {
@@ -271,8 +282,17 @@ public final class LandXmlWriter {
       list(o);
       text.append("</Boundary>\n");
     }
-    text.append(
-        "      </Boundaries></SourceData>\n      <Definition surfType=\"TIN\" area2DSurf=\"");
+    text.append("      </Boundaries>");
+    if (!breaklines.isEmpty()) {
+      text.append("<Breaklines>\n");
+      for (Polyline b : breaklines) {
+        text.append("        <Breakline brkType=\"standard\">");
+        list(b);
+        text.append("</Breakline>\n");
+      }
+      text.append("      </Breaklines>");
+    }
+    text.append("</SourceData>\n      <Definition surfType=\"TIN\" area2DSurf=\"");
     DecimalText.append(text, mesh.planArea() * frame.scale() * frame.scale() / (unit * unit), 3);
     text.append("\">\n      <Pnts>\n");
     for (int v = 0; v < mesh.vertexCount(); v++) {
