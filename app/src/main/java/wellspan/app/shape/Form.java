@@ -92,6 +92,17 @@ class Form extends VBox {
     return i;
   }
 
+  /**
+   * @throws IllegalArgumentException with a sentence, if nothing is filled in
+   */
+  static String filledIn(TextField f, String otherwise) {
+    String text = f.getText().strip();
+    if (text.isEmpty()) {
+      throw new IllegalArgumentException(otherwise);
+    }
+    return text;
+  }
+
   static double value(TextField f) {
     try {
       return Figures.parse(f.getText().replace(',', '.'));

@@ -19,7 +19,9 @@ import wellspan.core.job.Build;
 import wellspan.core.step.Recipe;
 import wellspan.core.triangulate.LevelRule;
 
-/** Makes what no source holds: a terrain surface of points and lines, or a pad on the ground. */
+/**
+ * Makes what no source holds: a terrain surface of points and lines, a pad on the ground, contours.
+ */
 final class MakeCard extends VBox {
   private static final List<String> ROLES =
       List.of("not used", "points", "breaklines", "boundary", "hole");
@@ -28,13 +30,14 @@ final class MakeCard extends VBox {
   private enum Open {
     NOTHING,
     SURFACE,
-    PAD
+    PAD,
+    CONTOURS
   }
 
   private final Session session;
   private Open open = Open.NOTHING;
   private final Map<ItemId, Integer> roles = new LinkedHashMap<>();
-  private final Map<String, String> pad = new HashMap<>();
+  private final Map<String, String> filled = new HashMap<>();
   private String name = "Ground";
   private LevelRule crossings = LevelRule.MEAN;
 
@@ -50,6 +53,8 @@ final class MakeCard extends VBox {
     surface.setId("make-surface");
     Button padOpener = opener("Make a pad", Open.PAD);
     padOpener.setId("make-pad");
+    Button contours = opener("Make contours", Open.CONTOURS);
+    contours.setId("make-contours");
     boolean drawing = session.place().pickProperty().get() == Pick.OUTLINE;
     int corners = session.shape().outlineProperty().get().size();
     Button draw =
@@ -58,7 +63,7 @@ final class MakeCard extends VBox {
             "small",
             () -> session.place().pickProperty().set(drawing ? Pick.NONE : Pick.OUTLINE));
     draw.setId("draw-outline");
-    getChildren().setAll(new HBox(6, surface, padOpener), draw);
+    getChildren().setAll(new HBox(6, surface, padOpener), new HBox(6, contours, draw));
     if (drawing) {
       getChildren().add(Parts.wrapped(Pick.OUTLINE.sentence(), "muted"));
     } else if (corners >= 3) {
@@ -71,17 +76,14 @@ final class MakeCard extends VBox {
     switch (open) {
       case NOTHING -> {}
       case SURFACE -> form();
-      case PAD ->
-          getChildren()
-              .add(
-                  new PadForm(
-                      session,
-                      pad,
-                      () -> {
-                        open = Open.NOTHING;
-                        refresh();
-                      }));
+      case PAD -> getChildren().add(new PadForm(session, filled, this::close));
+      case CONTOURS -> getChildren().add(new ContourForm(session, filled, this::close));
     }
+  }
+
+  private void close() {
+    open = Open.NOTHING;
+    refresh();
   }
 
   private Button opener(String title, Open what) {

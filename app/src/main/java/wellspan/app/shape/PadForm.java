@@ -39,13 +39,9 @@ final class PadForm extends Form {
             "primary",
             () -> {
               try {
-                String title = name.getText().strip();
-                if (title.isEmpty()) {
-                  throw new IllegalArgumentException("Give the pad a name.");
-                }
                 Recipe pad =
                     new Recipe.GradedPad(
-                        title,
+                        filledIn(name, "Give the pad a name."),
                         grounds.get(index(ground)),
                         outline.get(),
                         value(level),

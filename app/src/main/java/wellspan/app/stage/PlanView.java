@@ -27,6 +27,7 @@ import wellspan.app.session.SourceDesk;
 import wellspan.app.theme.Theme;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
+import wellspan.core.describe.Finish;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
@@ -53,6 +54,8 @@ public final class PlanView extends Pane {
   private Theme theme = Theme.LIGHT;
   private SurfaceStyle style = SurfaceStyle.CONTOURS;
   private final ReadOnlyIntegerWrapper moved = new ReadOnlyIntegerWrapper();
+  private double contourInterval;
+  private boolean runOff;
   private boolean proofShown;
   private boolean fitted;
   private boolean redrawAsked;
@@ -123,6 +126,20 @@ public final class PlanView extends Pane {
 
   public void setTheme(Theme t) {
     theme = t;
+    redrawSoon();
+  }
+
+  /**
+   * @param interval distance of drawn contours, metres; 0 for one that fits the scale
+   */
+  public void setContourInterval(double interval) {
+    contourInterval = interval;
+    redrawSoon();
+  }
+
+  /** Shows by arrows where water runs off. */
+  public void setRunOff(boolean shown) {
+    runOff = shown;
     redrawSoon();
   }
 
@@ -423,10 +440,33 @@ public final class PlanView extends Pane {
             : Optional.empty();
     for (Build.BuiltItem i : b.items().values()) {
       if (b.isVisible(i.id()) && compared.isEmpty()) {
+        if (i.item() instanceof Item.Cover c) {
+          terrain.draw(c.mesh(), new SurfaceLook.Tint(Finish.colour(c.material())));
+        }
         mesh(i.item()).ifPresent(m -> terrain.draw(m, look()));
       }
     }
+    if (runOff && compared.isEmpty()) {
+      b.items().values().stream()
+          .filter(i -> b.isVisible(i.id()) && runsOff(i))
+          .forEach(
+              i ->
+                  mesh(i.item())
+                      .ifPresent(
+                          m -> terrain.draw(m, new SurfaceLook.RunOff(awt(theme.accent())))));
+    }
     compared.ifPresent(c -> terrain.draw(c.one(), new SurfaceLook.Difference(c.other())));
+  }
+
+  /** The chosen surface, or every one if none is chosen, so that arrows do not lie over arrows. */
+  private boolean runsOff(Build.BuiltItem i) {
+    boolean chosen =
+        session
+            .selectedItem()
+            .filter(c -> c.item() instanceof Item.TerrainSurface)
+            .map(c -> c.id().equals(i.id()))
+            .orElse(true);
+    return chosen && i.item() instanceof Item.TerrainSurface;
   }
 
   private void placeBehind(PlacePicture place, Build b) {
@@ -470,7 +510,8 @@ public final class PlanView extends Pane {
   private SurfaceLook look() {
     return switch (style) {
       case CONTOURS ->
-          new SurfaceLook.ContourLines(awt(theme.contour()), awt(theme.majorContour()));
+          new SurfaceLook.ContourLines(
+              awt(theme.contour()), awt(theme.majorContour()), contourInterval);
       case SHADE -> new SurfaceLook.Shade(theme == Theme.DARK);
       case TRIANGLES -> new SurfaceLook.Triangles(awt(theme.muted()), theme == Theme.DARK);
       case LEVELS -> new SurfaceLook.Levels(levels().minH(), levels().maxH());

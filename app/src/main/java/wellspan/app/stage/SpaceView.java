@@ -34,6 +34,7 @@ import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
+import wellspan.core.describe.Finish;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -165,8 +166,8 @@ public final class SpaceView extends StackPane {
       switch (i.item()) {
         case Item.TerrainSurface s ->
             surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen);
-        case Item.Cover s -> surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen);
-        case Item.Body s -> surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen);
+        case Item.Cover s -> surface(meshes, i.id(), s.mesh(), colour(i.item()), chosen);
+        case Item.Body s -> surface(meshes, i.id(), s.mesh(), colour(i.item()), chosen);
         case Item.AlignmentLine a ->
             add(
                 i.id(),
@@ -213,6 +214,13 @@ public final class SpaceView extends StackPane {
   private Point3D inPicture(Position p) {
     double h = Double.isNaN(p.height()) ? 0 : p.height() - zero.height();
     return new Point3D(p.east() - zero.east(), p.north() - zero.north(), h);
+  }
+
+  /** Of what it is made of, or of its stratum. */
+  private static Color colour(Item item) {
+    return Finish.standard(item)
+        .map(f -> Color.rgb(f.rgb() >> 16 & 0xFF, f.rgb() >> 8 & 0xFF, f.rgb() & 0xFF))
+        .orElseGet(() -> Theme.of(item.band()));
   }
 
   private void surface(

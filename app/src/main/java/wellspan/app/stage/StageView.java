@@ -5,12 +5,16 @@ import java.util.List;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Figures;
 import wellspan.app.theme.Theme;
 
 /** The picture with its switches: plan, 3D, long section. */
@@ -28,11 +32,15 @@ public final class StageView extends StackPane {
     }
   }
 
+  private static final double[] INTERVALS = {0.1, 0.25, 0.5, 1, 2, 5, 10};
+
+  private final ComboBox<String> interval = new ComboBox<>();
   private final PlanView plan;
   private final SpaceView space;
   private final SectionView section;
   private final List<ToggleButton> pictures = new ArrayList<>();
   private final HBox planStyles;
+  private final HBox planOptions;
   private final HBox spaceOptions;
   private Picture shown = Picture.PLAN;
 
@@ -53,7 +61,8 @@ public final class StageView extends StackPane {
     }
     planStyles = styles();
     spaceOptions = spaceOptions();
-    HBox bar = new HBox(10, tabs, planStyles, spaceOptions);
+    planOptions = planOptions();
+    VBox bar = new VBox(8, new HBox(10, tabs, planStyles, spaceOptions), planOptions);
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     StackPane.setAlignment(bar, Pos.TOP_LEFT);
     StackPane.setMargin(bar, new Insets(12, 0, 0, 16));
@@ -85,9 +94,35 @@ public final class StageView extends StackPane {
           e -> {
             b.setSelected(true);
             plan.setSurfaceStyle(s);
+            interval.setVisible(s == PlanView.SurfaceStyle.CONTOURS);
           });
       h.getChildren().add(b);
     }
+    return h;
+  }
+
+  /** How far apart contours are, and whether arrows show where water runs. */
+  private HBox planOptions() {
+    ToggleButton runOff = segment("Run-off", null);
+    runOff.setId("run-off");
+    runOff.setTooltip(new Tooltip("Arrows down the steepest fall"));
+    runOff.setOnAction(e -> plan.setRunOff(runOff.isSelected()));
+    HBox segment = segments();
+    segment.getChildren().add(runOff);
+    interval.setId("contour-interval");
+    interval.setAccessibleText("Distance of drawn contours");
+    interval.getItems().add("contours to scale");
+    for (double d : INTERVALS) {
+      interval.getItems().add("contours every " + Figures.number(d, d < 1 ? 2 : 0) + " m");
+    }
+    interval.getSelectionModel().selectFirst();
+    interval.setOnAction(
+        e -> {
+          int i = interval.getSelectionModel().getSelectedIndex();
+          plan.setContourInterval(i == 0 ? 0 : INTERVALS[i - 1]);
+        });
+    HBox h = new HBox(8, segment, interval);
+    h.setAlignment(Pos.CENTER_LEFT);
     return h;
   }
 
@@ -132,6 +167,7 @@ public final class StageView extends StackPane {
       pictures.get(each.ordinal()).setSelected(each == p);
     }
     visible(planStyles, p == Picture.PLAN);
+    visible(planOptions, p == Picture.PLAN);
     visible(spaceOptions, p == Picture.SPACE && space.isPossible());
   }
 

@@ -69,6 +69,12 @@ final class SurfaceColours {
     return mix(ASPECT_COLOURS[i], ASPECT_COLOURS[(i + 1) % 4], at - (int) at);
   }
 
+  /** Metres down for a metre to the east and to the north. */
+  static double[] fall(Mesh m, int t) {
+    double[] g = gradient(m, t);
+    return new double[] {-g[0], -g[1]};
+  }
+
   /** Rise to the east and to the north. */
   private static double[] gradient(Mesh m, int t) {
     int[] v = m.triangles();

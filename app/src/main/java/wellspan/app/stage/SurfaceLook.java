@@ -4,8 +4,22 @@ import java.awt.Color;
 
 /** How terrain is drawn in plan. */
 sealed interface SurfaceLook {
-  /** Contours over a faint shade. */
-  record ContourLines(Color line, Color major) implements SurfaceLook {}
+  /**
+   * Contours over a faint shade.
+   *
+   * @param interval distance of levels, metres; 0 for one that fits the scale
+   */
+  record ContourLines(Color line, Color major, double interval) implements SurfaceLook {}
+
+  /** Arrows down the slope, over whatever else is drawn. */
+  record RunOff(Color line) implements SurfaceLook {}
+
+  /**
+   * In one colour, as made of one material.
+   *
+   * @param rgb 0xRRGGBB
+   */
+  record Tint(int rgb) implements SurfaceLook {}
 
   record Shade(boolean dark) implements SurfaceLook {}
 

@@ -17,6 +17,7 @@ import wellspan.core.terrain.TriangleIndex;
 final class TilePainter {
   static final int SIZE = 256;
   private static final double LINE_GAP_PIXELS = 7;
+  private static final double FINEST_GAP_PIXELS = 0.8;
   private static final int MAJOR_EVERY = 5;
 
   private TilePainter() {}
@@ -34,6 +35,8 @@ final class TilePainter {
         shade(image, index, east, north, resolution, 0.28, false);
         contours(image, index, l, east, north, resolution);
       }
+      case SurfaceLook.Tint c -> byTriangle(image, index, east, north, resolution, t -> c.rgb());
+      case SurfaceLook.RunOff r -> RunOffArrows.paint(image, index, r, east, north, resolution);
       case SurfaceLook.Shade s -> shade(image, index, east, north, resolution, 1, s.dark());
       case SurfaceLook.Triangles t -> {
         shade(image, index, east, north, resolution, 0.35, t.dark());
@@ -171,7 +174,7 @@ final class TilePainter {
     }
   }
 
-  private static Graphics2D graphics(BufferedImage image) {
+  static Graphics2D graphics(BufferedImage image) {
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
     g.setRenderingHint(RenderingHints.KEY_STROKE_CONTROL, RenderingHints.VALUE_STROKE_PURE);
@@ -185,7 +188,12 @@ final class TilePainter {
       double east,
       double north,
       double res) {
-    double interval = ContourInterval.forGap(LINE_GAP_PIXELS * res);
+    double smallest = ContourInterval.forGap(FINEST_GAP_PIXELS * res);
+    double interval =
+        look.interval() > 0 ? look.interval() : ContourInterval.forGap(LINE_GAP_PIXELS * res);
+    if (interval < smallest) {
+      return; // closer together they would be one patch of colour
+    }
     Path2D minor = new Path2D.Double();
     Path2D major = new Path2D.Double();
     double size = SIZE * res;

@@ -40,7 +40,7 @@ class TilePainterTest {
 
   @Test
   void contoursRunAlongTheirLevel() {
-    BufferedImage i = paint(new SurfaceLook.ContourLines(Color.BLUE, Color.RED));
+    BufferedImage i = paint(new SurfaceLook.ContourLines(Color.BLUE, Color.RED, 0));
     int red = 0;
     for (int y = 70; y < 186; y++) {
       int x = 64 + 64; // level 15, the middle
@@ -51,6 +51,50 @@ class TilePainterTest {
       }
     }
     assertThat(red).isGreaterThan(110);
+  }
+
+  private static int pixels(BufferedImage i, java.util.function.Predicate<Color> wanted) {
+    int n = 0;
+    for (int y = 0; y < TilePainter.SIZE; y++) {
+      for (int x = 0; x < TilePainter.SIZE; x++) {
+        n += wanted.test(new Color(i.getRGB(x, y), true)) ? 1 : 0;
+      }
+    }
+    return n;
+  }
+
+  @Test
+  void aChosenIntervalIsDrawnUnlessItWouldBeAPatch() {
+    java.util.function.Predicate<Color> blue = c -> c.getBlue() > c.getRed() + 60;
+    int wide = pixels(paint(new SurfaceLook.ContourLines(Color.BLUE, Color.BLUE, 5)), blue);
+    int fine = pixels(paint(new SurfaceLook.ContourLines(Color.BLUE, Color.BLUE, 1)), blue);
+    assertThat(wide).isPositive();
+    assertThat(fine).isGreaterThan(3 * wide);
+    assertThat(pixels(paint(new SurfaceLook.ContourLines(Color.BLUE, Color.BLUE, 1e-3)), blue))
+        .isZero();
+  }
+
+  @Test
+  void runOffPointsDownTheSlope() {
+    BufferedImage i = paint(new SurfaceLook.RunOff(Color.RED));
+    int red = pixels(i, c -> c.getRed() > 128 && c.getAlpha() > 128);
+    assertThat(red).isGreaterThan(100);
+    // the ground rises to the east: heads of arrows, where ink is wider, lie west of the middle
+    long west = 0, east = 0;
+    for (int y = 64; y < 192; y++) {
+      for (int k = 0; k < 3; k++) {
+        int x = 80 + 32 * k;
+        west += new Color(i.getRGB(x - 6, y), true).getAlpha();
+        east += new Color(i.getRGB(x + 6, y), true).getAlpha();
+      }
+    }
+    assertThat(west).isGreaterThan(east);
+  }
+
+  @Test
+  void aCoverIsPaintedInItsColour() {
+    BufferedImage i = paint(new SurfaceLook.Tint(0x7E9B5C));
+    assertThat(i.getRGB(128, 128)).isEqualTo(0xFF7E9B5C);
   }
 
   @Test

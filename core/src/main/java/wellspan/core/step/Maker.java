@@ -17,6 +17,8 @@ import wellspan.core.overlay.EarthBodies;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.pad.Pad;
 import wellspan.core.progress.Progress;
+import wellspan.core.terrain.ContourLines;
+import wellspan.core.terrain.ContourStyle;
 import wellspan.core.triangulate.Constraint;
 import wellspan.core.triangulate.LevelConflict;
 import wellspan.core.triangulate.Triangulated;
@@ -54,6 +56,7 @@ public final class Maker {
         }
         case Recipe.Earth e -> earth(e, inputs, progress);
         case Recipe.GradedPad p -> pad(p, inputs, progress);
+        case Recipe.Contours c -> contours(c, inputs, progress);
       };
     } catch (IllegalArgumentException | IllegalStateException e) {
       return new Made(
@@ -231,6 +234,35 @@ public final class Maker {
         items,
         String.format(
             Locale.ROOT, "Cut %.1f m³, fill %.1f m³.", b.cut().volume(), b.fill().volume()),
+        List.of());
+  }
+
+  private static Made contours(Recipe.Contours r, Inputs inputs, Progress progress) {
+    ContourLines c =
+        ContourLines.of(
+            surface(inputs, r.surface()).mesh(),
+            new ContourStyle(r.interval(), r.base(), r.majorEvery()),
+            progress);
+    List<Polyline> majors = c.lines(true), others = c.lines(false);
+    List<Item> items = new ArrayList<>();
+    if (!majors.isEmpty()) {
+      items.add(new Item.StringLine(r.name() + " major", majors));
+    }
+    if (!others.isEmpty()) {
+      items.add(new Item.StringLine(r.name(), others));
+    }
+    if (items.isEmpty()) {
+      throw new IllegalArgumentException(
+          "no contour crosses the surface. Choose a smaller interval or another base.");
+    }
+    return new Made(
+        items,
+        String.format(
+            Locale.ROOT,
+            "%d lines at %d levels, %d of them major.",
+            majors.size() + others.size(),
+            c.lines().size(),
+            c.majors().size()),
         List.of());
   }
 

@@ -66,6 +66,26 @@ public sealed interface Recipe {
     }
   }
 
+  /**
+   * Contours of a surface as lines: one item of the major ones, one of the others.
+   *
+   * @param interval distance of levels, metres
+   * @param base a level that has a contour, metres
+   * @param majorEvery every how many-th is a major one; 0 for none
+   */
+  record Contours(String name, ItemId surface, double interval, double base, int majorEvery)
+      implements Recipe {
+    @Override
+    public String title() {
+      return "Contours " + name;
+    }
+
+    @Override
+    public List<ItemId> uses() {
+      return List.of(surface);
+    }
+  }
+
   /** The earth between two surfaces as bodies: one of what is cut, one of what is filled. */
   record Earth(String name, ItemId existing, ItemId proposed) implements Recipe {
     @Override
