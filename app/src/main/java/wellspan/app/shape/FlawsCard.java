@@ -65,19 +65,14 @@ final class FlawsCard extends VBox {
 
   private void item(Build.BuiltItem i, List<Finding> flaws) {
     Map<String, List<Finding>> kinds = new LinkedHashMap<>();
-    flaws.forEach(
-        f ->
-            kinds
-                .computeIfAbsent(
-                    isSingle(f) ? f.code() : f.message(), k -> new java.util.ArrayList<>())
-                .add(f));
+    flaws.forEach(f -> kinds.computeIfAbsent(kind(f), k -> new java.util.ArrayList<>()).add(f));
     getChildren().add(Parts.wrapped(i.item().name(), "name"));
     kinds.forEach((code, list) -> kind(i, list));
   }
 
-  /** Kinds of which each finding is one place; others tell of many places at once. */
-  private static boolean isSingle(Finding f) {
-    return f.code().equals("terrain.spike") || f.code().equals("terrain.duplicate");
+  /** False levels differ by their level; all others are one kind by their code. */
+  private static String kind(Finding f) {
+    return f.code().equals("terrain.false-level") ? f.message() : f.code();
   }
 
   private void kind(Build.BuiltItem i, List<Finding> list) {

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Supplier;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Mesh;
@@ -187,67 +188,107 @@ public final class GroundChecks {
 
   private static void surface(String name, Mesh m, Progress progress, List<Finding> out) {
     SurfaceFlaws f = SurfaceFlaws.of(m, SLIVER, progress);
-    triangles(name, m, f.slivers(), "terrain.sliver", "triangles are lower than a millimetre", out);
-    triangles(name, m, f.inverted(), "terrain.inverted", "triangles are turned upside down", out);
-    triangles(name, m, f.repeated(), "terrain.repeated", "triangles are there more than once", out);
-    triangles(
-        name, m, f.overlapping(), "terrain.overlap", "triangles lie over or under others", out);
+    triangles(name, m, f.slivers(), "terrain.sliver", "lower than a millimetre", out);
+    triangles(name, m, f.inverted(), "terrain.inverted", "upside down", out);
+    triangles(name, m, f.repeated(), "terrain.repeated", "there more than once", out);
+    triangles(name, m, f.overlapping(), "terrain.overlap", "over or under others", out);
     if (!f.irregularEdges().isEmpty()) {
       out.add(
-          warning(
-              name,
-              "terrain.edge",
-              f.irregularEdges().size(),
-              "edges have more than two triangles, or two that are turned against each other. Drop flawed triangles",
-              m.vertex(f.irregularEdges().getFirst()[0])));
-    }
-    if (!f.holes().isEmpty()) {
-      out.add(
-          Finding.note(
+          Finding.warning(
                   Stop.SHAPE,
-                  "terrain.hole",
+                  "terrain.edge",
                   name,
                   name
-                      + ": "
-                      + f.holes().size()
-                      + " holes lie inside the surface. If they are not meant, close them with \u201cFill holes\u201d.")
-              .at(m.vertex(f.holes().getFirst()[0]))
-              .withFigure(f.holes().size() + " holes"));
+                      + ": edges with more than two triangles, or with two that are turned against each other: "
+                      + f.irregularEdges().size()
+                      + ". Drop flawed triangles.")
+              .at(m.vertex(f.irregularEdges().getFirst()[0]))
+              .withFigure(Integer.toString(f.irregularEdges().size())));
     }
-    if (!f.islands().isEmpty()) {
-      out.add(
-          Finding.note(
-                  Stop.SHAPE,
-                  "terrain.island",
-                  name,
-                  name
-                      + ": "
-                      + f.islands().size()
-                      + " parts do not hang together with the largest one. If they are not meant, use \u201cDrop loose parts\u201d.")
-              .at(m.vertex(m.triangles()[3 * f.islands().getFirst().getFirst()]))
-              .withFigure(f.islands().size() + " parts"));
+    List<Position> holes = f.holes().stream().map(h -> m.vertex(h[0])).toList();
+    places(
+        holes,
+        () ->
+            Finding.note(
+                    Stop.SHAPE,
+                    "terrain.hole",
+                    name,
+                    name
+                        + ": a hole lies inside the surface. If it is not meant, close it with \u201cFill holes\u201d.")
+                .withFigure("hole"),
+        () ->
+            Finding.note(
+                    Stop.SHAPE,
+                    "terrain.hole",
+                    name,
+                    name
+                        + ": "
+                        + holes.size()
+                        + " holes lie inside the surface. If they are not meant, close them with \u201cFill holes\u201d.")
+                .withFigure(holes.size() + " holes"),
+        out);
+    List<Position> islands =
+        f.islands().stream().map(i -> m.vertex(m.triangles()[3 * i.getFirst()])).toList();
+    places(
+        islands,
+        () ->
+            Finding.note(
+                    Stop.SHAPE,
+                    "terrain.island",
+                    name,
+                    name
+                        + ": a part does not hang together with the largest one. If it is not meant, use \u201cDrop loose parts\u201d.")
+                .withFigure("loose part"),
+        () ->
+            Finding.note(
+                    Stop.SHAPE,
+                    "terrain.island",
+                    name,
+                    name
+                        + ": "
+                        + islands.size()
+                        + " parts do not hang together with the largest one. If they are not meant, use \u201cDrop loose parts\u201d.")
+                .withFigure(islands.size() + " parts"),
+        out);
+  }
+
+  /** A finding for each place, or one for all where they are many. */
+  private static void places(
+      List<Position> at, Supplier<Finding> each, Supplier<Finding> together, List<Finding> out) {
+    if (at.size() <= MOST) {
+      at.forEach(p -> out.add(each.get().at(p)));
+    } else {
+      out.add(together.get().at(at.getFirst()));
     }
   }
 
   private static void triangles(
       String name, Mesh m, List<Integer> some, String code, String what, List<Finding> out) {
-    if (!some.isEmpty()) {
-      out.add(
-          warning(
-              name,
-              code,
-              some.size(),
-              what
-                  + String.format(
-                      Locale.ROOT, " (%.2f %%)", 100.0 * some.size() / m.triangleCount())
-                  + ". Drop them with \u201cDrop flawed triangles\u201d",
-              m.vertex(m.triangles()[3 * some.getFirst()])));
-    }
-  }
-
-  private static Finding warning(String name, String code, int count, String what, Position at) {
-    return Finding.warning(Stop.SHAPE, code, name, name + ": " + count + " " + what + ".")
-        .at(at)
-        .withFigure(Integer.toString(count));
+    places(
+        some.stream().map(t -> m.vertex(m.triangles()[3 * t])).toList(),
+        () ->
+            Finding.warning(
+                    Stop.SHAPE,
+                    code,
+                    name,
+                    name
+                        + ": a triangle is "
+                        + what
+                        + ". Drop it with \u201cDrop flawed triangles\u201d.")
+                .withFigure("triangle"),
+        () ->
+            Finding.warning(
+                    Stop.SHAPE,
+                    code,
+                    name,
+                    String.format(
+                        Locale.ROOT,
+                        "%s: %d triangles are %s (%.2f %%). Drop them with \u201cDrop flawed triangles\u201d.",
+                        name,
+                        some.size(),
+                        what,
+                        100.0 * some.size() / m.triangleCount()))
+                .withFigure(Integer.toString(some.size())),
+        out);
   }
 }

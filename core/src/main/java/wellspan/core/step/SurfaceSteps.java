@@ -7,6 +7,7 @@ import org.locationtech.jts.geom.Geometry;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.flaw.FalseLevels;
+import wellspan.core.flaw.GroundChecks;
 import wellspan.core.flaw.Spikes;
 import wellspan.core.flaw.SurfaceFlaws;
 import wellspan.core.geom.Mesh;
@@ -16,6 +17,7 @@ import wellspan.core.reshape.HoleFilling;
 import wellspan.core.reshape.OutlineTrim;
 import wellspan.core.reshape.PlanClip;
 import wellspan.core.reshape.Simplification;
+import wellspan.core.reshape.SliverFlip;
 import wellspan.core.reshape.SurfaceJoin;
 import wellspan.core.reshape.VertexDrop;
 
@@ -50,7 +52,10 @@ final class SurfaceSteps {
       case Step.Clip c -> {
         Geometry area = Outlines.area(c.outline(), inputs);
         Mesh part =
-            c.inside() ? PlanClip.inside(m, area, progress) : PlanClip.outside(m, area, progress);
+            clean(
+                c.inside()
+                    ? PlanClip.inside(m, area, progress)
+                    : PlanClip.outside(m, area, progress));
         yield new Shaper.Done(
             with(s, part),
             String.format(Locale.ROOT, "%.1f m² of %.1f m² stay.", part.planArea(), m.planArea()));
@@ -88,6 +93,11 @@ final class SurfaceSteps {
       }
       case Step.MergeDuplicates d -> throw Shaper.unfit(step, s);
     };
+  }
+
+  /** Without the slivers that a cut close beside a vertex leaves. */
+  private static Mesh clean(Mesh cut) {
+    return SliverFlip.flip(cut, GroundChecks.SLIVER);
   }
 
   static double[] raised(double[] xyz, double by) {
@@ -159,11 +169,11 @@ final class SurfaceSteps {
   private static Shaper.Done cover(
       Item.TerrainSurface s, Step.CutCover c, Inputs inputs, Progress progress) {
     Geometry area = Outlines.area(c.outline(), inputs);
-    Mesh cover = PlanClip.inside(s.mesh(), area, progress.part(0, 0.5));
+    Mesh cover = clean(PlanClip.inside(s.mesh(), area, progress.part(0, 0.5)));
     if (cover.triangleCount() == 0) {
       throw new IllegalArgumentException("the outline lies beside the surface.");
     }
-    Mesh rest = PlanClip.outside(s.mesh(), area, progress.part(0.5, 1));
+    Mesh rest = clean(PlanClip.outside(s.mesh(), area, progress.part(0.5, 1)));
     return new Shaper.Done(
         with(s, rest),
         List.of(new Item.Cover(c.name(), cover, c.material())),
