@@ -167,7 +167,8 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
       double p = plane ? (sxz * syy - syz * sxy) / det : 0;
       double q = plane ? (syz * sxx - sxz * sxy) / det : 0;
       double me = sx / n, mn = sy / n;
-      double beside = plane ? (me * me * syy - 2 * me * mn * sxy + mn * mn * sxx) / det : 0;
+      double flattest = Math.max(det, 1e-9 * (sxx + syy) * (sxx + syy));
+      double beside = (me * me * syy - 2 * me * mn * sxy + mn * mn * sxx) / flattest;
       return new Plane((sz - p * sx - q * sy) / n, p, q, 1.0 / n + beside);
     }
 
