@@ -110,6 +110,7 @@ final class InspectCommand implements Callable<Integer> {
               a.alignment().profile().isPresent() ? ", with profile" : "");
       case Item.StringLine l -> String.format("%.3f m, %d points", l.planLength(), l.pointCount());
       case Item.PointGroup p -> p.points().size() + " points";
+      case Item.GroundImage g -> g.pixels().width() + " × " + g.pixels().height() + " pixels";
     };
   }
 }

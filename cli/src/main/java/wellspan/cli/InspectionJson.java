@@ -111,6 +111,8 @@ final class InspectionJson {
       case Item.AlignmentLine a -> alignment(n, a.alignment(), every);
       case Item.StringLine l -> n.put("vertices", l.pointCount()).put("length", l.planLength());
       case Item.PointGroup p -> n.put("vertices", p.points().size());
+      case Item.GroundImage g ->
+          n.put("width", g.pixels().width()).put("height", g.pixels().height());
     }
     bounds(n, item.bounds());
     e.description().ifPresent(d -> description(n, d));

@@ -171,6 +171,7 @@ public final class ReceiveView extends ScrollPane {
       case Item.AlignmentLine a -> Figures.number(a.alignment().length(), 1) + " m";
       case Item.StringLine l -> Figures.number(l.planLength(), 1) + " m";
       case Item.PointGroup p -> Figures.count(p.points().size()) + " points";
+      case Item.GroundImage g -> g.pixels().width() + " × " + g.pixels().height() + " pixels";
     };
   }
 

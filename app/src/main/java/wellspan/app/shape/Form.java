@@ -142,6 +142,7 @@ class Form extends VBox {
             case Item.AlignmentLine a -> true;
             case Item.Body b -> false;
             case Item.PointGroup p -> false;
+            case Item.GroundImage g -> true;
           };
       if (encloses && but.filter(e.getKey()::equals).isEmpty()) {
         from.add(Optional.of(e.getKey()));

@@ -47,6 +47,7 @@ final class StepForm extends Form {
         case Item.TerrainSurface s -> surface;
         case Item.StringLine l -> this == RAISE;
         case Item.AlignmentLine a -> false;
+        case Item.GroundImage g -> false;
         case Item.Body b -> false;
         case Item.Cover c -> false;
       };

@@ -185,6 +185,12 @@ final class DocketView extends Pane {
               Stop.SHAPE,
               Figures.number(l.planLength(), 3) + " m in plan",
               Figures.count(l.pointCount()) + " points");
+      case Item.GroundImage g ->
+          cell(
+              Stop.SHAPE,
+              g.pixels().width() + " × " + g.pixels().height() + " pixels",
+              "of " + Figures.distance(g.place().width() / g.pixels().width()),
+              Figures.distance(g.place().width()) + " wide");
       case Item.PointGroup p ->
           cell(
               Stop.SHAPE,

@@ -155,6 +155,7 @@ final class StrataView extends BorderPane {
       case Item.AlignmentLine a -> Figures.number(a.alignment().length(), 0) + " m";
       case Item.StringLine l -> Figures.number(l.planLength(), 0) + " m";
       case Item.PointGroup p -> Figures.count(p.points().size());
+      case Item.GroundImage g -> Figures.number(g.place().width(), 0) + " m";
     };
   }
 }

@@ -54,6 +54,7 @@ public final class PlanView extends Pane {
   private Theme theme = Theme.LIGHT;
   private SurfaceStyle style = SurfaceStyle.CONTOURS;
   private final ReadOnlyIntegerWrapper moved = new ReadOnlyIntegerWrapper();
+  private final PictureLayer pictures = new PictureLayer();
   private double contourInterval;
   private boolean runOff;
   private boolean proofShown;
@@ -194,6 +195,7 @@ public final class PlanView extends Pane {
       case Item.AlignmentLine a -> Optional.empty();
       case Item.StringLine l -> Optional.empty();
       case Item.PointGroup p -> Optional.empty();
+      case Item.GroundImage g -> Optional.empty();
     };
   }
 
@@ -336,6 +338,7 @@ public final class PlanView extends Pane {
                     .mapToDouble(p -> p.planDistance(at.east(), at.north()))
                     .min()
                     .orElse(Double.MAX_VALUE);
+            case Item.GroundImage g -> Double.MAX_VALUE; // it lies under everything
             case Item.PointGroup g ->
                 g.points().stream()
                     .mapToDouble(p -> p.position().planDistanceTo(at))
@@ -438,6 +441,11 @@ public final class PlanView extends Pane {
         session.stopProperty().get() == Stop.SHAPE
             ? session.shape().comparisonProperty().get()
             : Optional.empty();
+    for (Build.BuiltItem i : b.items().values()) {
+      if (b.isVisible(i.id()) && i.item() instanceof Item.GroundImage g) {
+        pictures.draw(canvas.getGraphicsContext2D(), window, g);
+      }
+    }
     for (Build.BuiltItem i : b.items().values()) {
       if (b.isVisible(i.id()) && compared.isEmpty()) {
         if (i.item() instanceof Item.Cover c) {

@@ -178,6 +178,7 @@ public final class SpaceView extends StackPane {
                 i.id(),
                 meshes.string(l, thickness * (chosen ? 1.6 : 1)),
                 chosen ? theme.accent() : Theme.of(i.item().band()));
+        case Item.GroundImage g -> {} // it has no levels
         case Item.PointGroup p ->
             add(
                 i.id(),

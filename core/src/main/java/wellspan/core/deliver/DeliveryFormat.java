@@ -95,6 +95,7 @@ public sealed interface DeliveryFormat {
       case Item.Body b ->
           (this instanceof Ifc || this instanceof Dxf) && b.mesh().triangleCount() > 0;
       case Item.PointGroup p -> !p.points().isEmpty();
+      case Item.GroundImage g -> false;
     };
   }
 

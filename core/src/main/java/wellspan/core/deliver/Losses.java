@@ -101,6 +101,7 @@ public final class Losses {
       case Item.Cover c -> {}
       case Item.StringLine l -> {}
       case Item.PointGroup p -> {}
+      case Item.GroundImage g -> {}
     }
     if (frame.scale() != 1 && schema != IfcSchema.IFC4X3) {
       out.add(

@@ -160,6 +160,7 @@ public final class Prover {
       case Item.AlignmentLine a -> Optional.empty();
       case Item.StringLine l -> Optional.empty();
       case Item.PointGroup p -> Optional.empty();
+      case Item.GroundImage g -> Optional.empty();
     };
   }
 

@@ -19,6 +19,7 @@ public final class ClassRules {
             case IFC2X3 -> new EntityClass("IfcAnnotation", "");
           };
       case Item.StringLine l -> new EntityClass("IfcAnnotation", "");
+      case Item.GroundImage g -> new EntityClass("IfcAnnotation", "");
       case Item.PointGroup p ->
           schema == IfcSchema.IFC4X3
               ? new EntityClass("IfcAnnotation", "SURVEY")

@@ -56,6 +56,7 @@ public record Finish(String material, int rgb) {
       case Item.AlignmentLine a -> Optional.empty();
       case Item.StringLine l -> Optional.empty();
       case Item.PointGroup p -> Optional.empty();
+      case Item.GroundImage g -> Optional.empty();
     };
   }
 

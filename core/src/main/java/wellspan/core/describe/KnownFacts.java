@@ -44,6 +44,10 @@ public final class KnownFacts {
         v.put("Points", new PropertyValue.Count(l.pointCount()));
         v.put("Length", new PropertyValue.Length(l.planLength()));
       }
+      case Item.GroundImage g -> {
+        v.put("Columns", new PropertyValue.Count(g.pixels().width()));
+        v.put("Rows", new PropertyValue.Count(g.pixels().height()));
+      }
       case Item.PointGroup p -> v.put("Points", new PropertyValue.Count(p.points().size()));
     }
     return new PropertySet(SET, v);

@@ -6,6 +6,8 @@ import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
+import wellspan.core.picture.PicturePlace;
+import wellspan.core.picture.Pixels;
 
 /** One thing of a job, with geometry in shared coordinates. */
 public sealed interface Item {
@@ -165,6 +167,24 @@ public sealed interface Item {
     @Override
     public Box bounds() {
       return Box.of(coordinates());
+    }
+  }
+
+  /** A picture of the ground. */
+  record GroundImage(String name, Pixels pixels, PicturePlace place) implements Item {
+    @Override
+    public String kind() {
+      return "image";
+    }
+
+    @Override
+    public Band band() {
+      return Band.DRAWINGS;
+    }
+
+    @Override
+    public Box bounds() {
+      return place.bounds();
     }
   }
 

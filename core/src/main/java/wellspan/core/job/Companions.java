@@ -16,7 +16,12 @@ final class Companions {
       Map.of(
           "shp", Set.of("dbf", "shx", "prj", "cpg"),
           "gltf", Set.of("bin"),
-          "asc", Set.of("prj"));
+          "asc", Set.of("prj"),
+          "png", Set.of("pgw", "pngw", "wld", "prj"),
+          "jpg", Set.of("jgw", "jpgw", "wld", "prj"),
+          "jpeg", Set.of("jgw", "jpgw", "jpegw", "wld", "prj"),
+          "tif", Set.of("tfw", "tifw", "wld", "prj"),
+          "tiff", Set.of("tfw", "tifw", "tiffw", "wld", "prj"));
 
   private Companions() {}
 

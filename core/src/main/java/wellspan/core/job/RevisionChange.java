@@ -101,6 +101,13 @@ public record RevisionChange(
                   ? ""
                   : w.points().size() + " points before, " + p.points().size() + " now",
               0);
+      case Item.GroundImage g when was instanceof Item.GroundImage w ->
+          new Difference(
+              Arrays.equals(g.pixels().argb(), w.pixels().argb())
+                      && Arrays.equals(g.place().corners(), w.place().corners())
+                  ? ""
+                  : "another picture or place than before",
+              0);
       default -> new Difference("other kind than before", 0);
     };
   }

@@ -101,6 +101,7 @@ public record ControlTally(
         case Item.TerrainSurface s -> vertices.add(s.mesh().xyz());
         case Item.Cover c -> vertices.add(c.mesh().xyz());
         case Item.Body b -> vertices.add(b.mesh().xyz());
+        case Item.GroundImage g -> {} // it has no points
         case Item.StringLine l -> l.lines().forEach(p -> vertices.add(p.xyz()));
         case Item.AlignmentLine a -> {}
       }

@@ -23,6 +23,7 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.geom.Similarity;
 import wellspan.core.item.Item;
+import wellspan.core.picture.PicturePlace;
 import wellspan.core.receive.Received;
 
 /** Brings what a reader found into the shared coordinates of a job. */
@@ -207,6 +208,7 @@ public final class Placer {
         }
         yield new Item.StringLine(l.name(), lines);
       }
+      case Item.GroundImage g -> new Item.GroundImage(g.name(), g.pixels(), moved(g, m));
       case Item.PointGroup g -> {
         List<Item.NamedPoint> points = new ArrayList<>();
         for (Item.NamedPoint p : g.points()) {
@@ -215,6 +217,30 @@ public final class Placer {
         yield new Item.PointGroup(g.name(), points);
       }
     };
+  }
+
+  /** A picture stays a parallelogram; where that departs by more than a pixel it is said. */
+  private PicturePlace moved(Item.GroundImage g, PointMap m)
+      throws Transformation.OutsideAreaException {
+    PicturePlace to = new PicturePlace(m.apply(g.place().corners()));
+    Position centre =
+        m.apply(new Position(g.place().east(0.5, 0.5), g.place().north(0.5, 0.5), Double.NaN));
+    double off = Math.hypot(to.east(0.5, 0.5) - centre.east(), to.north(0.5, 0.5) - centre.north());
+    if (off > to.width() / g.pixels().width()) {
+      findings.add(
+          Finding.warning(
+                  PLACE,
+                  "place.image",
+                  source,
+                  String.format(
+                      Locale.ROOT,
+                      "%s is laid by its corners in the other system; its middle is off by %.1f m.",
+                      g.name(),
+                      off))
+              .at(centre)
+              .withFigure(String.format(Locale.ROOT, "%.1f m", off)));
+    }
+    return to;
   }
 
   private static Mesh move(Mesh mesh, PointMap m) throws Transformation.OutsideAreaException {

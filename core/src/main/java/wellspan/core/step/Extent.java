@@ -25,6 +25,7 @@ public record Extent(int points, int triangles, double area, double lowest, doub
       case Item.PointGroup p -> new Extent(p.points().size(), 0, 0, low, high);
       case Item.StringLine l -> new Extent(l.pointCount(), 0, 0, low, high);
       case Item.AlignmentLine a -> new Extent(0, 0, 0, low, high);
+      case Item.GroundImage g -> new Extent(0, 0, 0, low, high);
     };
   }
 

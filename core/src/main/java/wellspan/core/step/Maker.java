@@ -180,6 +180,7 @@ public final class Maker {
       case Item.Cover c -> c.mesh().xyz();
       case Item.StringLine l -> join(l.lines().stream().map(Polyline::xyz).toList());
       case Item.Body b -> throw noPoints(item);
+      case Item.GroundImage g -> throw noPoints(item);
       case Item.AlignmentLine a -> throw noPoints(item);
     };
   }

@@ -10,6 +10,7 @@ import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.PlanPolygon;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
+import wellspan.core.picture.PicturePlace;
 import wellspan.core.reshape.SurfaceJoin;
 
 /** The areas that outlines of steps stand for. */
@@ -50,8 +51,19 @@ final class Outlines {
           case Item.AlignmentLine a -> strip(a.alignment(), offset);
           case Item.Body b -> throw none(item);
           case Item.PointGroup p -> throw none(item);
+          case Item.GroundImage g -> PlanPolygon.of(outline(g.place()));
         };
     return item instanceof Item.AlignmentLine || offset == 0 ? area : area.buffer(offset);
+  }
+
+  private static Polyline outline(PicturePlace p) {
+    double[] xyz = new double[12];
+    for (int i = 0; i < 4; i++) {
+      double across = i == 1 || i == 2 ? 1 : 0, down = i > 1 ? 1 : 0;
+      xyz[3 * i] = p.east(across, down);
+      xyz[3 * i + 1] = p.north(across, down);
+    }
+    return new Polyline(xyz);
   }
 
   private static IllegalArgumentException none(Item item) {

@@ -37,6 +37,7 @@ public final class Shaper {
             case Item.PointGroup p -> PointSteps.apply(recorded.step(), p, inputs, progress);
             case Item.TerrainSurface s -> SurfaceSteps.apply(recorded.step(), s, inputs, progress);
             case Item.StringLine l -> LineSteps.apply(recorded.step(), l);
+            case Item.GroundImage g -> throw unfit(recorded.step(), item);
             case Item.AlignmentLine a -> throw unfit(recorded.step(), item);
             case Item.Body b -> throw unfit(recorded.step(), item);
             case Item.Cover c -> throw unfit(recorded.step(), item);

@@ -23,11 +23,11 @@ import wellspan.exchange.gpkg.GeoPackageReader;
 import wellspan.exchange.grid.AsciiGridReader;
 import wellspan.exchange.grid.GeoTiffGridReader;
 import wellspan.exchange.ifc.read.IfcReader;
+import wellspan.exchange.image.ImageReader;
 import wellspan.exchange.kml.KmlReader;
 import wellspan.exchange.landxml.LandXmlReader;
 import wellspan.exchange.obj.ObjReader;
 import wellspan.exchange.points.PointListReader;
-import wellspan.exchange.position.GeoTiffKeys;
 import wellspan.exchange.position.PositionReader;
 import wellspan.exchange.shapefile.ShapefileReader;
 import wellspan.exchange.tiff.TiffTags;
@@ -60,6 +60,7 @@ public final class Intake {
       return switch (kind(file, rule)) {
         case POSITION -> PositionReader.read(file);
         case TIFF -> tiff(file, progress);
+        case PICTURE -> ImageReader.read(file, Optional.empty(), progress);
         case DXF -> DxfReader.read(file, progress);
         case CLOUD -> LasReader.read(file, part(rule), progress);
         case GLTF -> GltfReader.read(file, progress);
@@ -77,7 +78,7 @@ public final class Intake {
         case UNKNOWN ->
             throw new ReadException(
                 file,
-                "the format is not known. LandXML, IFC, DXF, OBJ, glTF, elevation grids (Esri ASCII, GeoTIFF), point clouds (LAS, LAZ), shapefiles, GeoJSON, GeoPackage, KML and KMZ, point lists (CSV, TXT, XYZ) and position files (.prj, world files, GeoTIFF) can be received.");
+                "the format is not known. LandXML, IFC, DXF, OBJ, glTF, elevation grids (Esri ASCII, GeoTIFF), point clouds (LAS, LAZ), shapefiles, GeoJSON, GeoPackage, KML and KMZ, point lists (CSV, TXT, XYZ), pictures (PNG, JPEG, TIFF) and position files (.prj, world files) can be received.");
       };
     } catch (NoSuchFileException e) {
       throw new ReadException(file, "there is no such file.", e);
@@ -94,6 +95,7 @@ public final class Intake {
   private enum Kind {
     POSITION,
     TIFF,
+    PICTURE,
     DXF,
     CLOUD,
     GLTF,
@@ -131,6 +133,9 @@ public final class Intake {
   private static Kind binary(byte[] first) {
     if (TiffTags.isTiff(first)) {
       return Kind.TIFF;
+    }
+    if (ImageReader.isPicture(first)) {
+      return Kind.PICTURE;
     }
     if (DxfReader.isBinary(first)) {
       return Kind.DXF;
@@ -179,7 +184,7 @@ public final class Intake {
     TiffTags tags = TiffTags.read(file);
     return GeoTiffGridReader.isElevation(tags)
         ? GeoTiffGridReader.read(file, tags, progress)
-        : GeoTiffKeys.read(file);
+        : ImageReader.read(file, Optional.of(tags), progress);
   }
 
   private static boolean isList(Path file) {

@@ -1,14 +1,7 @@
 package wellspan.exchange.position;
 
-import java.io.IOException;
-import java.nio.file.Path;
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
-import wellspan.core.finding.Finding;
-import wellspan.core.finding.Stop;
 import wellspan.core.receive.PlaceStatement;
-import wellspan.core.receive.Received;
 import wellspan.exchange.tiff.TiffTags;
 
 /** The position that a TIFF image carries in its GeoTIFF keys (OGC 19-008). */
@@ -35,30 +28,6 @@ public final class GeoTiffKeys {
           ? Optional.of(PositionReader.raster("the GeoTIFF keys", crs, six))
           : Optional.empty();
     }
-  }
-
-  /**
-   * @throws wellspan.exchange.file.ReadException with a sentence, if the directory is damaged
-   */
-  public static Received read(Path path) throws IOException {
-    List<PlaceStatement> places = new ArrayList<>();
-    place(TiffTags.read(path)).statement().ifPresent(places::add);
-    List<Finding> findings = new ArrayList<>();
-    if (places.isEmpty()) {
-      findings.add(
-          Finding.warning(
-              Stop.PLACE,
-              "place.none",
-              "",
-              "The image does not say where it lies. Ask for its world file."));
-    }
-    findings.add(
-        Finding.note(
-            Stop.RECEIVE,
-            "tiff.unread",
-            "",
-            "The image itself is not read yet, only its position."));
-    return PositionReader.received("TIFF image", places, findings);
   }
 
   public static RasterPlace place(TiffTags tags) {

@@ -25,7 +25,7 @@ import wellspan.exchange.file.ReadException;
 /** Reads files that hold no items but say where those of another file lie. */
 public final class PositionReader {
   private static final Set<String> WORLD =
-      Set.of("tfw", "tifw", "jgw", "jpgw", "pgw", "pngw", "wld", "bpw");
+      Set.of("tfw", "tifw", "tiffw", "jgw", "jpgw", "jpegw", "pgw", "pngw", "wld", "bpw");
   private static final int LONGEST = 1 << 20;
 
   private PositionReader() {}
@@ -79,6 +79,23 @@ public final class PositionReader {
   }
 
   private static Received world(Path file, String text) throws ReadException {
+    return received(
+        "world file", List.of(raster("the world file", "", sixNumbers(file, text))), List.of());
+  }
+
+  /**
+   * The six numbers of a world file.
+   *
+   * @throws ReadException with the line that is missing or wrong
+   */
+  public static double[] sixNumbers(Path file) throws IOException {
+    if (Files.size(file) > LONGEST) {
+      throw new ReadException(file, "it is too long for a file that says a position.");
+    }
+    return sixNumbers(file, Files.readString(file, StandardCharsets.ISO_8859_1));
+  }
+
+  private static double[] sixNumbers(Path file, String text) throws ReadException {
     double[] v = new double[6];
     String[] words = text.strip().split("\\s+");
     for (int i = 0; i < 6; i++) {
@@ -94,7 +111,7 @@ public final class PositionReader {
             "a world file needs six numbers, one a line; this one is missing or wrong.");
       }
     }
-    return received("world file", List.of(raster("the world file", "", v)), List.of());
+    return v;
   }
 
   /**

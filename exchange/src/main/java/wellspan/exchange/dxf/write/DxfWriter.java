@@ -156,6 +156,7 @@ public final class DxfWriter {
         }
       }
       case Item.PointGroup g -> points(layer, g);
+      case Item.GroundImage g -> throw new IllegalStateException(g.kind());
     }
   }
 

@@ -118,6 +118,7 @@ public final class IfcWriter {
           lines(piece, project, List.of(LineComparison.chords(a.alignment())));
       case Item.StringLine l -> lines(piece, project, l.lines());
       case Item.PointGroup p -> points(piece, project, p);
+      case Item.GroundImage g -> throw new IllegalStateException(g.kind());
     };
   }
 

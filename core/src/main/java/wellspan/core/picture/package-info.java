@@ -1,0 +1,2 @@
+/** Pictures of the ground and where they lie. */
+package wellspan.core.picture;
