@@ -86,6 +86,7 @@ public final class DemoMaker {
     Files.writeString(shore, ShoreSurvey.list(ground, 0));
     Files.writeString(
         demo.resolve("survey/shore-survey-RevB.csv"), ShoreSurvey.list(ground, SETTLED_IN_B));
+    Hinterland.write(ground, demo.resolve("survey"));
     Path lines = demo.resolve("survey/breaklines.dxf");
     Files.writeString(lines, Breaklines.drawing(ground));
     Path yard = Files.createDirectories(demo.resolve("yard")).resolve("yard-layout.dxf");

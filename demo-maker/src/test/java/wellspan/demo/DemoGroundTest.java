@@ -2,6 +2,7 @@ package wellspan.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -18,8 +19,11 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.job.JobStore;
+import wellspan.core.picture.Pixels;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.step.Maker;
+import wellspan.core.step.Recipe;
 import wellspan.core.step.StepOutcome;
 import wellspan.core.terrain.TriangleIndex;
 import wellspan.exchange.intake.Intake;
@@ -122,5 +126,29 @@ class DemoGroundTest {
                             .collect(Collectors.toSet()))
                     .contains(Build.JOB)
                     .doesNotContain("shore-survey", "breaklines"));
+  }
+
+  @Test
+  void thePictureIsLaidOverTheHinterland() throws IOException {
+    Received grid = Intake.read(COMMITTED.resolve("survey/hinterland.asc"), Progress.NONE);
+    Received photo = Intake.read(COMMITTED.resolve("survey/hinterland.png"), Progress.NONE);
+    assertThat(grid.findings()).extracting(Finding::message).anyMatch(m -> m.contains("63 cells"));
+    Item ground = grid.items().getFirst(), picture = photo.items().getFirst();
+    assertThat(picture.bounds().width()).isGreaterThan(ground.bounds().width() + 290);
+    ItemId g = new ItemId("g"), p = new ItemId("p");
+    Maker.Made made =
+        Maker.make(
+            new Recipe.TexturedGround("Hinterland", g, p, 4, 0, 0.5),
+            id -> id.equals(g) ? ground : picture,
+            Progress.NONE);
+    Item.TerrainSurface s = (Item.TerrainSurface) made.items().getFirst();
+    assertThat(s.mesh().triangleCount())
+        .isLessThan(((Item.TerrainSurface) ground).mesh().triangleCount() / 4);
+    Pixels pixels = s.texture().orElseThrow().pixels();
+    assertThat(pixels.width()).isBetween(498, 502); // the picture was cut to the grid
+    // the fjord in the south is painted as water, the hills in the north are not
+    assertThat(pixels.argb()[(pixels.height() - 3) * pixels.width() + pixels.width() / 2])
+        .isEqualTo(0xFF5F8FA6);
+    assertThat(pixels.argb()[3 * pixels.width() + pixels.width() / 2]).isNotEqualTo(0xFF5F8FA6);
   }
 }

@@ -10,8 +10,8 @@ import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import wellspan.core.job.Job;
-import wellspan.core.job.JobStore;
 import wellspan.core.job.Source;
+import wellspan.core.job.SourceNames;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.exchange.file.ReadException;
@@ -107,7 +107,7 @@ public final class ReceiveDesk {
   }
 
   private Optional<Received> before(Job job, Path file) {
-    return job.source(JobStore.sourceName(file.getFileName().toString())).flatMap(session::known);
+    return job.source(SourceNames.of(job, file.getFileName().toString())).flatMap(session::known);
   }
 
   private void taken(Outcome o) {

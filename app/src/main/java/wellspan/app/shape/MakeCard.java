@@ -20,7 +20,8 @@ import wellspan.core.step.Recipe;
 import wellspan.core.triangulate.LevelRule;
 
 /**
- * Makes what no source holds: a terrain surface of points and lines, a pad on the ground, contours.
+ * Makes what no source holds: a terrain surface of points and lines, a pad on the ground, contours,
+ * textured ground.
  */
 final class MakeCard extends VBox {
   private static final List<String> ROLES =
@@ -31,7 +32,8 @@ final class MakeCard extends VBox {
     NOTHING,
     SURFACE,
     PAD,
-    CONTOURS
+    CONTOURS,
+    TEXTURE
   }
 
   private final Session session;
@@ -55,6 +57,8 @@ final class MakeCard extends VBox {
     padOpener.setId("make-pad");
     Button contours = opener("Make contours", Open.CONTOURS);
     contours.setId("make-contours");
+    Button texture = opener("Lay a picture over", Open.TEXTURE);
+    texture.setId("make-texture");
     boolean drawing = session.place().pickProperty().get() == Pick.OUTLINE;
     int corners = session.shape().outlineProperty().get().size();
     Button draw =
@@ -63,7 +67,7 @@ final class MakeCard extends VBox {
             "small",
             () -> session.place().pickProperty().set(drawing ? Pick.NONE : Pick.OUTLINE));
     draw.setId("draw-outline");
-    getChildren().setAll(new HBox(6, surface, padOpener), new HBox(6, contours, draw));
+    getChildren().setAll(new HBox(6, surface, padOpener), new HBox(6, contours, texture), draw);
     if (drawing) {
       getChildren().add(Parts.wrapped(Pick.OUTLINE.sentence(), "muted"));
     } else if (corners >= 3) {
@@ -77,6 +81,7 @@ final class MakeCard extends VBox {
       case NOTHING -> {}
       case SURFACE -> form();
       case PAD -> getChildren().add(new PadForm(session, filled, this::close));
+      case TEXTURE -> getChildren().add(new TextureForm(session, filled, this::close));
       case CONTOURS -> getChildren().add(new ContourForm(session, filled, this::close));
     }
   }

@@ -7,11 +7,10 @@ import javafx.scene.image.Image;
 import javafx.scene.image.PixelFormat;
 import javafx.scene.image.WritableImage;
 import javafx.scene.transform.Affine;
-import wellspan.core.item.Item;
 import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 
-/** Draws pictures of the ground where they lie. */
+/** Pictures of the ground for the screen, and drawn in plan where they lie. */
 final class PictureLayer {
   /**
    * Rows and columns that are drawn at most; screens show no more, and graphics cards refuse more.
@@ -20,9 +19,13 @@ final class PictureLayer {
 
   private final Map<Pixels, Image> images = new WeakHashMap<>();
 
-  void draw(GraphicsContext g, PlanWindow window, Item.GroundImage picture) {
-    Image image = images.computeIfAbsent(picture.pixels(), PictureLayer::image);
-    PicturePlace p = picture.place();
+  /** The pixels as the toolkit wants them; thinned where there are too many to be seen. */
+  Image image(Pixels p) {
+    return images.computeIfAbsent(p, PictureLayer::made);
+  }
+
+  void draw(GraphicsContext g, PlanWindow window, Pixels pixels, PicturePlace p) {
+    Image image = image(pixels);
     double x = window.x(p.east(0, 0)), y = window.y(p.north(0, 0));
     double w = image.getWidth(), h = image.getHeight();
     g.save();
@@ -38,7 +41,7 @@ final class PictureLayer {
     g.restore();
   }
 
-  private static Image image(Pixels p) {
+  private static Image made(Pixels p) {
     int step = 1;
     while (p.width() / step > LARGEST || p.height() / step > LARGEST) {
       step++;

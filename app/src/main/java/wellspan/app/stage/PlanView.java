@@ -35,6 +35,7 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.picture.Texture;
 import wellspan.core.place.ControlTally;
 import wellspan.exchange.delivery.DeliveryRun;
 
@@ -442,8 +443,10 @@ public final class PlanView extends Pane {
             ? session.shape().comparisonProperty().get()
             : Optional.empty();
     for (Build.BuiltItem i : b.items().values()) {
-      if (b.isVisible(i.id()) && i.item() instanceof Item.GroundImage g) {
-        pictures.draw(canvas.getGraphicsContext2D(), window, g);
+      if (b.isVisible(i.id())) {
+        texture(i.item())
+            .ifPresent(
+                t -> pictures.draw(canvas.getGraphicsContext2D(), window, t.pixels(), t.place()));
       }
     }
     for (Build.BuiltItem i : b.items().values()) {
@@ -464,6 +467,14 @@ public final class PlanView extends Pane {
                           m -> terrain.draw(m, new SurfaceLook.RunOff(awt(theme.accent())))));
     }
     compared.ifPresent(c -> terrain.draw(c.one(), new SurfaceLook.Difference(c.other())));
+  }
+
+  private static Optional<Texture> texture(Item item) {
+    return switch (item) {
+      case Item.GroundImage g -> Optional.of(new Texture(g.pixels(), g.place()));
+      case Item.TerrainSurface s -> s.texture();
+      default -> Optional.empty();
+    };
   }
 
   /** The chosen surface, or every one if none is chosen, so that arrows do not lie over arrows. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import javafx.scene.shape.TriangleMesh;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
@@ -11,6 +12,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.picture.Texture;
 import wellspan.core.terrain.ViewMesh;
 
 /**
@@ -30,18 +32,18 @@ final class SpaceMeshes {
   }
 
   /** A surface, simplified for the view where it is heavy, in pieces. */
-  List<TriangleMesh> tiles(Mesh full) {
+  List<TriangleMesh> tiles(Mesh full, Optional<Texture> texture) {
     Mesh mesh = ViewMesh.simplified(full, TRIANGLES_SHOWN);
     List<TriangleMesh> out = new ArrayList<>();
     int n = mesh.triangleCount();
     for (int from = 0; from < n; from += TRIANGLES_IN_TILE) {
-      out.add(tile(mesh, from, Math.min(n, from + TRIANGLES_IN_TILE)));
+      out.add(tile(mesh, from, Math.min(n, from + TRIANGLES_IN_TILE), texture));
     }
     return out;
   }
 
-  private TriangleMesh tile(Mesh mesh, int from, int to) {
-    TriangleMesh out = empty();
+  private TriangleMesh tile(Mesh mesh, int from, int to, Optional<Texture> texture) {
+    TriangleMesh out = texture.isPresent() ? new TriangleMesh() : empty();
     Map<Integer, Integer> numbers = new HashMap<>();
     int[] faces = new int[6 * (to - from)];
     for (int k = 3 * from; k < 3 * to; k++) {
@@ -50,8 +52,15 @@ final class SpaceMeshes {
       if (number == null) {
         number = vertex(out, mesh.east(v), mesh.north(v), mesh.level(v));
         numbers.put(v, number);
+        texture.ifPresent(
+            t ->
+                out.getTexCoords()
+                    .addAll(
+                        (float) t.across(mesh.east(v), mesh.north(v)),
+                        (float) t.down(mesh.east(v), mesh.north(v))));
       }
       faces[2 * (k - 3 * from)] = number;
+      faces[2 * (k - 3 * from) + 1] = texture.isPresent() ? number : 0;
     }
     out.getFaces().addAll(faces);
     return out;

@@ -12,6 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.PerspectiveCamera;
 import javafx.scene.SceneAntialiasing;
 import javafx.scene.SubScene;
+import javafx.scene.image.Image;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -40,6 +41,7 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.picture.Texture;
 
 /**
  * The job in 3D: drag to orbit, drag with the secondary button or Shift to pan, wheel to zoom to
@@ -50,6 +52,7 @@ public final class SpaceView extends StackPane {
   private static final double NEAR = 0.002;
 
   private final Session session;
+  private final PictureLayer pictures = new PictureLayer();
   private final Group world = new Group();
   private final Group content = new Group();
   private final Scale exaggeration = new Scale(1, 1, 1);
@@ -165,9 +168,11 @@ public final class SpaceView extends StackPane {
       boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
       switch (i.item()) {
         case Item.TerrainSurface s ->
-            surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen);
-        case Item.Cover s -> surface(meshes, i.id(), s.mesh(), colour(i.item()), chosen);
-        case Item.Body s -> surface(meshes, i.id(), s.mesh(), colour(i.item()), chosen);
+            surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen, s.texture());
+        case Item.Cover s ->
+            surface(meshes, i.id(), s.mesh(), colour(i.item()), chosen, Optional.empty());
+        case Item.Body s ->
+            surface(meshes, i.id(), s.mesh(), colour(i.item()), chosen, Optional.empty());
         case Item.AlignmentLine a ->
             add(
                 i.id(),
@@ -225,14 +230,24 @@ public final class SpaceView extends StackPane {
   }
 
   private void surface(
-      SpaceMeshes meshes, ItemId id, wellspan.core.geom.Mesh mesh, Color colour, boolean chosen) {
-    for (javafx.scene.shape.TriangleMesh tile : meshes.tiles(mesh)) {
-      add(
-          id,
-          tile,
-          chosen
-              ? colour.interpolate(theme.accent(), 0.12)
-              : colour.interpolate(Color.WHITE, 0.25));
+      SpaceMeshes meshes,
+      ItemId id,
+      wellspan.core.geom.Mesh mesh,
+      Color colour,
+      boolean chosen,
+      Optional<Texture> texture) {
+    Optional<Image> picture = texture.map(t -> pictures.image(t.pixels()));
+    for (javafx.scene.shape.TriangleMesh tile : meshes.tiles(mesh, texture)) {
+      MeshView view =
+          add(
+              id,
+              tile,
+              picture.isPresent()
+                  ? Color.WHITE
+                  : chosen
+                      ? colour.interpolate(theme.accent(), 0.12)
+                      : colour.interpolate(Color.WHITE, 0.25));
+      picture.ifPresent(p -> ((PhongMaterial) view.getMaterial()).setDiffuseMap(p));
       if (edges) {
         MeshView net = add(id, tile, theme.ink());
         net.setDrawMode(DrawMode.LINE);

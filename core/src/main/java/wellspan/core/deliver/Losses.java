@@ -21,12 +21,18 @@ public final class Losses {
    * @return one note for each thing that is lost, empty if nothing is
    */
   public static List<Finding> of(Item item, DeliveryFormat format, Frame frame) {
-    return switch (format) {
-      case DeliveryFormat.Ifc f -> ofModel(item, f.schema(), frame);
-      case DeliveryFormat.LandXml f -> ofLandXml(item);
-      case DeliveryFormat.Dxf f -> ofDrawing(item);
-      case DeliveryFormat.PointList f -> List.of();
-    };
+    List<Finding> out =
+        new ArrayList<>(
+            switch (format) {
+              case DeliveryFormat.Ifc f -> ofModel(item, f.schema(), frame);
+              case DeliveryFormat.LandXml f -> ofLandXml(item);
+              case DeliveryFormat.Dxf f -> ofDrawing(item);
+              case DeliveryFormat.PointList f -> List.<Finding>of();
+            });
+    if (item instanceof Item.TerrainSurface s && s.texture().isPresent()) {
+      out.add(note("deliver.texture", item, "the picture over it stays here."));
+    }
+    return out;
   }
 
   private static List<Finding> ofLandXml(Item item) {

@@ -1,6 +1,7 @@
 package wellspan.core.item;
 
 import java.util.List;
+import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
@@ -8,6 +9,7 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
+import wellspan.core.picture.Texture;
 
 /** One thing of a job, with geometry in shared coordinates. */
 public sealed interface Item {
@@ -27,8 +29,15 @@ public sealed interface Item {
    *
    * @param invisible vertex numbers, in threes, of faces that the designer marked as invisible;
    *     they are kept but are no part of the surface
+   * @param texture a picture over it, if it has one
    */
-  record TerrainSurface(String name, Mesh mesh, int[] invisible) implements Item {
+  record TerrainSurface(String name, Mesh mesh, int[] invisible, Optional<Texture> texture)
+      implements Item {
+    /** A surface without a picture over it. */
+    public TerrainSurface(String name, Mesh mesh, int[] invisible) {
+      this(name, mesh, invisible, Optional.empty());
+    }
+
     @Override
     public String kind() {
       return "terrain surface";

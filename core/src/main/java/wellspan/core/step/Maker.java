@@ -57,6 +57,7 @@ public final class Maker {
         case Recipe.Earth e -> earth(e, inputs, progress);
         case Recipe.GradedPad p -> pad(p, inputs, progress);
         case Recipe.Contours c -> contours(c, inputs, progress);
+        case Recipe.TexturedGround t -> TextureMaker.make(t, inputs, progress);
       };
     } catch (IllegalArgumentException | IllegalStateException e) {
       return new Made(

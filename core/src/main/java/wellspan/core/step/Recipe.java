@@ -86,6 +86,29 @@ public sealed interface Recipe {
     }
   }
 
+  /**
+   * Ground with a picture over it: cut to the picture, the picture cut to it and resampled.
+   *
+   * @param surface the ground
+   * @param image the picture
+   * @param pixel size of the resampled pixels, metres
+   * @param spacing of a new grid of levels, metres; 0 keeps the triangles
+   * @param error by which the triangles may be simplified at most, metres; 0 for none
+   */
+  record TexturedGround(
+      String name, ItemId surface, ItemId image, double pixel, double spacing, double error)
+      implements Recipe {
+    @Override
+    public String title() {
+      return "Textured ground " + name;
+    }
+
+    @Override
+    public List<ItemId> uses() {
+      return List.of(surface, image);
+    }
+  }
+
   /** The earth between two surfaces as bodies: one of what is cut, one of what is filled. */
   record Earth(String name, ItemId existing, ItemId proposed) implements Recipe {
     @Override

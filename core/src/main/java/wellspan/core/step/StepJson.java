@@ -89,6 +89,7 @@ public final class StepJson {
         new NamedType(Recipe.Triangulation.class, "triangulation"),
         new NamedType(Recipe.Copy.class, "copy"),
         new NamedType(Recipe.Contours.class, "contours"),
+        new NamedType(Recipe.TexturedGround.class, "textured ground"),
         new NamedType(Recipe.Earth.class, "earth"),
         new NamedType(Recipe.GradedPad.class, "pad"),
         new NamedType(Step.Outline.Drawn.class, "drawn"),

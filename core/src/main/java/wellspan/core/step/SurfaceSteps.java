@@ -65,7 +65,10 @@ final class SurfaceSteps {
       case Step.Raise r ->
           new Shaper.Done(
               new Item.TerrainSurface(
-                  s.name(), new Mesh(raised(m.xyz(), r.by()), m.triangles()), s.invisible()),
+                  s.name(),
+                  new Mesh(raised(m.xyz(), r.by()), m.triangles()),
+                  s.invisible(),
+                  s.texture()),
               String.format(Locale.ROOT, "Moved by %+.3f m.", r.by()));
       case Step.Simplify e -> {
         if (!(e.error() > 0)) {
@@ -84,7 +87,7 @@ final class SurfaceSteps {
       case Step.FillHoles f -> {
         Mesh filled = HoleFilling.fill(m, f.largest() > 0 ? f.largest() : Double.POSITIVE_INFINITY);
         yield new Shaper.Done(
-            new Item.TerrainSurface(s.name(), filled, s.invisible()),
+            new Item.TerrainSurface(s.name(), filled, s.invisible(), s.texture()),
             String.format(
                 Locale.ROOT,
                 "%d triangles put in, %.1f m².",
@@ -110,7 +113,7 @@ final class SurfaceSteps {
 
   /** The surface with other triangles; faces marked invisible name vertices that are gone. */
   private static Item.TerrainSurface with(Item.TerrainSurface s, Mesh mesh) {
-    return new Item.TerrainSurface(s.name(), mesh, new int[0]);
+    return new Item.TerrainSurface(s.name(), mesh, new int[0], s.texture());
   }
 
   private static Shaper.Done fewer(Item.TerrainSurface s, Mesh rest) {

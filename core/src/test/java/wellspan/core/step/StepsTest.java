@@ -16,6 +16,9 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.picture.PicturePlace;
+import wellspan.core.picture.Pixels;
+import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.terrain.Grounds;
 import wellspan.core.triangulate.LevelRule;
@@ -307,5 +310,55 @@ class StepsTest {
             Progress.NONE);
     assertThat(none.items()).isEmpty();
     assertThat(none.told()).contains("greater than zero");
+  }
+
+  private static final ItemId HILL = new ItemId("s/terrain-surface/Hill");
+  private static final ItemId PHOTO = new ItemId("s/image/Photo");
+
+  private static Maker.Made textured(double pixel, double spacing, double error) {
+    Mesh hill = Grounds.grid(50, 50, 2, (x, y) -> 5 * Math.sin(x / 15) + y / 20);
+    int[] argb = new int[60 * 40];
+    java.util.Arrays.fill(argb, 0xFF336699);
+    Item photo =
+        new Item.GroundImage(
+            "Photo",
+            new Pixels(60, 40, argb),
+            PicturePlace.ofWorld(
+                new double[] {1, 0, 0, -1, Grounds.E + 10.5, Grounds.N + 49.5}, 60, 40));
+    Map<ItemId, Item> items =
+        Map.of(HILL, new Item.TerrainSurface("Hill", hill, new int[0]), PHOTO, photo);
+    Recipe r = new Recipe.TexturedGround("Tex", HILL, PHOTO, pixel, spacing, error);
+    assertThat(StepJson.recipe(StepJson.node(r))).isEqualTo(r);
+    return Maker.make(r, items::get, Progress.NONE);
+  }
+
+  @Test
+  void groundIsCutToThePictureAndThePictureToTheGround() {
+    Maker.Made made = textured(0.5, 0, 0);
+    Item.TerrainSurface s = (Item.TerrainSurface) made.items().getFirst();
+    assertThat(s.mesh().planArea()).isCloseTo(60 * 40, within(1e-6));
+    Texture t = s.texture().orElseThrow();
+    assertThat(t.pixels().width()).isEqualTo(120);
+    assertThat(t.pixels().height()).isEqualTo(80);
+    for (int v = 0; v < s.mesh().vertexCount(); v++) {
+      assertThat(t.across(s.mesh().east(v), s.mesh().north(v))).isBetween(-1e-9, 1 + 1e-9);
+      assertThat(t.down(s.mesh().east(v), s.mesh().north(v))).isBetween(-1e-9, 1 + 1e-9);
+    }
+    assertThat(made.findings()).extracting(f -> f.code()).containsExactly("terrain.texture-part");
+    Item moved = Shaper.apply(RecordedStep.of(new Step.Raise(1)), s, id -> s, Progress.NONE).item();
+    assertThat(((Item.TerrainSurface) moved).texture()).isPresent();
+  }
+
+  @Test
+  void texturedGroundCanBeMadeLighterWithinAnError() {
+    int full = ((Item.TerrainSurface) textured(1, 0, 0).items().getFirst()).mesh().triangleCount();
+    Maker.Made simple = textured(1, 0, 0.05);
+    assertThat(((Item.TerrainSurface) simple.items().getFirst()).mesh().triangleCount())
+        .isLessThan(full / 2);
+    Maker.Made spaced = textured(1, 5, 0);
+    assertThat(((Item.TerrainSurface) spaced.items().getFirst()).mesh().triangleCount())
+        .isEqualTo(2 * 12 * 8);
+    assertThat(textured(1, 0.001, 0).told()).contains("Choose a larger one");
+    assertThat(textured(0, 0, 0).told()).contains("greater than zero");
   }
 }

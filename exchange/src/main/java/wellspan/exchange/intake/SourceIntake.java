@@ -16,6 +16,7 @@ import wellspan.core.job.JobStore;
 import wellspan.core.job.Revision;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
+import wellspan.core.job.SourceNames;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ReadingRule;
@@ -37,7 +38,7 @@ public final class SourceIntake {
   /**
    * Reads a file first and copies it into the job only if it can be read; the job is returned
    * changed, not saved. A file whose name is that of a source of the job, apart from a mark of its
-   * revision, is that source's next revision.
+   * revision, is that source's next revision if it is of the same kind.
    *
    * @param before what the source's current revision holds, if it is known
    */
@@ -59,7 +60,7 @@ public final class SourceIntake {
       throws IOException {
     Received received = Intake.read(file, rule, progress.part(0, 0.8));
     progress.step(0.8, "Keeping " + file.getFileName());
-    String name = JobStore.sourceName(file.getFileName().toString());
+    String name = SourceNames.of(job, file.getFileName().toString());
     Optional<Source> known = job.source(name);
     Revision revision =
         store.keep(
@@ -91,7 +92,7 @@ public final class SourceIntake {
 
   /** The rule by which a file is read: that of the source whose next revision it is. */
   public static ReadingRule rule(Job job, Path file) {
-    return job.source(JobStore.sourceName(file.getFileName().toString()))
+    return job.source(SourceNames.of(job, file.getFileName().toString()))
         .map(Source::reading)
         .orElse(ReadingRule.AS_FOUND);
   }
