@@ -107,9 +107,17 @@ public final class ShapeDesk {
     session.edit(what, j -> j.withSteps(id, edit.apply(j.stepsOf(id))));
   }
 
-  /** Makes an item; one of the same name is made anew. */
+  /**
+   * Makes an item; one of the same name is made anew. What textured ground is made of lies in its
+   * place and is hidden.
+   */
   public void make(Recipe recipe) {
-    session.edit(recipe.title(), j -> j.withRecipe(recipe));
+    session.edit(
+        recipe.title(),
+        j ->
+            recipe instanceof Recipe.TexturedGround t
+                ? j.withRecipe(t).withSettings(t.uses(), s -> s.withVisible(false))
+                : j.withRecipe(recipe));
   }
 
   public void unmake(String name) {

@@ -94,4 +94,22 @@ class ShapeDeskTest extends SessionFixture {
     assertThat(ShapeDesk.mend(Finding.note(Stop.SHAPE, "terrain.crossing", "x", "x"), true))
         .isEmpty();
   }
+
+  @Test
+  void aPictureIsLaidOverAGridAndTakesItsPlace() throws Exception {
+    Path survey = Path.of("..", "demo", "survey");
+    receive(survey.resolve("hinterland.asc"));
+    receive(survey.resolve("hinterland.png"));
+    ItemId grid = new ItemId("hinterland/terrain-surface/hinterland");
+    ItemId picture = new ItemId("hinterland-png/image/hinterland");
+    assertThat(session.build().items()).containsKeys(grid, picture);
+    session.shape().make(new Recipe.TexturedGround("Country", grid, picture, 8, 20, 0));
+    settle();
+    Item made = session.build().items().get(new ItemId("job/terrain-surface/Country")).item();
+    assertThat(((Item.TerrainSurface) made).texture()).isPresent();
+    assertThat(session.build().isVisible(grid)).isFalse();
+    assertThat(session.build().isVisible(picture)).isFalse();
+    session.undo();
+    assertThat(session.build().isVisible(grid)).isTrue();
+  }
 }
