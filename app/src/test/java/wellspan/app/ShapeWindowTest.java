@@ -185,4 +185,42 @@ class ShapeWindowTest extends WindowTest {
     interact(session::undo);
     assertThat(session.build().items()).doesNotContainKey(new ItemId("job/terrain-surface/Pad"));
   }
+
+  @Test
+  void contoursAreMadeAndAPictureIsAskedForFirst() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    fire("#make-texture");
+    assertThat(card("#texture")).contains("Receive a picture of the ground first");
+    assertThat(lookup("#texture-go").tryQuery()).isEmpty();
+    fire("#make-texture");
+    fire("#make-contours");
+    type("#contours-every", "0");
+    fire("#contours-go");
+    assertThat(session.messageProperty().get()).contains("at least a millimetre");
+    type("#contours-every", "5");
+    type("#contours-name", "Five metres");
+    fire("#contours-go");
+    idle();
+    ItemId lines = new ItemId("job/string/Five metres");
+    ItemId majors = new ItemId("job/string/Five metres major");
+    assertThat(session.build().items()).containsKeys(lines, majors);
+    Item.StringLine major = (Item.StringLine) session.build().items().get(majors).item();
+    assertThat(major.lines())
+        .allMatch(l -> Math.abs(Math.IEEEremainder(l.point(0).height(), 25)) < 1e-9);
+    fire("#make-contours"); // what was filled in is still there
+    assertThat(lookup("#contours-name").queryAs(TextField.class).getText())
+        .isEqualTo("Five metres");
+  }
+
+  @Test
+  void theDistanceOfDrawnContoursIsChosenOnTheStage() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    choose("#contour-interval", "contours every 5 m");
+    interact(() -> lookup("#run-off").queryAs(javafx.scene.control.ToggleButton.class).fire());
+    idle();
+    assertThat(lookup("#contour-interval").query().isVisible()).isTrue();
+    interact(() -> lookup("Shade").queryAs(javafx.scene.control.ToggleButton.class).fire());
+    assertThat(lookup("#contour-interval").query().isVisible()).isFalse();
+  }
 }

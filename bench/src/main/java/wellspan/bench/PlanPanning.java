@@ -53,8 +53,9 @@ public final class PlanPanning {
       plan = new PlanView(session);
       stage.setScene(new Scene(plan, 1074, 600));
       stage.show();
-      session.receive(
-          List.of(Fixture.landXml(Fixture.mesh(1_000_000), folder.resolve("large.xml"))));
+      session
+          .receiving()
+          .receive(List.of(Fixture.landXml(Fixture.mesh(1_000_000), folder.resolve("large.xml"))));
       session
           .buildProperty()
           .addListener(

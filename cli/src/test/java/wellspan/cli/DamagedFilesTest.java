@@ -31,7 +31,9 @@ class DamagedFilesTest extends CommandFixture {
         FEATURES.resolve("site.gpkg"),
         FEATURES.resolve("lines-25832.geojson"),
         FEATURES.resolve("area.kml"),
-        FEATURES.resolve("area.kmz"));
+        FEATURES.resolve("area.kmz"),
+        DEMO.resolve("survey/hinterland.asc"),
+        DEMO.resolve("survey/hinterland.png"));
   }
 
   private void oneSentence(Path file) {

@@ -56,4 +56,45 @@ class InspectFormatsTest extends CommandFixture {
         .isZero();
     assertThat(Files.readString(csv)).contains("Bø-2,412110.75").contains("12.125");
   }
+
+  @Test
+  void columnsOfAListAreSaid() throws IOException {
+    Path list = Files.writeString(dir.resolve("odd.txt"), "made up\n7;20;10\n8;21;11\n");
+    String f = list.toString();
+    assertThat(
+            run(
+                "inspect",
+                f,
+                "--json",
+                "--columns",
+                "h,n,e",
+                "--separator",
+                "semicolon",
+                "--head-lines",
+                "1",
+                "--list-unit",
+                "ft"))
+        .isZero();
+    JsonNode n = json().get(0);
+    assertThat(n.path("unit").asText()).isEqualTo("foot");
+    assertThat(n.path("items").get(0).path("vertices").asInt()).isEqualTo(2);
+    assertThat(n.path("bounds").path("max").get(0).asDouble()).isEqualTo(11 * 0.3048);
+    assertThat(run("inspect", f, "--columns", "h,n,weight")).isEqualTo(2);
+    assertThat(err.toString()).contains("weight is not one of name, easting");
+    assertThat(run("inspect", f, "--columns", "h,n")).isEqualTo(2);
+    assertThat(err.toString()).contains("Say which columns");
+    assertThat(run("inspect", f, "--columns", "e,n", "--separator", "dash")).isEqualTo(2);
+    assertThat(run("inspect", f, "--columns", "e,n", "--list-unit", "ell")).isEqualTo(2);
+    assertThat(run("inspect", f, "--columns", "e,n", "--cell", "2")).isEqualTo(2);
+    assertThat(err.toString()).contains("one or the other");
+  }
+
+  @Test
+  void aPictureSaysItsPixelsAndItsExtent() throws IOException {
+    assertThat(run("inspect", "../demo/survey/hinterland.png", "--json")).isZero();
+    JsonNode item = json().get(0).path("items").get(0);
+    assertThat(item.path("kind").asText()).isEqualTo("image");
+    assertThat(item.path("width").asInt()).isEqualTo(576);
+    assertThat(item.path("bounds").path("min").get(0).asDouble()).isEqualTo(411_150);
+  }
 }

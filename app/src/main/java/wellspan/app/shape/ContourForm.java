@@ -3,11 +3,9 @@ package wellspan.app.shape;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import wellspan.app.session.Session;
-import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
 import wellspan.core.step.Recipe;
 import wellspan.core.terrain.ContourStyle;
@@ -27,28 +25,18 @@ final class ContourForm extends Form {
     TextField interval = number("every", "m", "1");
     TextField base = number("one at level", "m", "0");
     TextField major = number("major every", "lines; 0 for none", "5");
-    Button go =
-        Parts.button(
-            "Make the contours",
-            "primary",
-            () -> {
-              try {
-                ContourStyle style =
-                    new ContourStyle(value(interval), value(base), (int) Math.rint(value(major)));
-                Recipe contours =
-                    new Recipe.Contours(
-                        filledIn(name, "Give the contours a name."),
-                        surfaces.get(index(surface)),
-                        style.interval(),
-                        style.base(),
-                        style.majorEvery());
-                done.run();
-                session.shape().make(contours);
-              } catch (IllegalArgumentException e) {
-                session.complain(e.getMessage());
-              }
-            });
-    go.setId("contours-go");
-    getChildren().add(go);
+    makes(
+        "Make the contours",
+        () -> {
+          ContourStyle style =
+              new ContourStyle(value(interval), value(base), (int) Math.rint(value(major)));
+          return new Recipe.Contours(
+              filledIn(name, "Give the contours a name."),
+              surfaces.get(index(surface)),
+              style.interval(),
+              style.base(),
+              style.majorEvery());
+        },
+        done);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
@@ -14,6 +15,7 @@ import wellspan.app.theme.Parts;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.step.Recipe;
 import wellspan.core.step.Step;
 
 /** Rows in which parameters are filled in. */
@@ -90,6 +92,29 @@ class Form extends VBox {
       throw new IllegalArgumentException("Nothing is chosen. Choose one of the list first.");
     }
     return i;
+  }
+
+  /**
+   * The button that makes what was filled in; what is wrong with it is said.
+   *
+   * @param done runs before it is made
+   */
+  final void makes(String title, Supplier<Recipe> recipe, Runnable done) {
+    Button go =
+        Parts.button(
+            title,
+            "primary",
+            () -> {
+              try {
+                Recipe made = recipe.get();
+                done.run();
+                session.shape().make(made);
+              } catch (IllegalArgumentException e) {
+                session.complain(e.getMessage());
+              }
+            });
+    go.setId(prefix + "go");
+    getChildren().add(go);
   }
 
   /**

@@ -4,11 +4,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import wellspan.app.session.Session;
-import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
 import wellspan.core.step.Recipe;
 import wellspan.core.step.Step;
@@ -33,29 +31,18 @@ final class PadForm extends Form {
     TextField bearing = number("falls towards", "° from N", "0");
     TextField cut = number("slope in cut 1 :", "m", "1.5");
     TextField fill = number("slope in fill 1 :", "m", "2");
-    Button go =
-        Parts.button(
-            "Make the pad",
-            "primary",
-            () -> {
-              try {
-                Recipe pad =
-                    new Recipe.GradedPad(
-                        filledIn(name, "Give the pad a name."),
-                        grounds.get(index(ground)),
-                        outline.get(),
-                        value(level),
-                        value(fall),
-                        value(bearing),
-                        value(cut),
-                        value(fill));
-                done.run();
-                session.shape().make(pad);
-              } catch (IllegalArgumentException e) {
-                session.complain(e.getMessage());
-              }
-            });
-    go.setId("pad-go");
-    getChildren().add(go);
+    makes(
+        "Make the pad",
+        () ->
+            new Recipe.GradedPad(
+                filledIn(name, "Give the pad a name."),
+                grounds.get(index(ground)),
+                outline.get(),
+                value(level),
+                value(fall),
+                value(bearing),
+                value(cut),
+                value(fill)),
+        done);
   }
 }

@@ -3,7 +3,6 @@ package wellspan.app.shape;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import wellspan.app.session.Session;
@@ -42,27 +41,16 @@ final class TextureForm extends Form {
     TextField pixel = number("pixels of", "m", "0.5");
     TextField spacing = number("grid of", "m; 0 keeps triangles", "0");
     TextField error = number("simplified by up to", "m; 0 for none", "0");
-    Button go =
-        Parts.button(
-            "Lay the picture over it",
-            "primary",
-            () -> {
-              try {
-                Recipe textured =
-                    new Recipe.TexturedGround(
-                        filledIn(name, "Give the textured ground a name."),
-                        surfaces.get(index(ground)),
-                        pictures.get(index(picture)),
-                        value(pixel),
-                        value(spacing),
-                        value(error));
-                done.run();
-                session.shape().make(textured);
-              } catch (IllegalArgumentException e) {
-                session.complain(e.getMessage());
-              }
-            });
-    go.setId("texture-go");
-    getChildren().add(go);
+    makes(
+        "Lay the picture over it",
+        () ->
+            new Recipe.TexturedGround(
+                filledIn(name, "Give the textured ground a name."),
+                surfaces.get(index(ground)),
+                pictures.get(index(picture)),
+                value(pixel),
+                value(spacing),
+                value(error)),
+        done);
   }
 }

@@ -27,14 +27,17 @@ public enum ColumnRole {
     return word;
   }
 
-  /** By its word or the beginning of it; {@code -} is a column that is not read. */
+  /**
+   * By its word or the beginning of it; {@code n} is the northing, {@code -} a column that is not
+   * read.
+   */
   public static Optional<ColumnRole> named(String text) {
     String t = text.strip().toLowerCase(Locale.ROOT);
-    if (t.equals("-") || t.isEmpty()) {
-      return Optional.of(NONE);
-    }
-    return t.equals("l")
-        ? Optional.empty() // latitude or longitude
-        : Arrays.stream(values()).filter(r -> r.word.startsWith(t)).findFirst();
+    return switch (t) {
+      case "", "-" -> Optional.of(NONE);
+      case "n" -> Optional.of(NORTH);
+      case "l" -> Optional.empty(); // latitude or longitude
+      default -> Arrays.stream(values()).filter(r -> r.word.startsWith(t)).findFirst();
+    };
   }
 }

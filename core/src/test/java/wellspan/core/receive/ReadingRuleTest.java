@@ -46,6 +46,8 @@ class ReadingRuleTest {
     assertThat(ColumnRole.named("lon")).contains(ColumnRole.LONGITUDE);
     assertThat(ColumnRole.named("-")).contains(ColumnRole.NONE);
     assertThat(ColumnRole.named("l")).isEmpty();
+    assertThat(ColumnRole.named("n")).contains(ColumnRole.NORTH);
+    assertThat(ColumnRole.named("na")).contains(ColumnRole.NAME);
     assertThat(ColumnRole.named("weight")).isEmpty();
   }
 }
