@@ -12,16 +12,25 @@ record PlanWindow(double east, double north, double metresPerPixel, double width
   private static final double FINEST = 0.0005;
   private static final double COARSEST = 50_000;
 
+  /** Room for the switches at the top and for the scale bar, pixels. */
+  private static final double TOP = 92;
+
+  private static final double BOTTOM = 52;
+
+  /** All of a box, beside what lies over the plan. */
   static PlanWindow fit(Box box, double width, double height) {
     if (box.isEmpty()) {
       return new PlanWindow(0, 0, 1, width, height);
     }
     double scale =
-        Math.max(box.width() / Math.max(1, width - 60), box.depth() / Math.max(1, height - 90));
+        Math.max(
+            box.width() / Math.max(1, width - 60),
+            box.depth() / Math.max(1, height - TOP - BOTTOM));
+    double clamped = clamp(Math.max(scale, 0.01));
     return new PlanWindow(
         (box.minE() + box.maxE()) / 2,
-        (box.minN() + box.maxN()) / 2,
-        clamp(Math.max(scale, 0.01)),
+        (box.minN() + box.maxN()) / 2 + (TOP - BOTTOM) / 2 * clamped,
+        clamped,
         width,
         height);
   }
