@@ -33,7 +33,7 @@ public record GridNorth(
     // checks the area of use, which differences alone would not
     double[] xy = {shared.east() / unit, shared.north() / unit};
     new Transformation(crs, crs).apply(xy, 0);
-    CoordinateReferenceSystem grid = Transformation.system(crs, true);
+    CoordinateReferenceSystem grid = Leg.system(crs, true);
     CoordinateReferenceSystem own = grid.createGeographic();
     ProjCoordinate place = new ProjCoordinate();
     ProjCoordinate low = new ProjCoordinate();

@@ -1,12 +1,6 @@
 package wellspan.core.crs;
 
 import java.util.Locale;
-import java.util.Optional;
-import org.locationtech.proj4j.BasicCoordinateTransform;
-import org.locationtech.proj4j.CRSFactory;
-import org.locationtech.proj4j.CoordinateReferenceSystem;
-import org.locationtech.proj4j.Proj4jException;
-import org.locationtech.proj4j.ProjCoordinate;
 
 /**
  * Plan coordinates from one CRS to another, easting or longitude first whatever the authority's
@@ -24,14 +18,12 @@ public final class Transformation {
   private final Crs from;
   private final Crs to;
   private final DatumAccuracy accuracy;
-  private final BasicCoordinateTransform toHub;
-  private final BasicCoordinateTransform fromHub;
-  private final Optional<Pair> direct;
+  private final Leg first;
+  private final Leg last;
   private final boolean toWgs84;
-  private final ProjCoordinate in = new ProjCoordinate();
-  private final double[] radians = new double[2];
-  private final ProjCoordinate hub = new ProjCoordinate();
-  private final ProjCoordinate out = new ProjCoordinate();
+
+  /** Longitude and latitude (radians) and height of the place under way. */
+  private final double[] place = new double[3];
 
   /**
    * @throws IllegalArgumentException with a sentence, if the projection of one of them is not known
@@ -41,36 +33,10 @@ public final class Transformation {
     this.from = from;
     this.to = to;
     accuracy = DatumAccuracy.between(from, to);
-    boolean sameDatum = accuracy.sameDatum();
-    CoordinateReferenceSystem source = system(from, sameDatum);
-    CoordinateReferenceSystem target = system(to, sameDatum);
-    CoordinateReferenceSystem middle =
-        sameDatum ? source.createGeographic() : system(Crs.WGS84, false);
-    toHub = new BasicCoordinateTransform(source, middle);
-    fromHub = new BasicCoordinateTransform(middle, target);
-    direct = sameDatum ? pair(from, to, source) : Optional.empty();
+    boolean shifted = !accuracy.sameDatum();
+    first = Leg.of(from, shifted);
+    last = Leg.of(to, shifted);
     toWgs84 = to.code().equals(Crs.WGS84.code());
-  }
-
-  /** Two transverse Mercator projections on one ellipsoid: no steps between. */
-  private record Pair(TransverseMercator inverse, TransverseMercator forward) {}
-
-  private static Optional<Pair> pair(Crs from, Crs to, CoordinateReferenceSystem source) {
-    double a = source.getDatum().getEllipsoid().getEquatorRadius();
-    double e2 = source.getDatum().getEllipsoid().getEccentricitySquared();
-    return TransverseMercator.of(from, a, e2)
-        .flatMap(i -> TransverseMercator.of(to, a, e2).map(f -> new Pair(i, f)));
-  }
-
-  static CoordinateReferenceSystem system(Crs crs, boolean withoutShift) {
-    String text =
-        withoutShift ? crs.projText().replaceAll("\\s*\\+towgs84=\\S+", "") : crs.projText();
-    try {
-      return new CRSFactory().createFromParameters(crs.id(), LibraryText.of(text));
-    } catch (Proj4jException e) {
-      throw new IllegalArgumentException(
-          crs.id() + " (" + crs.name() + ") uses a projection that is not known here.", e);
-    }
   }
 
   /** How far the result may be off because of the datums, and why. */
@@ -83,22 +49,16 @@ public final class Transformation {
    * systems of one datum, on that datum; NaN where there is none.
    */
   public double[] geographic(double x, double y) {
-    return toHub(x, y) ? new double[] {hub.x, hub.y} : new double[] {Double.NaN, Double.NaN};
+    return toHub(x, y)
+        ? new double[] {Math.toDegrees(place[0]), Math.toDegrees(place[1])}
+        : new double[] {Double.NaN, Double.NaN};
   }
 
   private boolean toHub(double x, double y) {
-    in.setValue(x, y);
-    try {
-      if (direct.isPresent()) {
-        direct.get().inverse().inverse(x, y, radians);
-        hub.setValue(Math.toDegrees(radians[0]), Math.toDegrees(radians[1]));
-      } else {
-        toHub.transform(in, hub);
-      }
-      return true;
-    } catch (Proj4jException | IllegalStateException e) {
-      return false;
-    }
+    place[0] = x;
+    place[1] = y;
+    place[2] = 0;
+    return first.toHub(place);
   }
 
   /**
@@ -124,30 +84,25 @@ public final class Transformation {
     if (!toHub(x, y)) {
       throw outside(from, Double.NaN, Double.NaN);
     }
-    if (!from.area().covers(hub.x, hub.y, MARGIN_DEGREES)) {
-      throw outside(from, hub.x, hub.y);
+    double longitude = Math.toDegrees(place[0]);
+    double latitude = Math.toDegrees(place[1]);
+    if (!from.area().covers(longitude, latitude, MARGIN_DEGREES)) {
+      throw outside(from, longitude, latitude);
     }
-    if (!to.area().covers(hub.x, hub.y, MARGIN_DEGREES)) {
-      throw outside(to, hub.x, hub.y);
+    if (!to.area().covers(longitude, latitude, MARGIN_DEGREES)) {
+      throw outside(to, longitude, latitude);
     }
     if (toWgs84) {
-      xy[at] = hub.x;
-      xy[at + 1] = hub.y;
+      xy[at] = longitude;
+      xy[at + 1] = latitude;
       return;
     }
-    try {
-      if (direct.isPresent()) {
-        direct.get().forward().project(radians[0], radians[1], radians);
-        out.setValue(radians[0], radians[1]);
-      } else {
-        fromHub.transform(hub, out);
-      }
-    } catch (Proj4jException | IllegalStateException e) {
+    if (!last.fromHub(place)) {
       throw new OutsideAreaException(
           x + " " + y + " cannot be brought from " + from.id() + " to " + to.id() + ".");
     }
-    xy[at] = out.x;
-    xy[at + 1] = out.y;
+    xy[at] = place[0];
+    xy[at + 1] = place[1];
   }
 
   private static OutsideAreaException outside(Crs crs, double longitude, double latitude) {

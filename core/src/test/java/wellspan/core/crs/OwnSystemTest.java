@@ -67,9 +67,9 @@ class OwnSystemTest {
   /** From the system's own datum, so that only the projection is compared. */
   private static double[] forward(Crs c, double[] lonLat)
       throws Transformation.OutsideAreaException {
-    var geographic = Transformation.system(c, true).createGeographic();
+    var geographic = Leg.system(c, true).createGeographic();
     var out = new org.locationtech.proj4j.ProjCoordinate();
-    new org.locationtech.proj4j.BasicCoordinateTransform(geographic, Transformation.system(c, true))
+    new org.locationtech.proj4j.BasicCoordinateTransform(geographic, Leg.system(c, true))
         .transform(new org.locationtech.proj4j.ProjCoordinate(lonLat[0], lonLat[1]), out);
     return new double[] {out.x, out.y};
   }

@@ -20,7 +20,7 @@ class TransverseMercatorTest {
   }
 
   private static TransverseMercator of(Crs c) {
-    CoordinateReferenceSystem s = Transformation.system(c, true);
+    CoordinateReferenceSystem s = Leg.system(c, true);
     return TransverseMercator.of(
             c,
             s.getDatum().getEllipsoid().getEquatorRadius(),
@@ -52,7 +52,7 @@ class TransverseMercatorTest {
       if (!c.projText().matches("\\+proj=(utm|tmerc) .*")) {
         continue;
       }
-      CoordinateReferenceSystem s = Transformation.system(c, true);
+      CoordinateReferenceSystem s = Leg.system(c, true);
       var own =
           TransverseMercator.of(
               c,
