@@ -5,8 +5,8 @@ import org.locationtech.proj4j.datum.Datum;
 /**
  * A datum's shift to WGS 84 and back by three or seven parameters on geocentric coordinates: EPSG
  * method 1031 or 1033 (position vector), guidance note 7-2, section 4.3.3. From geocentric to
- * geographic by Bowring's formula, Survey Review 23 (1976), once: below a thousandth of a
- * millimetre for heights to 10 km.
+ * geographic by Bowring's formula, Survey Review 23 (1976), once: below a hundredth of a millimetre
+ * for heights to 10 km.
  *
  * <p>Places are longitude, latitude (radians) and ellipsoidal height (metres).
  */
