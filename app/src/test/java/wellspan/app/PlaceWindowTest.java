@@ -139,8 +139,11 @@ class PlaceWindowTest extends WindowTest {
     receive(local);
     interact(() -> session.place().sources().openProperty().set("local"));
     interact(() -> session.place().pickProperty().set(Pick.PAIR));
+    assertThat(card("#picking")).contains("Click a point of the source");
     interact(() -> session.place().clicked(new Position(412_300.5, 6_534_700, 3), 5));
     assertThat(session.place().firstClickProperty().get()).isPresent();
+    assertThat(card("#picking")).contains("Click where this point belongs");
+    assertThat(lookup("#place-overlay").query().isVisible()).as("figures make room").isFalse();
     interact(() -> session.place().clicked(new Position(412_402.1, 6_534_890.3, 3), 5));
     assertThat(session.place().sources().pairs()).hasSize(1);
     assertThat(session.place().sources().pairs().getFirst().shared().height()).isEqualTo(22.633);

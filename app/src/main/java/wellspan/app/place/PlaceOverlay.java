@@ -67,6 +67,7 @@ public final class PlaceOverlay extends Pane {
     getChildren().addAll(base, turn, stretch);
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.stopProperty().addListener((o, a, b) -> refresh());
+    session.place().pickProperty().addListener((o, a, b) -> refresh());
     plan.movedProperty().addListener((o, a, b) -> layoutGroups());
     plan.visibleProperty().addListener((o, a, b) -> refresh());
     session
@@ -103,8 +104,8 @@ public final class PlaceOverlay extends Pane {
   }
 
   private void refresh() {
-    boolean shown = session.stopProperty().get() == Stop.PLACE && plan.isVisible();
-    setVisible(shown);
+    boolean picking = session.place().pickProperty().get() != Pick.NONE; // anywhere in the plan
+    setVisible(session.stopProperty().get() == Stop.PLACE && plan.isVisible() && !picking);
     Frame f = session.job().frame();
     east.show(Figures.number(f.basePoint().east(), 3));
     north.show(Figures.number(f.basePoint().north(), 3));

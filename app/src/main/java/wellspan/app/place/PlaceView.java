@@ -1,10 +1,10 @@
 package wellspan.app.place;
 
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import wellspan.app.session.Pick;
 import wellspan.app.session.PlaceDesk;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
@@ -47,8 +47,7 @@ public final class PlaceView extends ScrollPane {
               arrange();
             });
     session.place().proposalProperty().addListener((o, a, b) -> arrangeFromTheTop());
-    session.place().pickProperty().addListener((o, a, b) -> arrangeFromTheTop());
-    session.place().sources().openProperty().addListener((o, a, b) -> sources.refresh());
+    session.place().sources().openProperty().addListener((o, a, b) -> showOpened());
     session.place().probeProperty().addListener((o, a, b) -> showReading());
     arrange();
   }
@@ -67,19 +66,23 @@ public final class PlaceView extends ScrollPane {
     setVvalue(getVmax());
   }
 
+  /** The source whose place is worked on, with all that can be said of it below. */
+  private void showOpened() {
+    sources.refresh();
+    sources.opened().ifPresent(this::bringToTheTop);
+  }
+
+  private void bringToTheTop(Node node) {
+    applyCss();
+    layout();
+    double top = cards.sceneToLocal(node.localToScene(0, 0)).getY();
+    double beyond = cards.getHeight() - getViewportBounds().getHeight();
+    setVvalue(beyond <= 0 ? 0 : Math.clamp(top / beyond, 0, 1));
+  }
+
   private void arrange() {
     cards.getChildren().clear();
     session.place().proposalProperty().get().ifPresent(p -> cards.getChildren().add(proposed(p)));
-    Pick pick = session.place().pickProperty().get();
-    if (pick != Pick.NONE) {
-      VBox v =
-          new VBox(
-              Parts.wrapped(pick.sentence(), "name"),
-              Parts.wrapped("Points and vertices nearby are caught. Escape leaves it.", "muted"));
-      v.getStyleClass().add("card");
-      v.setId("picking");
-      cards.getChildren().add(v);
-    }
     boolean nearer = basePoint.refresh();
     if (nearer && basePoint.isUrgent()) {
       cards.getChildren().add(basePoint);

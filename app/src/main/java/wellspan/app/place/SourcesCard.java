@@ -2,6 +2,7 @@ package wellspan.app.place;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
@@ -31,6 +32,7 @@ final class SourcesCard extends VBox {
   private final Session session;
   private final SourceDesk desk;
   private final PlanView plan;
+  private Node openedRow;
 
   SourcesCard(Session session, PlanView plan) {
     this.session = session;
@@ -42,6 +44,7 @@ final class SourcesCard extends VBox {
   }
 
   void refresh() {
+    openedRow = null;
     getChildren().setAll(Parts.label("Sources in the frame", "title"));
     if (session.job().sources().isEmpty()) {
       getChildren().add(Parts.wrapped("Nothing is received yet.", "muted"));
@@ -55,17 +58,21 @@ final class SourcesCard extends VBox {
               "small",
               () -> desk.openProperty().set(open ? "" : s.name()));
       change.setId("place-source-" + s.name());
-      getChildren()
-          .addAll(
-              Parts.row(Parts.label(s.name(), "name"), change),
-              Parts.wrapped(s.placement().summary(), "muted"));
+      HBox heading = Parts.row(Parts.label(s.name(), "name"), change);
+      getChildren().addAll(heading, Parts.wrapped(s.placement().summary(), "muted"));
       if (open) {
-        opened(s);
+        openedRow = heading;
+        open(s);
       }
     }
   }
 
-  private void opened(Source s) {
+  /** The heading of the source that is worked on. */
+  Optional<Node> opened() {
+    return Optional.ofNullable(openedRow);
+  }
+
+  private void open(Source s) {
     Received raw = session.build().raw().get(s.name());
     if (raw == null) {
       getChildren().add(Parts.wrapped("It is not read yet.", "muted"));

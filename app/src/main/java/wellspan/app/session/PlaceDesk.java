@@ -6,7 +6,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
@@ -320,8 +322,10 @@ public final class PlaceDesk {
       case CONTROL -> {
         pick.set(Pick.NONE);
         String name =
-            snap.map(Snap::name).filter(n -> !n.isBlank()).orElse("K")
-                + (snap.isPresent() ? "" : session.job().control().points().size() + 1);
+            snap.filter(Snap::own)
+                .map(Snap::name)
+                .filter(n -> !n.isBlank())
+                .orElseGet(this::nextControlName);
         changeControl("Pick control point " + name, c -> c.with(new Control.Point(name, caught)));
       }
       case MARK -> {
@@ -330,6 +334,18 @@ public final class PlaceDesk {
       }
       case PAIR -> pair(at, reach);
     }
+  }
+
+  private String nextControlName() {
+    Set<String> taken =
+        session.job().control().points().stream()
+            .map(Control.Point::name)
+            .collect(Collectors.toSet());
+    int n = 1;
+    while (taken.contains("K" + n)) {
+      n++;
+    }
+    return "K" + n;
   }
 
   private static double millimetre(double d) {

@@ -68,9 +68,7 @@ final class MakeCard extends VBox {
             () -> session.place().pickProperty().set(drawing ? Pick.NONE : Pick.OUTLINE));
     draw.setId("draw-outline");
     getChildren().setAll(new HBox(6, surface, padOpener), new HBox(6, contours, texture), draw);
-    if (drawing) {
-      getChildren().add(Parts.wrapped(Pick.OUTLINE.sentence(), "muted"));
-    } else if (corners >= 3) {
+    if (!drawing && corners >= 3) {
       getChildren()
           .add(
               Parts.wrapped(

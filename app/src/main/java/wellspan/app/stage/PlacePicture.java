@@ -15,6 +15,7 @@ import wellspan.core.frame.Frame;
 import wellspan.core.frame.SinglePrecision;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
+import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
 import wellspan.core.place.Hypotheses;
 import wellspan.core.place.PointPair;
@@ -168,6 +169,16 @@ final class PlacePicture {
           g.setLineWidth(2.4);
           g.strokeOval(x - 8, y - 8, 16, 16);
         });
+  }
+
+  /** The known places of the job's control points. */
+  void control(List<Control.Point> points) {
+    for (Control.Point p : points) {
+      double x = w.x(p.known().east());
+      double y = w.y(p.known().north());
+      ink.surveyPoint(x, y, theme.accent());
+      ink.label(p.name(), x + 12, y - 1, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
+    }
   }
 
   /**

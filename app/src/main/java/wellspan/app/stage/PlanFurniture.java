@@ -157,15 +157,7 @@ final class PlanFurniture {
       if (x < -20 || y < -20 || x > w.width() + 20 || y > w.height() + 20) {
         continue;
       }
-      g.setStroke(c);
-      g.setLineWidth(1.6);
-      g.setFill(theme.panel());
-      double[] px = {x, x + 7, x - 7};
-      double[] py = {y - 8, y + 5, y + 5};
-      g.fillPolygon(px, py, 3);
-      g.strokePolygon(px, py, 3);
-      g.setFill(c);
-      g.fillOval(x - 1.5, y - 1.5, 3, 3);
+      ink.surveyPoint(x, y, c);
       ink.label(p.name(), x + 12, y - 1, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
     }
   }

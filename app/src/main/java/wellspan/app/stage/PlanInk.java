@@ -52,4 +52,17 @@ record PlanInk(GraphicsContext g, PlanWindow window, Theme theme, List<Rectangle
     g.setFill(colour);
     g.fillText(s, x, y);
   }
+
+  /** A surveyed point: a triangle with a dot in it. */
+  void surveyPoint(double x, double y, Color c) {
+    g.setStroke(c);
+    g.setLineWidth(1.6);
+    g.setFill(theme.panel());
+    double[] px = {x, x + 7, x - 7};
+    double[] py = {y - 8, y + 5, y + 5};
+    g.fillPolygon(px, py, 3);
+    g.strokePolygon(px, py, 3);
+    g.setFill(c);
+    g.fillOval(x - 1.5, y - 1.5, 3, 3);
+  }
 }

@@ -499,6 +499,7 @@ public final class PlanView extends Pane {
 
   private void placeInFront(PlacePicture place, Build b) {
     Optional<ControlTally> tally = session.place().tallyShown();
+    place.control(session.job().control().points());
     double enlarged = place.vectors(tally);
     place.vectorLegend(enlarged, tally.map(ControlTally::where).orElse(""));
     place.pairs(session.place().sources().pairs(), session.place().firstClickProperty().get());

@@ -66,7 +66,7 @@ public final class StageView extends StackPane {
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     StackPane.setAlignment(bar, Pos.TOP_LEFT);
     StackPane.setMargin(bar, new Insets(12, 0, 0, 16));
-    getChildren().addAll(plan, space, section, bar);
+    getChildren().addAll(plan, space, section, bar, new PickPrompt(session));
     show(Picture.PLAN);
   }
 

@@ -10,6 +10,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.job.Build;
 import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
 import wellspan.core.place.Hypotheses;
@@ -117,10 +119,14 @@ class PlaceDeskTest extends SessionFixture {
         .isEqualTo(new Position(400_000, 6_500_000, 9));
     session.place().pickProperty().set(Pick.CONTROL);
     session.place().clicked(new Position(400_100, 6_500_000, 9), 5);
+    session.place().pickProperty().set(Pick.CONTROL);
+    session.place().clicked(vertexOfGround(), 0.5);
+    session.place().pickProperty().set(Pick.CONTROL);
+    session.place().clicked(new Position(412_118.9, 6_534_792.2, 0), 5);
     assertThat(session.job().control().points())
         .extracting(Control.Point::name)
-        .containsExactly("K1");
-    assertThat(Pick.BEARING.sentence()).isNotBlank();
+        .as("a vertex has no name of its own, a named point has")
+        .containsExactly("K1", "K2", "BN-1");
   }
 
   @Test
@@ -137,5 +143,14 @@ class PlaceDeskTest extends SessionFixture {
     assertThat(session.findingsProperty().get())
         .extracting(Finding::code)
         .doesNotContain("place.elsewhere", "place.failed");
+  }
+
+  private Position vertexOfGround() {
+    return session.build().items().values().stream()
+        .map(Build.BuiltItem::item)
+        .filter(Item.TerrainSurface.class::isInstance)
+        .map(i -> ((Item.TerrainSurface) i).mesh().vertex(17))
+        .findFirst()
+        .orElseThrow();
   }
 }

@@ -14,11 +14,12 @@ import wellspan.core.receive.Received;
  * The named point, vertex or line end that is nearest to a place.
  *
  * @param name of the point, or of the item whose vertex it is
+ * @param own the name is the point's own
  * @param shared where it lies
  * @param raw the same point in the source's own coordinates as received, metres of its declared
  *     unit
  */
-public record Snap(String name, String source, Position shared, Position raw) {
+public record Snap(String name, boolean own, String source, Position shared, Position raw) {
 
   /**
    * @param reach how far it may lie from the place in plan, metres
@@ -119,7 +120,7 @@ public record Snap(String name, String source, Position shared, Position raw) {
       double d = distance - ahead;
       if (distance < reach && d < best) {
         best = d;
-        found = new Snap(name, source, shared, raw);
+        found = new Snap(name, ahead > 0, source, shared, raw);
       }
     }
   }
