@@ -1,6 +1,5 @@
 package wellspan.app.place;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.prefs.Preferences;
@@ -190,9 +189,7 @@ public final class ReadingCard extends VBox {
                 Parts.label(
                     all.isEmpty()
                         ? "No spot marks"
-                        : all.size()
-                            + (all.size() == 1 ? " spot mark" : " spot marks")
-                            + ", delivered as points",
+                        : all.size() == 1 ? "1 spot mark" : all.size() + " spot marks",
                     "muted"),
                 pick));
     for (int i = 0; i < all.size(); i++) {
@@ -203,19 +200,7 @@ public final class ReadingCard extends VBox {
                   "mark-" + m.name(),
                   "Name of the mark",
                   170,
-                  t -> {
-                    if (!t.isBlank()) {
-                      session
-                          .place()
-                          .changeMarks(
-                              "Rename " + m.name(),
-                              old -> {
-                                List<SpotMark> next = new ArrayList<>(old);
-                                next.set(index, new SpotMark(t, m.position()));
-                                return next;
-                              });
-                    }
-                  })
+                  t -> session.place().renameMark(index, t.strip()))
               .show(m.name());
       Button remove =
           Parts.button(

@@ -8,12 +8,13 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
@@ -31,6 +32,7 @@ import wellspan.core.receive.PlaceStatement;
 /** Finds a coordinate reference system by code, name or area; favourites first. */
 final class SystemSearch extends VBox {
   private static final int SHOWN = 60;
+  private static final double LIST_HEIGHT = 190;
   private static final Pattern LON_LAT =
       Pattern.compile("\\s*(-?\\d{1,3}(?:\\.\\d+)?)[\\s,;]+(-?\\d{1,2}(?:\\.\\d+)?)\\s*");
 
@@ -56,14 +58,9 @@ final class SystemSearch extends VBox {
         };
     field.setId("system-search");
     field.getStyleClass().add("field");
-    field.setPromptText("code, words, or longitude latitude: 7.5 58.9");
+    field.setPromptText("code, words, or 7.5 58.9 (lon lat)");
     list.setId("system-list");
-    list.setPrefHeight(190);
     list.setCellFactory(v -> new Cell());
-    list.setPlaceholder(
-        Parts.wrapped(
-            "No system of the EPSG dataset has this code or all these words. Look for a typing error, or paste the system's own text below.",
-            "muted"));
     field.textProperty().addListener((o, a, b) -> find());
     field.setOnKeyPressed(
         e -> {
@@ -131,6 +128,7 @@ final class SystemSearch extends VBox {
     }
     list.getItems()
         .setAll(CrsCatalogue.shipped().validAt(at.get().longitude(), at.get().latitude()));
+    list.setPrefHeight(LIST_HEIGHT);
   }
 
   void start() {
@@ -151,6 +149,7 @@ final class SystemSearch extends VBox {
                 ? favourites.stream().flatMap(f -> all.find(f).stream()).toList()
                 : all.search(query, favourites, SHOWN);
     list.getItems().setAll(found);
+    list.setPrefHeight(found.isEmpty() ? 70 : LIST_HEIGHT);
     list.setPlaceholder(
         Parts.wrapped(
             query.isBlank()
@@ -160,6 +159,10 @@ final class SystemSearch extends VBox {
   }
 
   private final class Cell extends ListCell<Crs> {
+    Cell() {
+      setPrefWidth(0); // as wide as the list, so that the star stays in sight
+    }
+
     @Override
     protected void updateItem(Crs c, boolean empty) {
       super.updateItem(c, empty);
@@ -167,10 +170,12 @@ final class SystemSearch extends VBox {
         setGraphic(null);
         return;
       }
-      Label area = Parts.label(c.area().name(), "muted");
-      area.setMaxWidth(250);
-      VBox text = new VBox(Parts.label(c.code() + "  " + c.name(), "name"), area);
-      text.setMaxWidth(250);
+      VBox text =
+          new VBox(
+              Parts.label(c.code() + "  " + c.name(), "name"),
+              Parts.label(c.area().name(), "muted"));
+      text.setMinWidth(0);
+      HBox.setHgrow(text, Priority.ALWAYS);
       boolean marked = FavouriteSystems.all().contains(c.id());
       Button star =
           Parts.icon(
@@ -187,7 +192,8 @@ final class SystemSearch extends VBox {
       } else {
         icon.getStyleClass().add("muted-icon");
       }
-      HBox row = new HBox(6, text, Parts.space(), star);
+      star.setMinWidth(Region.USE_PREF_SIZE);
+      HBox row = new HBox(6, text, star);
       row.setAlignment(Pos.CENTER_LEFT);
       setGraphic(row);
     }

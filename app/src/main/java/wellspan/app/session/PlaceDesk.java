@@ -292,6 +292,21 @@ public final class PlaceDesk {
     return all.stream().anyMatch(m -> m.name().equals(name));
   }
 
+  /** Gives a mark another name, which no other one may have; they are told apart by it. */
+  public void renameMark(int index, String name) {
+    List<SpotMark> all = new ArrayList<>(session.job().marks());
+    SpotMark old = all.remove(index);
+    if (name.isEmpty() || has(all, name)) {
+      session.complain(
+          name.isEmpty()
+              ? "A mark needs a name."
+              : "There is a mark " + name + " already. Take another name.");
+      return;
+    }
+    all.add(index, new SpotMark(name, old.position()));
+    session.edit("Rename " + old.name(), j -> j.withMarks(all));
+  }
+
   public void changeMarks(String what, UnaryOperator<List<SpotMark>> change) {
     session.edit(what, j -> j.withMarks(change.apply(j.marks())));
   }

@@ -97,6 +97,14 @@ class PlaceDeskTest extends SessionFixture {
     session.place().mark(new Position(412_500, 6_534_700, 5));
     session.place().mark(new Position(412_600, 6_534_700, 6));
     assertThat(session.job().marks()).extracting(SpotMark::name).containsExactly("S1", "S2");
+    session.place().renameMark(0, "S2");
+    assertThat(session.messageProperty().get()).contains("a mark S2 already");
+    session.place().renameMark(0, "");
+    assertThat(session.messageProperty().get()).contains("needs a name");
+    session.place().renameMark(0, "Gate");
+    assertThat(session.job().marks()).extracting(SpotMark::name).containsExactly("Gate", "S2");
+    session.undo();
+    assertThat(session.job().marks()).extracting(SpotMark::name).containsExactly("S1", "S2");
     session.place().changeMarks("Remove", old -> old.subList(1, 2));
     session.place().mark(new Position(412_700, 6_534_700, 7));
     assertThat(session.job().marks()).extracting(SpotMark::name).containsExactly("S2", "S3");
