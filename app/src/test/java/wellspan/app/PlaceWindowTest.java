@@ -118,6 +118,7 @@ class PlaceWindowTest extends WindowTest {
     assertThat(session.place().sources().scaleFree()).isTrue();
     type("#pair-line", "X 0 0 0 = 412928.96 6534749.19 0");
     assertThat(session.place().sources().pairs()).hasSize(5);
+    settle(() -> lookup("#pair-line").query().isFocused()); // for the next pair
     type("#pair-line", "X 0 0");
     assertThat(text("#message")).contains("is no pair");
     type("#local-line", "412928.96 6534749.19 0 21.5");

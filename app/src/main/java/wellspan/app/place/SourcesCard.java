@@ -2,6 +2,7 @@ package wellspan.app.place;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
@@ -33,6 +34,7 @@ final class SourcesCard extends VBox {
   private final SourceDesk desk;
   private final PlanView plan;
   private Node openedRow;
+  private boolean nextPair;
 
   SourcesCard(Session session, PlanView plan) {
     this.session = session;
@@ -223,6 +225,10 @@ final class SourcesCard extends VBox {
     FigureField line = new FigureField("pair-line", "A typed pair", 290, this::typed);
     line.setPromptText("name x y z = E N H");
     getChildren().add(line);
+    if (nextPair) { // lists of pairs are typed one after the other
+      nextPair = false;
+      Platform.runLater(line::requestFocus);
+    }
     List<PointPair> all = desk.pairs();
     if (all.isEmpty()) {
       return;
@@ -308,11 +314,13 @@ final class SourcesCard extends VBox {
       String[] left = sides[0].strip().split("[\\s,;]+");
       String[] right = sides[1].strip().split("[\\s,;]+");
       int named = left.length == right.length ? 0 : 1;
+      nextPair = true;
       desk.addPair(
           named == 1 ? left[0] : "P" + (desk.pairs().size() + 1),
           position(left, named),
           position(right, 0));
     } catch (NumberFormatException e) {
+      nextPair = false;
       session.complain(
           "\"" + text + "\" is no pair. Type x y z = E N H, with a name before it if you like.");
     }

@@ -88,7 +88,7 @@ public final class ReceiveView extends ScrollPane {
         .get()
         .ifPresent(q -> cards.getChildren().add(new ColumnsCard(session, q)));
     session.lastChangeProperty().get().ifPresent(c -> cards.getChildren().add(change(c)));
-    for (Source s : session.job().sources()) {
+    for (Source s : session.job().sources().reversed()) { // what has just come stands first
       cards.getChildren().add(source(s));
     }
   }

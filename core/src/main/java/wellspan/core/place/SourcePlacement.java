@@ -91,11 +91,12 @@ public record SourcePlacement(boolean swapped, double unitFactor, Where where) {
                   l.basePoint().east(),
                   l.basePoint().north(),
                   l.rotationDegrees());
-          case Where.Fitted f ->
-              "fitted by "
-                  + f.pairs().stream().filter(PointPair::used).count()
-                  + " point pairs"
-                  + (f.scaleFree() ? "" : ", scale 1");
+          case Where.Fitted f -> {
+            long used = f.pairs().stream().filter(PointPair::used).count();
+            yield "fitted by "
+                + (used == 1 ? "1 point pair" : used + " point pairs")
+                + (f.scaleFree() ? "" : ", scale 1");
+          }
         };
     return place
         + (unitFactor == 1
