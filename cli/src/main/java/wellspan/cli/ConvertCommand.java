@@ -5,8 +5,10 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -15,14 +17,17 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.deliver.ReceiptJson;
 import wellspan.core.describe.IfcSchema;
+import wellspan.core.finding.Finding;
 import wellspan.core.frame.BasePoints;
 import wellspan.core.frame.Frame;
+import wellspan.core.frame.FrameChecks;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -131,17 +136,14 @@ final class ConvertCommand implements Callable<Integer> {
     ReadingRule rule = reading.rule();
     List<Parcel.Piece> pieces = new ArrayList<>();
     Box box = Box.EMPTY;
-    String declared = "";
+    Map<String, String> declared = new LinkedHashMap<>();
     GlobalIds ids = new GlobalIds(UUID.nameUUIDFromBytes(names().getBytes(StandardCharsets.UTF_8)));
     for (Path in : files.subList(0, files.size() - 1)) {
       Received r = Intake.read(in, rule, Progress.NONE);
-      r.findings()
-          .forEach(
-              f ->
-                  spec.commandLine()
-                      .getErr()
-                      .println(f.severity().word() + "  " + in.getFileName() + "  " + f.message()));
-      declared = declared.isEmpty() ? r.crs() : declared;
+      say(r.findings(), in.getFileName() + "  ");
+      if (!r.crs().isEmpty()) {
+        declared.put(in.getFileName().toString(), r.crs());
+      }
       for (Item item : r.items()) {
         if (format.carries(item)) {
           box = box.union(item.bounds());
@@ -156,11 +158,13 @@ final class ConvertCommand implements Callable<Integer> {
               ? "Nothing to write: no points were found."
               : "Nothing to write: no surface with triangles, no line and no point was found.");
     }
+    Frame frame = frame(declared, box);
+    say(FrameChecks.check(frame, box), "");
     Parcel parcel =
         new Parcel(
             out.getFileName().toString().replaceFirst("\\.[^.]*$", ""),
             format,
-            where.frame(frame(declared, box)),
+            where.frame(frame),
             lengths,
             ids,
             pieces,
@@ -212,8 +216,15 @@ final class ConvertCommand implements Callable<Integer> {
     return String.join("\n", files.stream().map(f -> f.getFileName().toString()).toList());
   }
 
-  private Frame frame(String declared, Box box) {
-    String code = crs == null ? declared : crs;
+  private void say(List<Finding> findings, String where) {
+    for (Finding f : findings) {
+      spec.commandLine().getErr().println(f.severity().word() + "  " + where + f.message());
+    }
+  }
+
+  /** The frame by the options; files that declare another system are named. */
+  private Frame frame(Map<String, String> declared, Box box) {
+    String code = crs == null ? declared.values().stream().findFirst().orElse("") : crs;
     if (code.isEmpty()) {
       throw new IllegalArgumentException(
           "No file declares its coordinate reference system. Name it with --crs EPSG:n.");
@@ -223,6 +234,21 @@ final class ConvertCommand implements Callable<Integer> {
       throw new IllegalArgumentException(
           system.crs().id() + " counts in degrees; a projected system is needed.");
     }
+    declared.forEach(
+        (file, own) -> {
+          if (CrsCatalogue.shipped().find(own).filter(c -> c.equals(system.crs())).isEmpty()) {
+            spec.commandLine()
+                .getErr()
+                .println(
+                    "warning  "
+                        + file
+                        + "  It declares "
+                        + own
+                        + "; its numbers are taken as "
+                        + system.crs().id()
+                        + " without being transformed. In a job each source is placed by its own system.");
+          }
+        });
     Position local = BasePoints.propose(box);
     if (base != null) {
       if (base.size() != 3) {

@@ -80,9 +80,21 @@ final class CoordinateLines {
         return z;
       }
     } catch (NumberFormatException e) {
-      // said below
+      // written in another way perhaps
     }
-    throw new IllegalArgumentException("line " + number + ": \"" + line + "\" is not x y [z].");
+    WrittenPlace written =
+        WrittenPlace.of(line)
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "line "
+                            + number
+                            + ": \""
+                            + line
+                            + "\" is not x y [z]. Write numbers with a point or a comma, or angles without spaces in them, for instance 58°56'30\"N."));
+    xy[0] = written.x();
+    xy[1] = written.y();
+    return written.rest();
   }
 
   private void fixed(double d) {

@@ -192,6 +192,11 @@ class MainTest extends CommandFixture {
     assertThat(run("transform", "--from", "EPSG:4326", "--to", "EPSG:25832", path("p.txt")))
         .isZero();
     assertThat(out.toString()).isEqualTo("413576.3925 6529885.8121 12.25\n");
+    Files.writeString(dir.resolve("p.txt"), "7,5 58,9 12,25\n58°54'N 7°30'00.0\"E 12.25\n");
+    assertThat(run("transform", "--from", "EPSG:4326", "--to", "EPSG:25832", path("p.txt")))
+        .isZero();
+    assertThat(out.toString())
+        .isEqualTo("413576.3925 6529885.8121 12,25\n413576.3925 6529885.8121 12.25\n");
     Files.writeString(dir.resolve("q.txt"), "120 -30\n");
     assertThat(run("transform", "--from", "EPSG:4326", "--to", "EPSG:25832", path("q.txt")))
         .isEqualTo(1);

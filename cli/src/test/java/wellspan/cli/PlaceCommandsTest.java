@@ -154,6 +154,20 @@ class PlaceCommandsTest extends CommandFixture {
   }
 
   @Test
+  void anotherSystemThanDeclaredAndOneElsewhereAreSaid() {
+    String road = DEMO.resolve("road/quay-road.xml").toString();
+    String to = dir.resolve("out.csv").toString();
+    assertThat(run("convert", road, to)).isZero();
+    assertThat(err.toString()).doesNotContain("declares").doesNotContain("area of use");
+    assertThat(run("convert", road, to, "--crs", "EPSG:2056")).isZero();
+    assertThat(err.toString())
+        .contains("warning  quay-road.xml  It declares EPSG:25832")
+        .contains("error  The work does not lie in the area of use of EPSG:2056");
+    assertThat(run("convert", road, to, "--base", "0,0,0")).isZero();
+    assertThat(err.toString()).contains("The work reaches 65").contains("km from the base point");
+  }
+
+  @Test
   void pointsBecomeAListWithItsPosition() throws IOException {
     Path to = dir.resolve("local.csv");
     assertThat(

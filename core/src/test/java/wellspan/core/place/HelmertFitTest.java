@@ -49,6 +49,34 @@ class HelmertFitTest {
   }
 
   /**
+   * The published example of a conformal fit in Ghilani, "Adjustment Computations", chapter 18:
+   * three points of a photograph against state plane coordinates, X = ax − by + Tx, Y = bx + ay +
+   * Ty.
+   */
+  @Test
+  void thePublishedExampleOfATextbookIsMet() throws Exception {
+    double[][] from = {{121.622, -128.066}, {141.228, 187.718}, {175.802, 135.728}};
+    double[][] to = {
+      {1_049_422.40, 51_089.20}, {1_049_413.95, 49_659.30}, {1_049_244.95, 49_884.95}
+    };
+    List<PointPair> pairs = new ArrayList<>();
+    for (int i = 0; i < 3; i++) {
+      pairs.add(
+          new PointPair(
+              "" + i,
+              new Position(from[i][0], from[i][1], Double.NaN),
+              new Position(to[i][0], to[i][1], Double.NaN),
+              true));
+    }
+    Similarity s = HelmertFit.solve(pairs, true).similarity();
+    assertThat(s.scale() * Math.cos(s.rotation())).isCloseTo(-4.51249, within(5e-6));
+    assertThat(s.scale() * Math.sin(s.rotation())).isCloseTo(-0.25371, within(5e-6));
+    Position zero = s.apply(new Position(0, 0, 0));
+    assertThat(zero.east()).isCloseTo(1_050_003.715, within(5e-4));
+    assertThat(zero.north()).isCloseTo(50_542.131, within(5e-4));
+  }
+
+  /**
    * Worked by hand: four corners of a square of 100 m, known at a square turned by a right angle
    * and enlarged to 200 m, one corner pulled out by 4 m in east. With a = Σ(xu+yv)/Σ(x²+y²) and b =
    * Σ(xv−yu)/Σ(x²+y²) over centred coordinates.
