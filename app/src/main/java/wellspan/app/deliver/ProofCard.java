@@ -174,7 +174,7 @@ public final class ProofCard extends ScrollPane {
             Parts.row(
                 "Deviation",
                 Double.isFinite(p.maxDeviation())
-                    ? Figures.number(1000 * p.maxDeviation(), 5) + " mm"
+                    ? deviation(p.maxDeviation())
                     : "not comparable"),
             Parts.row("Triangles", p.trianglesIdentical() ? "identical" : "differ"),
             Parts.row("Properties", p.propertiesEqual() + " equal"),
@@ -218,5 +218,12 @@ public final class ProofCard extends ScrollPane {
             + " found, worst "
             + Figures.number(1000 * p.controlTally().getFirst().space(), 0)
             + " mm";
+  }
+
+  /** What should be nothing is shown to the last figure, what is not as people say it. */
+  private static String deviation(double metres) {
+    return metres < 0.001
+        ? Figures.number(1000 * metres, 5) + " mm"
+        : Figures.distance(metres);
   }
 }

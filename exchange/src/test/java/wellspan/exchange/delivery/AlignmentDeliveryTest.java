@@ -88,9 +88,12 @@ class AlignmentDeliveryTest {
   }
 
   private Proof run(Parcel p, String name) throws IOException {
-    return DeliveryRun.run("d", p, dir.resolve(name), Clock.systemUTC(), Progress.NONE)
-        .receipt()
-        .proof();
+    DeliveryRun.Outcome o =
+        DeliveryRun.run("d", p, dir.resolve(name), Clock.systemUTC(), Progress.NONE);
+    if (name.endsWith(".xml")) {
+      LandXmlStructure.check(o.file());
+    }
+    return o.receipt().proof();
   }
 
   @Test

@@ -99,9 +99,12 @@ class PlainDeliveryTest {
   }
 
   private Proof run(Parcel parcel, String name) throws IOException {
-    return DeliveryRun.run("d", parcel, dir.resolve(name), Clock.systemUTC(), Progress.NONE)
-        .receipt()
-        .proof();
+    DeliveryRun.Outcome o =
+        DeliveryRun.run("d", parcel, dir.resolve(name), Clock.systemUTC(), Progress.NONE);
+    if (name.endsWith(".xml")) {
+      LandXmlStructure.check(o.file());
+    }
+    return o.receipt().proof();
   }
 
   @Test
