@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import javafx.scene.control.ButtonBase;
+import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
@@ -62,6 +64,40 @@ class ReceiveWindowTest extends WindowTest {
     settle(() -> !session.work().runningProperty().get());
     g = (Item.PointGroup) session.build().items().values().iterator().next().item();
     assertThat(g.points().getFirst().position().east()).isEqualTo(412_000);
+  }
+
+  @Test
+  void layersOfADrawingArePicked() throws Exception {
+    receive(DEMO.resolve("yard/yard-layout.dxf"));
+    assertThat(session.build().items()).hasSize(8);
+    for (String layer : List.of("Points", "gates", "lane edges", "Yard Outline", "PAD_C")) {
+      layer(layer).setSelected(false);
+    }
+    fire("layers-take");
+    settle(() -> session.build().items().size() == 2);
+    assertThat(layer("PAD_A").isSelected()).isTrue();
+    assertThat(layer("PAD_C").isSelected()).isFalse();
+    layer("PAD_A").setSelected(false);
+    layer("PAD_B").setSelected(false);
+    layer("gates").setSelected(true);
+    fire("layers-take");
+    settle(() -> session.build().items().size() == 1);
+    assertThat(session.findingsProperty().get())
+        .anySatisfy(f -> assertThat(f.message()).contains("Faces are on: PAD_A, PAD_B, PAD_C"));
+    layer("gates").setSelected(false);
+    fire("layers-take");
+    assertThat(session.messageProperty().get()).contains("at least one layer");
+    interact(session::undo);
+    interact(session::undo);
+    settle(() -> session.build().items().size() == 8);
+  }
+
+  private CheckBox layer(String name) {
+    return (CheckBox)
+        lookup(".layer-list .check-box").queryAll().stream()
+            .filter(n -> ("layer-" + name).equals(n.getId()))
+            .findFirst()
+            .orElseThrow();
   }
 
   @Test

@@ -38,6 +38,12 @@ final class ReadingOptions {
   private String unit = "m";
 
   @Option(
+      names = "--layer",
+      paramLabel = "NAME",
+      description = "layer of a drawing that is taken, and no other; can be given several times")
+  private List<String> layers;
+
+  @Option(
       names = "--classes",
       paramLabel = "N,…",
       split = ",",
@@ -58,6 +64,13 @@ final class ReadingOptions {
    */
   ReadingRule rule() {
     boolean cloud = classes != null || every != 1 || cell != 0;
+    if (layers != null) {
+      if (cloud || columns != null) {
+        throw new IllegalArgumentException(
+            "--layer is for drawings; give it without the options for point lists and clouds.");
+      }
+      return new ReadingRule.Layers(new TreeSet<>(layers));
+    }
     if (columns == null) {
       return cloud
           ? new ReadingRule.CloudPart(

@@ -44,6 +44,22 @@ class InspectFormatsTest extends CommandFixture {
   }
 
   @Test
+  void onlyThePickedLayersComeAndFacesAreMissed() throws IOException {
+    String yard = Path.of("..", "demo", "yard", "yard-layout.dxf").toString();
+    assertThat(run("inspect", yard, "--layer", "PAD_A", "--layer", "gates", "--json")).isZero();
+    assertThat(json().get(0).path("items").findValuesAsText("name"))
+        .containsExactly("PAD_A", "gates");
+    assertThat(run("inspect", yard, "--layer", "gates")).isZero();
+    assertThat(out.toString()).contains("hold no faces").contains("PAD_A, PAD_B, PAD_C");
+    assertThat(run("inspect", yard, "--layer", "gates", "--cell", "2")).isEqualTo(2);
+    assertThat(err.toString()).contains("--layer is for drawings");
+    String site = FEATURES.resolve("site.gpkg").toString();
+    assertThat(run("inspect", site, "--layer", "lines", "--json")).isZero();
+    assertThat(json().get(0).path("layers")).hasSize(3);
+    assertThat(json().get(0).path("items").size()).isLessThan(3);
+  }
+
+  @Test
   void degreesAreTransformedWhenTheyAreConverted() throws IOException {
     Path csv = dir.resolve("points.csv");
     assertThat(

@@ -173,9 +173,7 @@ public final class ProofCard extends ScrollPane {
             Parts.row("Arrived", p.arrived() + " of " + p.sent()),
             Parts.row(
                 "Deviation",
-                Double.isFinite(p.maxDeviation())
-                    ? deviation(p.maxDeviation())
-                    : "not comparable"),
+                Double.isFinite(p.maxDeviation()) ? deviation(p.maxDeviation()) : "not comparable"),
             Parts.row("Triangles", p.trianglesIdentical() ? "identical" : "differ"),
             Parts.row("Properties", p.propertiesEqual() + " equal"),
             Parts.row("Control points", tally(p)),
@@ -222,8 +220,6 @@ public final class ProofCard extends ScrollPane {
 
   /** What should be nothing is shown to the last figure, what is not as people say it. */
   private static String deviation(double metres) {
-    return metres < 0.001
-        ? Figures.number(1000 * metres, 5) + " mm"
-        : Figures.distance(metres);
+    return metres < 0.001 ? Figures.number(1000 * metres, 5) + " mm" : Figures.distance(metres);
   }
 }

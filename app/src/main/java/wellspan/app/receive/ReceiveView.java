@@ -135,7 +135,7 @@ public final class ReceiveView extends ScrollPane {
       v.getChildren().addAll(Parts.line(), new CloudPartRow(session, s, in.counts()));
     }
     if (!in.layers().isEmpty()) {
-      v.getChildren().addAll(Parts.line(), new LayerList(in.layers()));
+      v.getChildren().addAll(Parts.line(), new LayerList(session, s, in.layers()));
     }
     long errors = in.findings().stream().filter(Finding::isError).count();
     if (errors > 0) {

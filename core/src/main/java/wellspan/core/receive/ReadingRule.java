@@ -71,6 +71,23 @@ public sealed interface ReadingRule {
   }
 
   /**
+   * Layers of a drawing, or of another file with named groups.
+   *
+   * @param names of the layers that are taken; the others stay in the file
+   */
+  record Layers(SortedSet<String> names) implements ReadingRule {
+    /**
+     * @throws IllegalArgumentException with a sentence, if none is named
+     */
+    public Layers {
+      names = Collections.unmodifiableSortedSet(new TreeSet<>(names));
+      if (names.isEmpty()) {
+        throw new IllegalArgumentException("Pick at least one layer.");
+      }
+    }
+  }
+
+  /**
    * A part of a point cloud.
    *
    * @param classes numbers of the classes that are taken; empty for all

@@ -29,6 +29,12 @@ public final class ReadingRuleJson {
         r.unit().ifPresent(u -> n.put("unit", u.symbol()));
         yield Optional.of(n);
       }
+      case ReadingRule.Layers r -> {
+        ObjectNode n = JsonNodeFactory.instance.objectNode();
+        ArrayNode names = n.putArray("layers");
+        r.names().forEach(names::add);
+        yield Optional.of(n);
+      }
       case ReadingRule.CloudPart r -> {
         ObjectNode n =
             JsonNodeFactory.instance.objectNode().put("every", r.every()).put("cell", r.cell());
@@ -55,6 +61,11 @@ public final class ReadingRuleJson {
           n.path("headLines").asInt(),
           roles,
           n.has("unit") ? LinearUnit.named(n.get("unit").asText()) : Optional.empty());
+    }
+    if (n.has("layers")) {
+      TreeSet<String> names = new TreeSet<>();
+      n.get("layers").forEach(l -> names.add(l.asText()));
+      return new ReadingRule.Layers(names);
     }
     if (n.has("classes")) {
       TreeSet<Integer> classes = new TreeSet<>();

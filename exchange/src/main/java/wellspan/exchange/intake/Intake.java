@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.LayerChoice;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.exchange.cloud.LasReader;
@@ -56,6 +57,12 @@ public final class Intake {
    * @throws java.util.concurrent.CancellationException if the progress was cancelled
    */
   public static Received read(Path file, ReadingRule rule, Progress progress) throws IOException {
+    Received all = readAll(file, rule, progress);
+    return rule instanceof ReadingRule.Layers l ? LayerChoice.of(all, l) : all;
+  }
+
+  private static Received readAll(Path file, ReadingRule rule, Progress progress)
+      throws IOException {
     try {
       return switch (kind(file, rule)) {
         case POSITION -> PositionReader.read(file);
