@@ -12,9 +12,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Iterator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import wellspan.exchange.file.ReadException;
@@ -23,6 +26,7 @@ import wellspan.exchange.file.ReadException;
 final class TableRows implements Closeable {
   private static final int SAMPLE = 8192;
   private static final int SAMPLE_LINES = 20;
+  private static final Pattern DECIMAL_COMMA = Pattern.compile("[^,]*\\d,\\d[^,]*");
 
   private final Path file;
   private final String separator;
@@ -57,12 +61,27 @@ final class TableRows implements Closeable {
     }
     List<String> lines =
         sample.lines().filter(l -> !l.isBlank() && !l.startsWith("#")).limit(SAMPLE_LINES).toList();
-    for (String s : List.of(";", "\t", ",")) {
-      if (2 * lines.stream().filter(l -> l.contains(s)).count() > lines.size()) {
+    for (String s : List.of(";", "\t")) {
+      if (most(lines, l -> l.contains(s))) {
         return s;
       }
     }
-    return " ";
+    return most(lines, l -> l.contains(",")) && !most(lines, TableRows::hasDecimalCommas)
+        ? ","
+        : " ";
+  }
+
+  private static boolean most(List<String> lines, Predicate<String> such) {
+    return 2 * lines.stream().filter(such).count() > lines.size();
+  }
+
+  /** Words between spaces, whose commas stand singly and between digits: {@code A 1,5 2,25}. */
+  private static boolean hasDecimalCommas(String line) {
+    String[] words = line.strip().split("\\s+");
+    return words.length >= 2
+        && line.contains(",")
+        && Arrays.stream(words)
+            .allMatch(w -> w.indexOf(',') < 0 || DECIMAL_COMMA.matcher(w).matches());
   }
 
   /** UTF-8 where the bytes are such, otherwise the Latin alphabet of older programs. */

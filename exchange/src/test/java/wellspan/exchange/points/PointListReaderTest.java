@@ -12,6 +12,8 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -68,6 +70,23 @@ class PointListReaderTest {
         .isEqualTo(new Position(1.5, 2.5, 3));
     assertThat(first("A   412000.5  6534500.25   7 peg\n"))
         .isEqualTo(new Item.NamedPoint("A", new Position(412_000.5, 6_534_500.25, 7), "peg"));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      quoteCharacter = '`',
+      value = {
+        "punkt rechts hoch h/P1 412300,25 6534700,5 12,5/P2 412310 6534710,5 12|SPACE",
+        "Gate 1,412300,6534700,3/Gate 2,412310,6534710,4|,",
+        "id, e, n, h/P 1, 412300.25, 6534700.5, 12/P 2, 412310, 6534710, 12|,",
+        "412300,6534700,3/412310,6534710,4|,",
+        "a;b;c/1,5;2,5;3/2,5;3,5;4|;"
+      })
+  void aCommaBetweenDigitsOfWordsIsNoSeparator(String lines, String separator) throws IOException {
+    Path f = Files.writeString(dir.resolve("list.txt"), lines.replace('/', '\n') + "\n");
+    assertThat(PointListPreview.found(f).separator())
+        .isEqualTo(separator.equals("SPACE") ? " " : separator);
   }
 
   @Test
