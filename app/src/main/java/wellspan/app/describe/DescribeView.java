@@ -1,9 +1,9 @@
 package wellspan.app.describe;
 
 import java.util.Optional;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
+import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Parts;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
@@ -12,16 +12,12 @@ import wellspan.core.describe.PropertySet;
 import wellspan.core.job.Build;
 
 /** What the selected item is called in deliveries and which known facts it says. */
-public final class DescribeView extends ScrollPane {
+public final class DescribeView extends CardColumn {
   private final Session session;
-  private final VBox cards = new VBox(12);
 
   public DescribeView(Session session) {
+    super("describe");
     this.session = session;
-    setId("describe");
-    setContent(cards);
-    setFitToWidth(true);
-    getStyleClass().add("card-scroll");
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.selectedProperty().addListener((o, a, b) -> refresh());
     refresh();

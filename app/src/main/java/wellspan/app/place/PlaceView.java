@@ -1,23 +1,21 @@
 package wellspan.app.place;
 
-import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.PlaceDesk;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
 import wellspan.app.stage.PlanView;
+import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Parts;
 
 /**
  * Beside the plan: what waits to be decided, the control tally, the sources, the frame, the
  * position that is read.
  */
-public final class PlaceView extends ScrollPane {
+public final class PlaceView extends CardColumn {
   private final Session session;
-  private final VBox cards = new VBox(12);
   private final TallyCard tally;
   private final SourcesCard sources;
   private final FrameCard frame;
@@ -25,12 +23,8 @@ public final class PlaceView extends ScrollPane {
   private final BasePointCard basePoint;
 
   public PlaceView(Session session, PlanView plan, WindowActions actions) {
+    super("place");
     this.session = session;
-    setId("place");
-    setContent(cards);
-    setFitToWidth(true);
-    setHbarPolicy(ScrollBarPolicy.NEVER);
-    getStyleClass().add("card-scroll");
     tally = new TallyCard(session);
     sources = new SourcesCard(session, plan);
     frame = new FrameCard(session, actions);
@@ -70,14 +64,6 @@ public final class PlaceView extends ScrollPane {
   private void showOpened() {
     sources.refresh();
     sources.opened().ifPresent(this::bringToTheTop);
-  }
-
-  private void bringToTheTop(Node node) {
-    applyCss();
-    layout();
-    double top = cards.sceneToLocal(node.localToScene(0, 0)).getY();
-    double beyond = cards.getHeight() - getViewportBounds().getHeight();
-    setVvalue(beyond <= 0 ? 0 : Math.clamp(top / beyond, 0, 1));
   }
 
   private void arrange() {

@@ -5,12 +5,12 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
 import javafx.scene.control.Button;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
+import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.finding.Finding;
@@ -24,18 +24,14 @@ import wellspan.core.receive.Received;
  * The ledger: each received file with what is in it, its unit and system, its revisions and what
  * the last one changed.
  */
-public final class ReceiveView extends ScrollPane {
+public final class ReceiveView extends CardColumn {
   private final Session session;
   private final WindowActions actions;
-  private final VBox cards = new VBox(12);
 
   public ReceiveView(Session session, WindowActions actions) {
+    super("receive");
     this.session = session;
     this.actions = actions;
-    setId("receive");
-    setContent(cards);
-    setFitToWidth(true);
-    getStyleClass().add("card-scroll");
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.lastChangeProperty().addListener((o, a, b) -> refresh());
     session

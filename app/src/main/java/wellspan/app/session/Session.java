@@ -350,6 +350,7 @@ public final class Session {
     build.set(fresh);
     shape.forgetComparison(fresh);
     shape.watch(fresh);
+    shape.showMade(fresh);
     if (selected.get().isPresent() && !build.get().items().containsKey(selected.get().get())) {
       selected.set(Optional.empty());
     }

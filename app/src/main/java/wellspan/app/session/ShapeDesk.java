@@ -59,6 +59,7 @@ public final class ShapeDesk {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<List<Position>> outline = new SimpleObjectProperty<>(List.of());
   private volatile Build watched;
+  private Optional<Recipe> awaited = Optional.empty();
 
   ShapeDesk(Session session, Executor window) {
     this.session = session;
@@ -112,12 +113,30 @@ public final class ShapeDesk {
    * place and is hidden.
    */
   public void make(Recipe recipe) {
+    awaited = Optional.of(recipe);
     session.edit(
         recipe.title(),
         j ->
             recipe instanceof Recipe.TexturedGround t
                 ? j.withRecipe(t).withSettings(t.uses(), s -> s.withVisible(false))
                 : j.withRecipe(recipe));
+  }
+
+  /** Puts what has just been made in the user's hand, with what is to be said of it. */
+  void showMade(Build build) {
+    Optional<Shaping.MadeItems> made =
+        awaited
+            .map(r -> build.shaping().made().get(r.name()))
+            .filter(m -> m.recipe().equals(awaited.get()));
+    if (made.isEmpty()) {
+      return;
+    }
+    awaited = Optional.empty();
+    List<ItemId> ids = build.shaping().madeBy(made.get().recipe().name());
+    if (!ids.isEmpty()) {
+      session.selectedProperty().set(Optional.of(ids.getFirst()));
+      session.say(made.get().recipe().name() + ": " + made.get().result().told());
+    }
   }
 
   public void unmake(String name) {

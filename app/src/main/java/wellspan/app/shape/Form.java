@@ -5,9 +5,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
@@ -41,11 +43,9 @@ class Form extends VBox {
     TextField f = field(start, 74);
     f.setAccessibleText(name + " " + unit);
     keep(f, name);
-    getChildren()
-        .add(
-            Parts.row(
-                Parts.label(name, "muted"),
-                new javafx.scene.layout.HBox(6, f, Parts.label(unit, "muted"))));
+    HBox value = new HBox(6, f, Parts.label(unit, "muted"));
+    value.setAlignment(Pos.CENTER_RIGHT);
+    getChildren().add(Parts.row(Parts.label(name, "muted"), value));
     return f;
   }
 

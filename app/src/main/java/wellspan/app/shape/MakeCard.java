@@ -5,6 +5,8 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Consumer;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
@@ -37,14 +39,19 @@ final class MakeCard extends VBox {
   }
 
   private final Session session;
+  private final Consumer<Node> opened;
   private Open open = Open.NOTHING;
   private final Map<ItemId, Integer> roles = new LinkedHashMap<>();
   private final Map<String, String> filled = new HashMap<>();
   private String name = "Ground";
   private LevelRule crossings = LevelRule.MEAN;
 
-  MakeCard(Session session) {
+  /**
+   * @param opened is told of the card when a form opens on it
+   */
+  MakeCard(Session session, Consumer<Node> opened) {
     this.session = session;
+    this.opened = opened;
     setId("make");
     getStyleClass().add("card");
     refresh();
@@ -96,6 +103,9 @@ final class MakeCard extends VBox {
         () -> {
           open = open == what ? Open.NOTHING : what;
           refresh();
+          if (open == what) {
+            opened.accept(this);
+          }
         });
   }
 

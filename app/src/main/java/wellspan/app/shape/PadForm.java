@@ -29,8 +29,8 @@ final class PadForm extends Form {
     TextField level = number("level in the middle", "m", "");
     TextField fall = number("fall", "%", "0");
     TextField bearing = number("falls towards", "° from N", "0");
-    TextField cut = number("slope in cut 1 :", "m", "1.5");
-    TextField fill = number("slope in fill 1 :", "m", "2");
+    TextField cut = number("slope in cut 1 :", "", "1.5");
+    TextField fill = number("slope in fill 1 :", "", "2");
     makes(
         "Make the pad",
         () ->

@@ -1,21 +1,17 @@
 package wellspan.app.shape;
 
-import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
+import wellspan.app.theme.CardColumn;
 
 /** Beside the stage: the item's steps, flaws, what can be made, comparisons. */
-public final class ShapeView extends ScrollPane {
+public final class ShapeView extends CardColumn {
   public ShapeView(Session session) {
-    setId("shape");
-    setFitToWidth(true);
-    setHbarPolicy(ScrollBarPolicy.NEVER);
-    getStyleClass().add("card-scroll");
+    super("shape");
     StepsCard steps = new StepsCard(session);
     FlawsCard flaws = new FlawsCard(session);
-    MakeCard make = new MakeCard(session);
+    MakeCard make = new MakeCard(session, this::bringToTheTop);
     CompareCard compare = new CompareCard(session);
-    setContent(new VBox(12, steps, compare, flaws, make));
+    cards.getChildren().addAll(steps, compare, flaws, make);
     session
         .buildProperty()
         .addListener(

@@ -80,6 +80,10 @@ class ShapeDeskTest extends SessionFixture {
     ItemId twin = new ItemId("job/terrain-surface/Twin");
     assertThat(session.build().items()).containsKey(twin);
     assertThat(session.shape().maker(twin)).isPresent();
+    assertThat(session.selectedItem().orElseThrow().item().name())
+        .as("what was made is in hand")
+        .isEqualTo("Twin");
+    assertThat(session.messageProperty().get()).contains("Twin");
     session.shape().unmake("Twin");
     assertThat(session.build().items()).doesNotContainKey(twin);
   }

@@ -26,6 +26,12 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
   /** Levels nearer than this to their surroundings are never called false, metres. */
   private static final double LEAST = 1;
 
+  /** So many of its neighbours a point of a platform has on its own level. */
+  private static final int SIDE_BY_SIDE = 2;
+
+  /** Side slopes of earthworks are not steeper than this ratio. */
+  private static final double STEEPEST = 1;
+
   /**
    * @param xyz points in threes
    * @throws java.util.concurrent.CancellationException if cancelled
@@ -51,6 +57,9 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
         continue;
       }
       List<Integer> off = e.getValue().stream().filter(i -> isOff(xyz, near, i, usual)).toList();
+      if (isLevelGround(xyz, near, off)) {
+        continue;
+      }
       // a level that is right where most points have it is a level, whoever else shares it
       if (off.size() * 2 > e.getValue().size() && areApart(xyz, off) || usual && !off.isEmpty()) {
         points.addAll(off);
@@ -59,6 +68,39 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
     }
     points.sort(null);
     return new FalseLevels(List.copyOf(points), values);
+  }
+
+  /**
+   * Whether points are a platform rather than stand-ins: most lie side by side, and slopes that can
+   * be walked lead to the ground around them, where a stand-in drops off like a wall.
+   */
+  private static boolean isLevelGround(double[] xyz, Neighbours near, List<Integer> points) {
+    int such = 0;
+    for (int p : points) {
+      double z = xyz[3 * p + 2];
+      int same = 0;
+      for (int o : near.of(p)) {
+        same += Math.abs(xyz[3 * o + 2] - z) <= SAME ? 1 : 0;
+      }
+      if (same >= SIDE_BY_SIDE && fall(xyz, near.otherLevels(p), p) <= STEEPEST) {
+        such++;
+      }
+    }
+    return 2 * such > points.size();
+  }
+
+  /** Fall from a point to the nearest of others, as a ratio. */
+  private static double fall(double[] xyz, int[] others, int point) {
+    double nearest = Double.POSITIVE_INFINITY;
+    double fall = Double.POSITIVE_INFINITY;
+    for (int o : others) {
+      double away = Math.hypot(xyz[3 * o] - xyz[3 * point], xyz[3 * o + 1] - xyz[3 * point + 1]);
+      if (away < nearest) {
+        nearest = away;
+        fall = Math.abs(xyz[3 * o + 2] - xyz[3 * point + 2]) / away;
+      }
+    }
+    return fall;
   }
 
   /** Whether points lie at two places or more; a point measured twice is no pattern. */

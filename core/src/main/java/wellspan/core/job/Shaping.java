@@ -89,6 +89,12 @@ public record Shaping(Map<ItemId, ShapedItem> shaped, Map<String, MadeItems> mad
     return out;
   }
 
+  /** What a recipe made, by identity; nothing if it failed or there is no such recipe. */
+  public List<ItemId> madeBy(String recipe) {
+    MadeItems m = made.get(recipe);
+    return m == null ? List.of() : m.result.items().stream().map(Run::made).toList();
+  }
+
   /** The recipe that made an item, with what it said. */
   public Optional<MadeItems> maker(ItemId id) {
     return made.values().stream()

@@ -8,6 +8,8 @@ import java.util.Random;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.geom.Mesh;
 import wellspan.core.progress.Progress;
 import wellspan.core.terrain.Grounds;
@@ -57,6 +59,28 @@ class FlawsTest {
     Arrays.sort(near);
     assertThat(FalseLevels.find(xyz, Progress.NONE).points())
         .containsExactlyElementsOf(Arrays.stream(near).boxed().toList());
+  }
+
+  /** Earthworks: a level platform with side slopes of 1 : 1.5 down to the ground or up to it. */
+  @ParameterizedTest
+  @ValueSource(doubles = {-9, 0, 9})
+  void aPlatformWithSideSlopesIsNoStandIn(double level) {
+    double[] xyz =
+        Grounds.scatter(
+            6000,
+            300,
+            7,
+            (x, y) -> {
+              double out =
+                  Math.hypot(
+                      Math.max(0, Math.abs(x - 150) - 40), Math.max(0, Math.abs(y - 150) - 30));
+              double ground = hills(x, y) - hills(150, 150);
+              return Math.clamp(ground, level - out / 1.5, level + out / 1.5);
+            });
+    assertThat(FalseLevels.find(xyz, Progress.NONE).points()).isEmpty();
+    xyz[3 * 4321 + 2] = level - 40; // and a real one beside it, twice
+    xyz[3 * 1234 + 2] = level - 40;
+    assertThat(FalseLevels.find(xyz, Progress.NONE).points()).containsExactly(1234, 4321);
   }
 
   private static int[] nearest(double[] xyz, int to, int count) {
