@@ -115,8 +115,10 @@ final class PlanFurniture {
 
   void string(Item.StringLine string, boolean chosen) {
     g.setLineCap(StrokeLineCap.ROUND);
-    g.setStroke(chosen ? theme.accent() : Theme.of(Band.LINES_AND_POINTS));
-    g.setLineWidth(chosen ? 3 : 1.6);
+    boolean contours = string.isContours(); // they would cover everything in a string's weight
+    Color plain = contours ? theme.majorContour() : Theme.of(Band.LINES_AND_POINTS);
+    g.setStroke(chosen ? theme.accent() : plain);
+    g.setLineWidth(contours ? chosen ? 1.4 : 0.9 : chosen ? 3 : 1.6);
     for (Polyline line : string.lines()) {
       int n = line.pointCount();
       double[] x = new double[n];

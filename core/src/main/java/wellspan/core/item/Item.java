@@ -121,6 +121,23 @@ public sealed interface Item {
       return lines.stream().mapToInt(Polyline::pointCount).sum();
     }
 
+    /** Whether each line keeps to one level, and there are several levels. */
+    public boolean isContours() {
+      double first = lines.getFirst().point(0).height();
+      return lines.stream().anyMatch(l -> l.point(0).height() != first)
+          && lines.stream().allMatch(StringLine::isLevel);
+    }
+
+    private static boolean isLevel(Polyline line) {
+      double[] xyz = line.xyz();
+      for (int i = 2; i < xyz.length; i += 3) {
+        if (xyz[i] != xyz[2]) { // NaN, no level, equals nothing
+          return false;
+        }
+      }
+      return true;
+    }
+
     /** Length of all lines in plan, metres. */
     public double planLength() {
       return lines.stream().mapToDouble(Polyline::planLength).sum();
