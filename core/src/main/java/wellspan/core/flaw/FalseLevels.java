@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import wellspan.core.geom.Mesh;
 import wellspan.core.progress.Progress;
 
 /**
@@ -37,6 +39,19 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
    * @throws java.util.concurrent.CancellationException if cancelled
    */
   public static FalseLevels find(double[] xyz, Progress progress) {
+    return find(xyz, Optional.empty(), progress);
+  }
+
+  /**
+   * Of the vertices of a surface, which must stand out from those that its edges join them with.
+   *
+   * @throws java.util.concurrent.CancellationException if cancelled
+   */
+  public static FalseLevels find(Mesh surface, Progress progress) {
+    return find(surface.xyz(), Optional.of(VertexRings.of(surface)), progress);
+  }
+
+  private static FalseLevels find(double[] xyz, Optional<VertexRings> rings, Progress progress) {
     int n = xyz.length / 3;
     Map<Long, List<Integer>> byValue = new HashMap<>();
     for (int i = 0; i < n; i++) {
@@ -56,7 +71,10 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
       if (!usual && e.getValue().size() < 2) {
         continue;
       }
-      List<Integer> off = e.getValue().stream().filter(i -> isOff(xyz, near, i, usual)).toList();
+      List<Integer> off =
+          e.getValue().stream()
+              .filter(i -> isOff(xyz, near, i, usual) && standsOut(xyz, rings, i))
+              .toList();
       if (isLevelGround(xyz, near, off)) {
         continue;
       }
@@ -112,6 +130,16 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
                         xyz[3 * i] - xyz[3 * points.getFirst()],
                         xyz[3 * i + 1] - xyz[3 * points.getFirst() + 1])
                     > 0.001);
+  }
+
+  private static boolean standsOut(double[] xyz, Optional<VertexRings> rings, int point) {
+    return rings.isEmpty()
+        || rings.get().standsOut(point, LEAST, o -> isOther(xyz[3 * o + 2], xyz[3 * point + 2]));
+  }
+
+  /** Whether a level says something about another one: it is not the same, and none by itself. */
+  static boolean isOther(double level, double than) {
+    return Math.abs(level - than) > SAME && !isUsual(level);
   }
 
   /** Whether programs write this level where they have none. */

@@ -38,9 +38,9 @@ public final class GroundChecks {
     List<Finding> out = new ArrayList<>();
     switch (item) {
       case Item.PointGroup p when p.points().size() >= LEAST_POINTS ->
-          points(item.name(), p.coordinates(), true, progress, out);
+          loose(item.name(), p.coordinates(), progress, out);
       case Item.TerrainSurface s when s.mesh().triangleCount() > 0 -> {
-        points(item.name(), s.mesh().xyz(), false, progress.part(0, 0.5), out);
+        vertices(item.name(), s.mesh(), progress.part(0, 0.5), out);
         surface(item.name(), s.mesh(), progress.part(0.5, 1), out);
       }
       default -> {}
@@ -48,10 +48,23 @@ public final class GroundChecks {
     return out;
   }
 
-  private static void points(
-      String name, double[] xyz, boolean loose, Progress progress, List<Finding> out) {
-    int n = xyz.length / 3;
+  private static void loose(String name, double[] xyz, Progress progress, List<Finding> out) {
     FalseLevels f = FalseLevels.find(xyz, progress.part(0, 0.4));
+    boolean[] left = falseLevels(name, xyz, f, out);
+    spikes(name, xyz, Spikes.find(xyz, left, Double.NaN, progress.part(0.4, 0.9)), out);
+    duplicates(name, xyz, left, out);
+  }
+
+  private static void vertices(String name, Mesh m, Progress progress, List<Finding> out) {
+    FalseLevels f = FalseLevels.find(m, progress.part(0, 0.4));
+    boolean[] left = falseLevels(name, m.xyz(), f, out);
+    spikes(name, m.xyz(), Spikes.find(m, left, Double.NaN, progress.part(0.4, 0.9)), out);
+  }
+
+  /** Tells them, and which points no longer count. */
+  private static boolean[] falseLevels(
+      String name, double[] xyz, FalseLevels f, List<Finding> out) {
+    int n = xyz.length / 3;
     f.values()
         .forEach(
             (value, count) ->
@@ -71,16 +84,16 @@ public final class GroundChecks {
                         .withFigure(count + " points")));
     boolean[] left = new boolean[n];
     f.points().forEach(i -> left[i] = true);
-    Spikes s = Spikes.find(xyz, left, Double.NaN, progress.part(0.4, 0.9));
+    return left;
+  }
+
+  private static void spikes(String name, double[] xyz, Spikes s, List<Finding> out) {
     if (s.points().size() <= MOST) {
       for (int k = 0; k < s.points().size(); k++) {
         out.add(spike(name, xyz, s, k, ""));
       }
     } else {
       out.add(spike(name, xyz, s, tallest(s), s.points().size() + " spikes, the tallest: "));
-    }
-    if (loose) {
-      duplicates(name, xyz, left, out);
     }
   }
 

@@ -31,11 +31,7 @@ final class Neighbours {
         xyz[3 * point],
         xyz[3 * point + 1],
         COUNT,
-        o ->
-            !left[o]
-                && Math.abs(xyz[3 * o + 2] - z) > FalseLevels.SAME
-                && !FalseLevels.isUsual(xyz[3 * o + 2])
-                && !samePlace(o, point));
+        o -> !left[o] && FalseLevels.isOther(xyz[3 * o + 2], z) && !samePlace(o, point));
   }
 
   /** Neighbours of a point, itself and others at its place left out. */

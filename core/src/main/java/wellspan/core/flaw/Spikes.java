@@ -3,6 +3,8 @@ package wellspan.core.flaw;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
+import wellspan.core.geom.Mesh;
 import wellspan.core.progress.Progress;
 
 /**
@@ -27,6 +29,21 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
    * @throws java.util.concurrent.CancellationException if cancelled
    */
   public static Spikes find(double[] xyz, boolean[] left, double height, Progress progress) {
+    return find(xyz, Optional.empty(), left, height, progress);
+  }
+
+  /**
+   * The same among the vertices of a surface, where a spike must stand out from those that its
+   * edges join it with, by half its height at least.
+   *
+   * @throws java.util.concurrent.CancellationException if cancelled
+   */
+  public static Spikes find(Mesh surface, boolean[] left, double height, Progress progress) {
+    return find(surface.xyz(), Optional.of(VertexRings.of(surface)), left, height, progress);
+  }
+
+  private static Spikes find(
+      double[] xyz, Optional<VertexRings> rings, boolean[] left, double height, Progress progress) {
     int n = xyz.length / 3;
     boolean[] out = left.clone();
     Neighbours near = new Neighbours(xyz, out);
@@ -42,9 +59,9 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
     double threshold = Double.isNaN(height) ? usual(m.heights, out) : height;
     List<Integer> found = new ArrayList<>();
     // two spikes side by side hide each other until one of them no longer counts
-    for (List<Integer> fresh = above(xyz, near, out, m, threshold);
+    for (List<Integer> fresh = above(xyz, near, rings, out, m, threshold);
         !fresh.isEmpty();
-        fresh = above(xyz, near, out, m, threshold)) {
+        fresh = above(xyz, near, rings, out, m, threshold)) {
       found.addAll(fresh);
       for (int s : fresh) {
         out[s] = true;
@@ -82,7 +99,12 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
   }
 
   private static List<Integer> above(
-      double[] xyz, Neighbours near, boolean[] out, Measures m, double threshold) {
+      double[] xyz,
+      Neighbours near,
+      Optional<VertexRings> rings,
+      boolean[] out,
+      Measures m,
+      double threshold) {
     List<Integer> found = new ArrayList<>();
     for (int i = 0; i < out.length; i++) {
       double h = Math.abs(m.heights[i]);
@@ -91,7 +113,9 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
       }
       double[] around = near.levels(near.of(i));
       double z = xyz[3 * i + 2];
-      if (z > around[around.length - 1] || z < around[0]) {
+      boolean highest = z > around[around.length - 1] || z < around[0];
+      int vertex = i;
+      if (highest && rings.filter(r -> !r.standsOut(vertex, h / 2, o -> !out[o])).isEmpty()) {
         found.add(i);
       }
     }

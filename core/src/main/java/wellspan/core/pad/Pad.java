@@ -10,7 +10,7 @@ import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.geom.util.AffineTransformation;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.UnaryUnionNG;
-import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
+import org.locationtech.jts.triangulate.polygon.ConstrainedDelaunayTriangulator;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Plane;
 import wellspan.core.geom.Polyline;
@@ -201,7 +201,7 @@ public record Pad(Mesh mesh, double area, Volumes volumes, double gap, Optional<
     private static Mesh mesh(List<SlopeFacets.Facet> facets) {
       List<double[]> corners = new ArrayList<>();
       for (SlopeFacets.Facet f : facets) {
-        Geometry t = PolygonTriangulator.triangulate(f.area());
+        Geometry t = ConstrainedDelaunayTriangulator.triangulate(f.area());
         for (int i = 0; i < t.getNumGeometries(); i++) {
           Coordinate[] c = t.getGeometryN(i).getCoordinates();
           for (int k = 0; k < 3; k++) {

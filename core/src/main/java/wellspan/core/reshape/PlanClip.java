@@ -15,7 +15,7 @@ import org.locationtech.jts.geom.Polygon;
 import org.locationtech.jts.index.hprtree.HPRtree;
 import org.locationtech.jts.operation.overlayng.OverlayNG;
 import org.locationtech.jts.operation.overlayng.OverlayNGRobust;
-import org.locationtech.jts.triangulate.polygon.PolygonTriangulator;
+import org.locationtech.jts.triangulate.polygon.ConstrainedDelaunayTriangulator;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.PlanVertices;
 import wellspan.core.progress.Progress;
@@ -139,7 +139,7 @@ public final class PlanClip {
     }
     for (int g = 0; g < part.getNumGeometries(); g++) {
       if (part.getGeometryN(g) instanceof Polygon p && p.getArea() > 1e-12) {
-        Geometry pieces = PolygonTriangulator.triangulate(p);
+        Geometry pieces = ConstrainedDelaunayTriangulator.triangulate(p);
         for (int i = 0; i < pieces.getNumGeometries(); i++) {
           piece(t, ring, det > 0, pieces.getGeometryN(i).getCoordinates());
         }

@@ -32,15 +32,14 @@ final class SurfaceSteps {
     Mesh m = s.mesh();
     return switch (step) {
       case Step.DropFalseLevels f -> {
-        FalseLevels found = FalseLevels.find(m.xyz(), progress);
+        FalseLevels found = FalseLevels.find(m, progress);
         yield drop(s, found.points(), f.refill(), PointSteps.told(found, m.vertexCount()));
       }
       case Step.DropSpikes d -> {
         boolean[] left = new boolean[m.vertexCount()];
-        FalseLevels.find(m.xyz(), progress.part(0, 0.3)).points().forEach(i -> left[i] = true);
+        FalseLevels.find(m, progress.part(0, 0.3)).points().forEach(i -> left[i] = true);
         Spikes found =
-            Spikes.find(
-                m.xyz(), left, d.height() > 0 ? d.height() : Double.NaN, progress.part(0.3, 1));
+            Spikes.find(m, left, d.height() > 0 ? d.height() : Double.NaN, progress.part(0.3, 1));
         yield drop(s, found.points(), d.refill(), PointSteps.told(found, m.vertexCount()));
       }
       case Step.DropFlawedTriangles d -> flawed(s, d.sliver(), progress);

@@ -7,11 +7,18 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Geometry;
+import org.locationtech.jts.geom.GeometryFactory;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
+import wellspan.core.reshape.PlanClip;
+import wellspan.core.reshape.SliverFlip;
 import wellspan.core.terrain.Grounds;
 
 class GroundChecksTest {
@@ -86,6 +93,57 @@ class GroundChecksTest {
         .contains("terrain.inverted", "terrain.hole")
         .doesNotContain("terrain.spike", "terrain.false-level");
     assertThat(found).allMatch(f -> f.place().isPresent());
+  }
+
+  /** A road's earthworks on hills, twelve metres from point to point. */
+  private static double earthworks(double x, double y) {
+    double out = Math.max(0, Math.abs(y - 300 - 40 * Math.sin(x / 90)) - 6);
+    double ground = 25 + 8 * Math.sin(x / 40) + 5 * Math.cos(y / 25);
+    return Math.clamp(ground, 22 + 0.02 * x - out / 1.5, 22 + 0.02 * x + out / 1.5);
+  }
+
+  /** Points every half metre along a cut say as little of flaws as the few across it. */
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void aStripCutOfGroundIsAsCleanAsTheGround(boolean inside) {
+    Mesh ground = Grounds.grid(50, 50, 12, GroundChecksTest::earthworks);
+    List<Coordinate> axis = new ArrayList<>();
+    for (double x = 60; x <= 540; x += 0.5) {
+      axis.add(new Coordinate(Grounds.E + x, Grounds.N + 300 + 40 * Math.sin(x / 90)));
+    }
+    Geometry strip =
+        new GeometryFactory().createLineString(axis.toArray(new Coordinate[0])).buffer(14);
+    Mesh cut =
+        inside
+            ? PlanClip.inside(ground, strip, Progress.NONE)
+            : PlanClip.outside(ground, strip, Progress.NONE);
+    Mesh clean = SliverFlip.flip(cut, GroundChecks.SLIVER);
+    assertThat(clean.vertexCount()).isGreaterThan(1500);
+    List<Finding> found =
+        GroundChecks.of(new Item.TerrainSurface("Strip", clean, new int[0]), Progress.NONE);
+    assertThat(found)
+        .extracting(Finding::code)
+        .doesNotContain("terrain.false-level", "terrain.spike", "terrain.overlap");
+    assertThat(SurfaceFlaws.of(clean, GroundChecks.SLIVER, Progress.NONE).slivers())
+        .hasSizeLessThan(clean.triangleCount() / 500);
+  }
+
+  @Test
+  void spikesAndFalseLevelsOfASurfaceStandOutFromTheirEdges() {
+    Mesh ground = Grounds.grid(50, 50, 12, GroundChecksTest::earthworks);
+    double[] xyz = ground.xyz().clone();
+    xyz[3 * 1033 + 2] += 8;
+    for (int v : new int[] {512, 777, 778}) {
+      xyz[3 * v + 2] = -999;
+    }
+    List<Finding> found =
+        GroundChecks.of(
+            new Item.TerrainSurface("G", new Mesh(xyz, ground.triangles()), new int[0]),
+            Progress.NONE);
+    assertThat(found)
+        .extracting(Finding::code)
+        .containsExactly("terrain.false-level", "terrain.spike");
+    assertThat(found.getFirst().message()).contains("3 of 2601 points lie at -999.000 m");
   }
 
   @Test
