@@ -10,15 +10,20 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.List;
+import java.util.Random;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.exchange.file.ReadException;
 import wellspan.exchange.intake.Intake;
 
 class LasReaderTest {
@@ -71,6 +76,48 @@ class LasReaderTest {
     assertThat(ground.points().get(1).position().east()).isCloseTo(412_003, within(1e-9));
     assertThat(ground.points().get(1).position().north()).isCloseTo(6_534_006, within(1e-9));
     assertThat(ground.points().get(1).position().height()).isCloseTo(3, within(1e-9));
+  }
+
+  /** The same cloud compressed: LAS 1.2, the points in chunks. */
+  private static byte[] laz(byte[] las, int perChunk) {
+    int vlr = 54 + 40;
+    ByteBuffer in = ByteBuffer.wrap(las).order(ByteOrder.LITTLE_ENDIAN);
+    int at = in.getInt(96);
+    byte[] points =
+        LazPoints.compressed(
+            in.slice(at, las.length - at).order(ByteOrder.LITTLE_ENDIAN), at + vlr, perChunk);
+    ByteBuffer b = ByteBuffer.allocate(at + vlr + points.length).order(ByteOrder.LITTLE_ENDIAN);
+    b.put(las, 0, at);
+    b.put(104, (byte) (in.get(104) | 0x80)).putInt(96, at + vlr).putInt(100, in.getInt(100) + 1);
+    b.putShort((short) 0).put("laszip encoded".getBytes(StandardCharsets.US_ASCII));
+    b.putShort(at + 18, (short) 22204).putShort(at + 20, (short) 40).position(at + 54);
+    b.putShort((short) 2).putShort((short) 0).put((byte) 2).put((byte) 2).putShort((short) 0);
+    b.putInt(0).putInt(perChunk).putLong(-1).putLong(-1).putShort((short) 1);
+    b.putShort((short) 6).putShort((short) RECORD).putShort((short) 2);
+    return b.put(points).array();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1, 50000", "9, 50000", "9, 4", "20000, 50000", "20000, 3000"})
+  void aCompressedCloudHoldsTheSamePoints(int points, int perChunk) throws IOException {
+    byte[] las = cloud(points, 25832);
+    Random random = new Random(points);
+    ByteBuffer b = ByteBuffer.wrap(las).order(ByteOrder.LITTLE_ENDIAN);
+    for (int at = b.getInt(96); at < las.length; at += RECORD) {
+      b.putInt(at, b.getInt(at) + random.nextInt(-20_000_000, 20_000_000) / (1 + at % 7777));
+      b.putInt(at + 4, random.nextInt(900_000)).putInt(at + 8, (int) (1e5 * random.nextGaussian()));
+      b.putShort(at + 12, (short) random.nextInt(1 << 16));
+      b.put(at + 15, (byte) (random.nextInt(4) == 0 ? 2 : 5));
+    }
+    byte[] packed = laz(las, perChunk);
+    Received plain = Intake.read(Files.write(dir.resolve("c.las"), las), Progress.NONE);
+    Received r = Intake.read(Files.write(dir.resolve("c.laz"), packed), Progress.NONE);
+    assertThat(r.format()).isEqualTo("LAZ 1.2");
+    assertThat(r.crs()).isEqualTo("EPSG:25832");
+    assertThat(r.items()).isEqualTo(plain.items());
+    byte[] cut = Arrays.copyOf(packed, packed.length - Math.max(30, packed.length / 3));
+    assertThatThrownBy(() -> Intake.read(Files.write(dir.resolve("cut.laz"), cut), Progress.NONE))
+        .isInstanceOf(ReadException.class);
   }
 
   @Test
