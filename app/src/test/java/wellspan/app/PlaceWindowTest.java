@@ -12,7 +12,6 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.VBox;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
@@ -50,21 +49,6 @@ class PlaceWindowTest extends WindowTest {
           f.setText(text);
           f.getOnAction().handle(null);
         });
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  private String card(String query) {
-    StringBuilder s = new StringBuilder();
-    lookup(query)
-        .queryAs(VBox.class)
-        .lookupAll(".label")
-        .forEach(n -> s.append(((Labeled) n).getText()).append('\n'));
-    return s.toString();
-  }
-
-  private void fire(String query) {
-    javafx.scene.control.Button b = lookup(query).queryAs(javafx.scene.control.Button.class);
-    interact(b::fire);
     WaitForAsyncUtils.waitForFxEvents();
   }
 

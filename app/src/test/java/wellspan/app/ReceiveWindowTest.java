@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
-import javafx.scene.control.ButtonBase;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
@@ -18,10 +17,6 @@ class ReceiveWindowTest extends WindowTest {
   @SuppressWarnings("unchecked")
   private ComboBox<Object> box(String id) {
     return lookup("#" + id).queryAs(ComboBox.class);
-  }
-
-  private void fire(String id) {
-    interact(() -> lookup("#" + id).queryAs(ButtonBase.class).fire());
   }
 
   private void role(int column, ColumnRole role) {
@@ -51,16 +46,16 @@ class ReceiveWindowTest extends WindowTest {
     assertThat(says("\"up\" in column 2 is no height.")).isTrue();
     interact(() -> lookup("#columns-head").queryAs(TextField.class).setText("2"));
     interact(() -> box("columns-unit").setValue("millimetre"));
-    fire("columns-read");
+    fire("#columns-read");
     settle(() -> !session.work().runningProperty().get() && session.build().items().size() == 1);
     Item.PointGroup g = (Item.PointGroup) session.build().items().values().iterator().next().item();
     assertThat(g.points().getFirst().position().east()).isEqualTo(412);
     assertThat(g.points().getFirst().name()).isEqualTo("A");
     assertThat(lookup("#columns").tryQuery()).isEmpty();
 
-    fire("columns-open");
+    fire("#columns-open");
     interact(() -> box("columns-unit").setValue("metres"));
-    fire("columns-read");
+    fire("#columns-read");
     settle(() -> !session.work().runningProperty().get());
     g = (Item.PointGroup) session.build().items().values().iterator().next().item();
     assertThat(g.points().getFirst().position().east()).isEqualTo(412_000);
@@ -73,19 +68,19 @@ class ReceiveWindowTest extends WindowTest {
     for (String layer : List.of("Points", "gates", "lane edges", "Yard Outline", "PAD_C")) {
       layer(layer).setSelected(false);
     }
-    fire("layers-take");
+    fire("#layers-take");
     settle(() -> session.build().items().size() == 2);
     assertThat(layer("PAD_A").isSelected()).isTrue();
     assertThat(layer("PAD_C").isSelected()).isFalse();
     layer("PAD_A").setSelected(false);
     layer("PAD_B").setSelected(false);
     layer("gates").setSelected(true);
-    fire("layers-take");
+    fire("#layers-take");
     settle(() -> session.build().items().size() == 1);
     assertThat(session.findingsProperty().get())
         .anySatisfy(f -> assertThat(f.message()).contains("Faces are on: PAD_A, PAD_B, PAD_C"));
     layer("gates").setSelected(false);
-    fire("layers-take");
+    fire("#layers-take");
     assertThat(session.messageProperty().get()).contains("at least one layer");
     interact(session::undo);
     interact(session::undo);
@@ -106,7 +101,7 @@ class ReceiveWindowTest extends WindowTest {
     receive(odd);
     interact(() -> box("columns-separator").getSelectionModel().select(1));
     assertThat(lookup("#columns-role-2").tryQuery()).isEmpty(); // one column with semicolons
-    fire("columns-leave");
+    fire("#columns-leave");
     assertThat(lookup("#columns").tryQuery()).isEmpty();
     assertThat(session.job().sources()).isEmpty();
   }

@@ -4,13 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
-import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
-import javafx.scene.layout.VBox;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
@@ -24,12 +21,6 @@ class ShapeWindowTest extends WindowTest {
   private static final ItemId SHORE = new ItemId("shore-survey/points/shore-survey");
   private static final ItemId GROUND = new ItemId("job/terrain-surface/Ground");
 
-  private void fire(String query) {
-    Button b = lookup(query).queryAs(Button.class);
-    interact(b::fire);
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
   @SuppressWarnings("unchecked")
   private void choose(String query, String value) {
     ComboBox<String> c = lookup(query).queryAs(ComboBox.class);
@@ -39,15 +30,6 @@ class ShapeWindowTest extends WindowTest {
           c.getOnAction().handle(null);
         });
     WaitForAsyncUtils.waitForFxEvents();
-  }
-
-  private String card(String query) {
-    StringBuilder s = new StringBuilder();
-    lookup(query)
-        .queryAs(VBox.class)
-        .lookupAll(".label")
-        .forEach(n -> s.append(((Labeled) n).getText()).append('\n'));
-    return s.toString();
   }
 
   private void idle() throws Exception {

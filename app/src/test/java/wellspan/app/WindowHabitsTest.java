@@ -30,7 +30,7 @@ class WindowHabitsTest extends WindowTest {
     List<String> words =
         lookup(".layer-list .label").queryAll().stream().map(n -> ((Labeled) n).getText()).toList();
     assertThat(words)
-        .startsWith("Layers", "Points", "4 CIRCLE, 4 TEXT")
+        .startsWith("Layers that are taken", "Points", "4 CIRCLE, 4 TEXT")
         .contains("PAD_B", "36 3DFACE", "Yard Outline", "1 LWPOLYLINE");
     assertThat(lookup(".layer-list .swatch").queryAll()).hasSize(7);
     assertThat(session.build().items())

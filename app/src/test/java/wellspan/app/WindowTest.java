@@ -10,6 +10,7 @@ import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
 import javafx.scene.Scene;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeAll;
@@ -75,5 +76,21 @@ abstract class WindowTest extends ApplicationTest {
 
   protected String text(String query) {
     return lookup(query).queryAs(Labeled.class).getText();
+  }
+
+  protected void fire(String query) {
+    ButtonBase b = lookup(query).queryAs(ButtonBase.class);
+    interact(b::fire);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  /** All words on a card, a line for each label. */
+  protected String card(String query) {
+    StringBuilder s = new StringBuilder();
+    lookup(query)
+        .query()
+        .lookupAll(".label")
+        .forEach(n -> s.append(((Labeled) n).getText()).append('\n'));
+    return s.toString();
   }
 }

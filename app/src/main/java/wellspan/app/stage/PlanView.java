@@ -1,7 +1,5 @@
 package wellspan.app.stage;
 
-import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -15,25 +13,18 @@ import javafx.geometry.Point2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.input.KeyEvent;
-import javafx.scene.input.MouseButton;
-import javafx.scene.input.MouseEvent;
-import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.session.ShapeDesk;
 import wellspan.app.session.SourceDesk;
 import wellspan.app.theme.Theme;
-import wellspan.core.align.Alignment;
-import wellspan.core.align.AlignmentPoint;
 import wellspan.core.describe.Finish;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.picture.Texture;
 import wellspan.core.place.ControlTally;
@@ -44,12 +35,10 @@ import wellspan.exchange.delivery.DeliveryRun;
  * click to select.
  */
 public final class PlanView extends Pane {
-  private static final double PICK_PIXELS = 7;
-
   private final Session session;
   private final Canvas canvas = new Canvas();
   private final TileCache tiles = new TileCache(this::redrawSoon);
-  private final Map<Alignment, List<AlignmentPoint>> lines = new HashMap<>();
+  private final PlanPlaces places;
   private final Map<Mesh, Box> boxes = new HashMap<>();
   private PlanWindow window = new PlanWindow(0, 0, 1, 100, 100);
   private Theme theme = Theme.LIGHT;
@@ -61,10 +50,6 @@ public final class PlanView extends Pane {
   private boolean proofShown;
   private boolean fitted;
   private boolean redrawAsked;
-  private double pressX;
-  private double pressY;
-  private double lastX;
-  private double lastY;
 
   /** The ways to draw terrain that can be chosen. */
   public enum SurfaceStyle {
@@ -88,6 +73,7 @@ public final class PlanView extends Pane {
 
   public PlanView(Session session) {
     this.session = session;
+    places = new PlanPlaces(session, tiles);
     setId("plan");
     setFocusTraversable(true);
     setAccessibleText("Plan");
@@ -113,17 +99,11 @@ public final class PlanView extends Pane {
     session.place().probeProperty().addListener(redraw);
     session.place().sources().openProperty().addListener(redraw);
     session.place().sources().shownProperty().addListener(redraw);
-    session.setLevels(this::level);
+    session.setLevels(places::level);
     session
         .goToProperty()
         .addListener((o, a, b) -> b.ifPresent(p -> show(window.centred(p.east(), p.north()))));
-    setOnScroll(this::zoom);
-    setOnMousePressed(this::press);
-    setOnMouseDragged(this::drag);
-    setOnMouseReleased(this::release);
-    setOnMouseMoved(this::point);
-    setOnMouseExited(e -> session.pointerProperty().set(Optional.empty()));
-    addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    new PlanPointer(session, this, places);
   }
 
   public void setTheme(Theme t) {
@@ -172,32 +152,20 @@ public final class PlanView extends Pane {
 
   private void buildChanged(Build b) {
     Set<Mesh> alive = new HashSet<>();
-    b.items().values().forEach(i -> mesh(i.item()).ifPresent(alive::add));
+    b.items().values().forEach(i -> PlanPlaces.mesh(i.item()).ifPresent(alive::add));
     session
         .deliveries()
         .runsProperty()
         .get()
         .values()
-        .forEach(r -> r.arrived().items().forEach(i -> mesh(i).ifPresent(alive::add)));
+        .forEach(r -> r.arrived().items().forEach(i -> PlanPlaces.mesh(i).ifPresent(alive::add)));
     tiles.forgetMeshesBut(alive);
-    lines.clear();
+    places.forgetLines();
     boxes.keySet().retainAll(alive);
     if (!fitted && !visibleBounds().isEmpty()) {
       fit();
     }
     redrawSoon();
-  }
-
-  private static Optional<Mesh> mesh(Item item) {
-    return switch (item) {
-      case Item.TerrainSurface s -> Optional.of(s.mesh());
-      case Item.Body b -> Optional.of(b.mesh());
-      case Item.Cover c -> Optional.of(c.mesh());
-      case Item.AlignmentLine a -> Optional.empty();
-      case Item.StringLine l -> Optional.empty();
-      case Item.PointGroup p -> Optional.empty();
-      case Item.GroundImage g -> Optional.empty();
-    };
   }
 
   @Override
@@ -217,7 +185,11 @@ public final class PlanView extends Pane {
     }
   }
 
-  private void show(PlanWindow w) {
+  PlanWindow window() {
+    return window;
+  }
+
+  void show(PlanWindow w) {
     window = w;
     redrawSoon();
     moved.set(moved.get() + 1);
@@ -255,137 +227,7 @@ public final class PlanView extends Pane {
     return redrawAsked || tiles.isBusy();
   }
 
-  // ---- input
-
-  private void zoom(ScrollEvent e) {
-    if (e.getDeltaY() != 0) {
-      show(window.zoomed(Math.pow(1.0016, e.getDeltaY()), e.getX(), e.getY()));
-    }
-  }
-
-  private void press(MouseEvent e) {
-    requestFocus();
-    pressX = lastX = e.getX();
-    pressY = lastY = e.getY();
-  }
-
-  private void drag(MouseEvent e) {
-    show(window.moved(e.getX() - lastX, e.getY() - lastY));
-    lastX = e.getX();
-    lastY = e.getY();
-  }
-
-  private void release(MouseEvent e) {
-    if (Math.hypot(e.getX() - pressX, e.getY() - pressY) > 3
-        || e.getButton() != MouseButton.PRIMARY) {
-      return;
-    }
-    Position at = at(e.getX(), e.getY());
-    if (session.place().pickProperty().get() == Pick.OUTLINE) {
-      session.shape().corner(at);
-    } else if (session.place().pickProperty().get() != Pick.NONE) {
-      session.place().clicked(at, PICK_PIXELS * window.metresPerPixel());
-    } else if (e.isShiftDown()) {
-      session.place().probeProperty().set(Optional.of(at));
-    } else {
-      session.selectedProperty().set(pick(at));
-    }
-  }
-
-  private double level(ItemId id, double e, double n) {
-    Build.BuiltItem i = session.build().items().get(id);
-    return i == null
-        ? Double.NaN
-        : mesh(i.item()).map(m -> tiles.level(m, e, n)).orElse(Double.NaN);
-  }
-
-  private void point(MouseEvent e) {
-    session.pointerProperty().set(Optional.of(new Session.Pointer(at(e.getX(), e.getY()))));
-  }
-
-  private Position at(double x, double y) {
-    double e = window.eastAt(x);
-    double n = window.northAt(y);
-    double level =
-        session.build().items().values().stream()
-            .filter(i -> session.build().isVisible(i.id()))
-            .map(i -> mesh(i.item()))
-            .flatMap(Optional::stream)
-            .mapToDouble(m -> tiles.level(m, e, n))
-            .filter(Double::isFinite)
-            .max()
-            .orElse(Double.NaN);
-    return new Position(e, n, level);
-  }
-
-  private Optional<ItemId> pick(Position at) {
-    Build b = session.build();
-    double reach = PICK_PIXELS * window.metresPerPixel();
-    record Hit(ItemId id, double distance) {}
-    List<Hit> hits = new ArrayList<>();
-    for (Build.BuiltItem i : b.items().values()) {
-      if (!b.isVisible(i.id())) {
-        continue;
-      }
-      double d =
-          switch (i.item()) {
-            case Item.AlignmentLine a ->
-                line(a.alignment()).stream()
-                    .mapToDouble(p -> Math.hypot(p.east() - at.east(), p.north() - at.north()))
-                    .min()
-                    .orElse(Double.MAX_VALUE);
-            case Item.StringLine l ->
-                l.lines().stream()
-                    .mapToDouble(p -> p.planDistance(at.east(), at.north()))
-                    .min()
-                    .orElse(Double.MAX_VALUE);
-            case Item.GroundImage g -> Double.MAX_VALUE; // it lies under everything
-            case Item.PointGroup g ->
-                g.points().stream()
-                    .mapToDouble(p -> p.position().planDistanceTo(at))
-                    .min()
-                    .orElse(Double.MAX_VALUE);
-            case Item.TerrainSurface s ->
-                Double.isNaN(tiles.level(s.mesh(), at.east(), at.north()))
-                    ? Double.MAX_VALUE
-                    : reach;
-            case Item.Cover c ->
-                Double.isNaN(tiles.level(c.mesh(), at.east(), at.north()))
-                    ? Double.MAX_VALUE
-                    : reach * 0.99;
-            case Item.Body s ->
-                Double.isNaN(tiles.level(s.mesh(), at.east(), at.north()))
-                    ? Double.MAX_VALUE
-                    : reach * 0.99;
-          };
-      if (d <= reach) {
-        hits.add(new Hit(i.id(), d));
-      }
-    }
-    return hits.stream().min(Comparator.comparingDouble(Hit::distance)).map(Hit::id);
-  }
-
-  private void key(KeyEvent e) {
-    double step = 80;
-    switch (e.getCode()) {
-      case LEFT -> show(window.moved(step, 0));
-      case RIGHT -> show(window.moved(-step, 0));
-      case UP -> show(window.moved(0, step));
-      case DOWN -> show(window.moved(0, -step));
-      case PLUS, ADD, EQUALS -> show(window.zoomed(1.4, getWidth() / 2, getHeight() / 2));
-      case MINUS, SUBTRACT -> show(window.zoomed(1 / 1.4, getWidth() / 2, getHeight() / 2));
-      default -> {
-        return;
-      }
-    }
-    e.consume();
-  }
-
   // ---- drawing
-
-  private List<AlignmentPoint> line(Alignment a) {
-    return lines.computeIfAbsent(a, k -> k.everyWithEnds(2));
-  }
 
   private void draw() {
     GraphicsContext g = canvas.getGraphicsContext2D();
@@ -454,7 +296,7 @@ public final class PlanView extends Pane {
         if (i.item() instanceof Item.Cover c) {
           terrain.draw(c.mesh(), new SurfaceLook.Tint(Finish.colour(c.material())));
         }
-        mesh(i.item()).ifPresent(m -> terrain.draw(m, look()));
+        PlanPlaces.mesh(i.item()).ifPresent(m -> terrain.draw(m, look()));
       }
     }
     if (runOff && compared.isEmpty()) {
@@ -462,7 +304,7 @@ public final class PlanView extends Pane {
           .filter(i -> b.isVisible(i.id()) && runsOff(i))
           .forEach(
               i ->
-                  mesh(i.item())
+                  PlanPlaces.mesh(i.item())
                       .ifPresent(
                           m -> terrain.draw(m, new SurfaceLook.RunOff(awt(theme.accent())))));
     }
@@ -516,7 +358,7 @@ public final class PlanView extends Pane {
     boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
     switch (i.item()) {
       case Item.AlignmentLine a when lines ->
-          furniture.alignment(a.name(), a.alignment(), line(a.alignment()), chosen);
+          furniture.alignment(a.name(), a.alignment(), places.line(a.alignment()), chosen);
       case Item.StringLine l when lines -> furniture.string(l, chosen);
       case Item.PointGroup p when !lines && !(comparing() && PlanFurniture.isSurvey(p)) ->
           furniture.points(p, chosen);
@@ -545,7 +387,7 @@ public final class PlanView extends Pane {
     Build b = session.build();
     return b.items().values().stream()
         .filter(i -> b.isVisible(i.id()))
-        .map(i -> mesh(i.item()))
+        .map(i -> PlanPlaces.mesh(i.item()))
         .flatMap(Optional::stream)
         .map(this::box)
         .filter(Box::hasLevels)
@@ -564,10 +406,12 @@ public final class PlanView extends Pane {
     }
     Map<String, double[]> deviations = new HashMap<>();
     run.receipt().proof().items().forEach(i -> deviations.put(i.name(), i.deviations()));
-    run.sent().pieces().forEach(p -> mesh(p.item()).ifPresent(m -> terrain.draw(m, look())));
+    run.sent()
+        .pieces()
+        .forEach(p -> PlanPlaces.mesh(p.item()).ifPresent(m -> terrain.draw(m, look())));
     for (Item i : run.arrived().items()) {
       double[] d = deviations.getOrDefault(i.name(), new double[0]);
-      mesh(i)
+      PlanPlaces.mesh(i)
           .ifPresent(
               m ->
                   terrain.draw(

@@ -40,6 +40,20 @@ class HelmertFitTest {
     return out;
   }
 
+  /** Pairs without levels, named by their order. */
+  private static List<PointPair> inPlan(double[][] from, double[][] to) {
+    List<PointPair> out = new ArrayList<>();
+    for (int i = 0; i < from.length; i++) {
+      out.add(
+          new PointPair(
+              "" + i,
+              new Position(from[i][0], from[i][1], Double.NaN),
+              new Position(to[i][0], to[i][1], Double.NaN),
+              true));
+    }
+    return out;
+  }
+
   private static Similarity similarity(double degrees, double scale) {
     return new Similarity(
         new Position(0, 0, 0),
@@ -59,15 +73,7 @@ class HelmertFitTest {
     double[][] to = {
       {1_049_422.40, 51_089.20}, {1_049_413.95, 49_659.30}, {1_049_244.95, 49_884.95}
     };
-    List<PointPair> pairs = new ArrayList<>();
-    for (int i = 0; i < 3; i++) {
-      pairs.add(
-          new PointPair(
-              "" + i,
-              new Position(from[i][0], from[i][1], Double.NaN),
-              new Position(to[i][0], to[i][1], Double.NaN),
-              true));
-    }
+    List<PointPair> pairs = inPlan(from, to);
     Similarity s = HelmertFit.solve(pairs, true).similarity();
     assertThat(s.scale() * Math.cos(s.rotation())).isCloseTo(-4.51249, within(5e-6));
     assertThat(s.scale() * Math.sin(s.rotation())).isCloseTo(-0.25371, within(5e-6));
@@ -85,15 +91,7 @@ class HelmertFitTest {
   void theClosedSolutionIsThatOfTheNormalEquations() throws Exception {
     double[][] from = {{0, 0}, {100, 0}, {100, 100}, {0, 100}};
     double[][] to = {{0, 0}, {0, 200}, {-200, 200}, {-196, 0}};
-    List<PointPair> pairs = new ArrayList<>();
-    for (int i = 0; i < 4; i++) {
-      pairs.add(
-          new PointPair(
-              "" + i,
-              new Position(from[i][0], from[i][1], Double.NaN),
-              new Position(to[i][0], to[i][1], Double.NaN),
-              true));
-    }
+    List<PointPair> pairs = inPlan(from, to);
     HelmertFit fit = HelmertFit.solve(pairs, true);
     // a = Σ(xu+yv)/20000, b = Σ(xv−yu)/20000 with x,y = ±50 and u,v about (−99, 100)
     double a =

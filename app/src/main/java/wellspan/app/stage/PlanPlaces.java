@@ -1,0 +1,119 @@
+package wellspan.app.stage;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import wellspan.app.session.Session;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+
+/** What of the job lies at a place of the plan. */
+final class PlanPlaces {
+  private final Session session;
+  private final TileCache tiles;
+  private final Map<Alignment, List<AlignmentPoint>> lines = new HashMap<>();
+
+  PlanPlaces(Session session, TileCache tiles) {
+    this.session = session;
+    this.tiles = tiles;
+  }
+
+  /** Forgets the points of alignments that may be gone. */
+  void forgetLines() {
+    lines.clear();
+  }
+
+  /** Points of an alignment, close enough to be drawn and found by. */
+  List<AlignmentPoint> line(Alignment a) {
+    return lines.computeIfAbsent(a, k -> k.everyWithEnds(2));
+  }
+
+  static Optional<Mesh> mesh(Item item) {
+    return switch (item) {
+      case Item.TerrainSurface s -> Optional.of(s.mesh());
+      case Item.Body b -> Optional.of(b.mesh());
+      case Item.Cover c -> Optional.of(c.mesh());
+      case Item.AlignmentLine a -> Optional.empty();
+      case Item.StringLine l -> Optional.empty();
+      case Item.PointGroup p -> Optional.empty();
+      case Item.GroundImage g -> Optional.empty();
+    };
+  }
+
+  /** Level of an item, NaN beside it. */
+  double level(ItemId id, double e, double n) {
+    Build.BuiltItem i = session.build().items().get(id);
+    return i == null
+        ? Double.NaN
+        : mesh(i.item()).map(m -> tiles.level(m, e, n)).orElse(Double.NaN);
+  }
+
+  /** A place with the level of the topmost surface there, NaN without one. */
+  Position at(double e, double n) {
+    double level =
+        session.build().items().values().stream()
+            .filter(i -> session.build().isVisible(i.id()))
+            .map(i -> mesh(i.item()))
+            .flatMap(Optional::stream)
+            .mapToDouble(m -> tiles.level(m, e, n))
+            .filter(Double::isFinite)
+            .max()
+            .orElse(Double.NaN);
+    return new Position(e, n, level);
+  }
+
+  /** The item that is nearest, lines and points before what lies under them. */
+  Optional<ItemId> item(Position at, double reach) {
+    Build b = session.build();
+    record Hit(ItemId id, double distance) {}
+    List<Hit> hits = new ArrayList<>();
+    for (Build.BuiltItem i : b.items().values()) {
+      if (!b.isVisible(i.id())) {
+        continue;
+      }
+      double d =
+          switch (i.item()) {
+            case Item.AlignmentLine a ->
+                line(a.alignment()).stream()
+                    .mapToDouble(p -> Math.hypot(p.east() - at.east(), p.north() - at.north()))
+                    .min()
+                    .orElse(Double.MAX_VALUE);
+            case Item.StringLine l ->
+                l.lines().stream()
+                    .mapToDouble(p -> p.planDistance(at.east(), at.north()))
+                    .min()
+                    .orElse(Double.MAX_VALUE);
+            case Item.GroundImage g -> Double.MAX_VALUE; // it lies under everything
+            case Item.PointGroup g ->
+                g.points().stream()
+                    .mapToDouble(p -> p.position().planDistanceTo(at))
+                    .min()
+                    .orElse(Double.MAX_VALUE);
+            case Item.TerrainSurface s ->
+                Double.isNaN(tiles.level(s.mesh(), at.east(), at.north()))
+                    ? Double.MAX_VALUE
+                    : reach;
+            case Item.Cover c ->
+                Double.isNaN(tiles.level(c.mesh(), at.east(), at.north()))
+                    ? Double.MAX_VALUE
+                    : reach * 0.99;
+            case Item.Body s ->
+                Double.isNaN(tiles.level(s.mesh(), at.east(), at.north()))
+                    ? Double.MAX_VALUE
+                    : reach * 0.99;
+          };
+      if (d <= reach) {
+        hits.add(new Hit(i.id(), d));
+      }
+    }
+    return hits.stream().min(Comparator.comparingDouble(Hit::distance)).map(Hit::id);
+  }
+}

@@ -1,0 +1,107 @@
+package wellspan.app.stage;
+
+import java.util.Optional;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseButton;
+import javafx.scene.input.MouseEvent;
+import javafx.scene.input.ScrollEvent;
+import wellspan.app.session.Pick;
+import wellspan.app.session.Session;
+import wellspan.core.geom.Position;
+
+/**
+ * Moves the plan by mouse and keys, and takes clicks for what is to be picked, read or selected.
+ */
+final class PlanPointer {
+  private static final double PICK_PIXELS = 7;
+  private static final double KEY_STEP = 80;
+  private static final double KEY_ZOOM = 1.4;
+
+  /** Clicks that wander farther are drags, pixels. */
+  private static final double STILL = 3;
+
+  private final Session session;
+  private final PlanView plan;
+  private final PlanPlaces places;
+  private double pressX;
+  private double pressY;
+  private double lastX;
+  private double lastY;
+
+  PlanPointer(Session session, PlanView plan, PlanPlaces places) {
+    this.session = session;
+    this.plan = plan;
+    this.places = places;
+    plan.setOnScroll(this::zoom);
+    plan.setOnMousePressed(this::press);
+    plan.setOnMouseDragged(this::drag);
+    plan.setOnMouseReleased(this::release);
+    plan.setOnMouseMoved(this::point);
+    plan.setOnMouseExited(e -> session.pointerProperty().set(Optional.empty()));
+    plan.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+  }
+
+  private PlanWindow window() {
+    return plan.window();
+  }
+
+  private Position at(MouseEvent e) {
+    return places.at(window().eastAt(e.getX()), window().northAt(e.getY()));
+  }
+
+  private void zoom(ScrollEvent e) {
+    if (e.getDeltaY() != 0) {
+      plan.show(window().zoomed(Math.pow(1.0016, e.getDeltaY()), e.getX(), e.getY()));
+    }
+  }
+
+  private void press(MouseEvent e) {
+    plan.requestFocus();
+    pressX = lastX = e.getX();
+    pressY = lastY = e.getY();
+  }
+
+  private void drag(MouseEvent e) {
+    plan.show(window().moved(e.getX() - lastX, e.getY() - lastY));
+    lastX = e.getX();
+    lastY = e.getY();
+  }
+
+  private void release(MouseEvent e) {
+    if (Math.hypot(e.getX() - pressX, e.getY() - pressY) > STILL
+        || e.getButton() != MouseButton.PRIMARY) {
+      return;
+    }
+    Position at = at(e);
+    if (session.place().pickProperty().get() == Pick.OUTLINE) {
+      session.shape().corner(at);
+    } else if (session.place().pickProperty().get() != Pick.NONE) {
+      session.place().clicked(at, PICK_PIXELS * window().metresPerPixel());
+    } else if (e.isShiftDown()) {
+      session.place().probeProperty().set(Optional.of(at));
+    } else {
+      session.selectedProperty().set(places.item(at, PICK_PIXELS * window().metresPerPixel()));
+    }
+  }
+
+  private void point(MouseEvent e) {
+    session.pointerProperty().set(Optional.of(new Session.Pointer(at(e))));
+  }
+
+  private void key(KeyEvent e) {
+    switch (e.getCode()) {
+      case LEFT -> plan.show(window().moved(KEY_STEP, 0));
+      case RIGHT -> plan.show(window().moved(-KEY_STEP, 0));
+      case UP -> plan.show(window().moved(0, KEY_STEP));
+      case DOWN -> plan.show(window().moved(0, -KEY_STEP));
+      case PLUS, ADD, EQUALS ->
+          plan.show(window().zoomed(KEY_ZOOM, plan.getWidth() / 2, plan.getHeight() / 2));
+      case MINUS, SUBTRACT ->
+          plan.show(window().zoomed(1 / KEY_ZOOM, plan.getWidth() / 2, plan.getHeight() / 2));
+      default -> {
+        return;
+      }
+    }
+    e.consume();
+  }
+}
