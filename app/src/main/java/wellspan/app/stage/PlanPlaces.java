@@ -9,7 +9,6 @@ import java.util.Optional;
 import wellspan.app.session.Session;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
-import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -36,24 +35,12 @@ final class PlanPlaces {
     return lines.computeIfAbsent(a, k -> k.everyWithEnds(2));
   }
 
-  static Optional<Mesh> mesh(Item item) {
-    return switch (item) {
-      case Item.TerrainSurface s -> Optional.of(s.mesh());
-      case Item.Body b -> Optional.of(b.mesh());
-      case Item.Cover c -> Optional.of(c.mesh());
-      case Item.AlignmentLine a -> Optional.empty();
-      case Item.StringLine l -> Optional.empty();
-      case Item.PointGroup p -> Optional.empty();
-      case Item.GroundImage g -> Optional.empty();
-    };
-  }
-
   /** Level of an item, NaN beside it. */
   double level(ItemId id, double e, double n) {
     Build.BuiltItem i = session.build().items().get(id);
     return i == null
         ? Double.NaN
-        : mesh(i.item()).map(m -> tiles.level(m, e, n)).orElse(Double.NaN);
+        : i.item().triangles().map(m -> tiles.level(m, e, n)).orElse(Double.NaN);
   }
 
   /** A place with the level of the topmost surface there, NaN without one. */
@@ -61,7 +48,7 @@ final class PlanPlaces {
     double level =
         session.build().items().values().stream()
             .filter(i -> session.build().isVisible(i.id()))
-            .map(i -> mesh(i.item()))
+            .map(i -> i.item().triangles())
             .flatMap(Optional::stream)
             .mapToDouble(m -> tiles.level(m, e, n))
             .filter(Double::isFinite)

@@ -152,13 +152,13 @@ public final class PlanView extends Pane {
 
   private void buildChanged(Build b) {
     Set<Mesh> alive = new HashSet<>();
-    b.items().values().forEach(i -> PlanPlaces.mesh(i.item()).ifPresent(alive::add));
+    b.items().values().forEach(i -> i.item().triangles().ifPresent(alive::add));
     session
         .deliveries()
         .runsProperty()
         .get()
         .values()
-        .forEach(r -> r.arrived().items().forEach(i -> PlanPlaces.mesh(i).ifPresent(alive::add)));
+        .forEach(r -> r.arrived().items().forEach(i -> i.triangles().ifPresent(alive::add)));
     tiles.forgetMeshesBut(alive);
     places.forgetLines();
     boxes.keySet().retainAll(alive);
@@ -296,7 +296,7 @@ public final class PlanView extends Pane {
         if (i.item() instanceof Item.Cover c) {
           terrain.draw(c.mesh(), new SurfaceLook.Tint(Finish.colour(c.material())));
         }
-        PlanPlaces.mesh(i.item()).ifPresent(m -> terrain.draw(m, look()));
+        i.item().triangles().ifPresent(m -> terrain.draw(m, look()));
       }
     }
     if (runOff && compared.isEmpty()) {
@@ -304,7 +304,8 @@ public final class PlanView extends Pane {
           .filter(i -> b.isVisible(i.id()) && runsOff(i))
           .forEach(
               i ->
-                  PlanPlaces.mesh(i.item())
+                  i.item()
+                      .triangles()
                       .ifPresent(
                           m -> terrain.draw(m, new SurfaceLook.RunOff(awt(theme.accent())))));
     }
@@ -387,7 +388,7 @@ public final class PlanView extends Pane {
     Build b = session.build();
     return b.items().values().stream()
         .filter(i -> b.isVisible(i.id()))
-        .map(i -> PlanPlaces.mesh(i.item()))
+        .map(i -> i.item().triangles())
         .flatMap(Optional::stream)
         .map(this::box)
         .filter(Box::hasLevels)
@@ -406,12 +407,10 @@ public final class PlanView extends Pane {
     }
     Map<String, double[]> deviations = new HashMap<>();
     run.receipt().proof().items().forEach(i -> deviations.put(i.name(), i.deviations()));
-    run.sent()
-        .pieces()
-        .forEach(p -> PlanPlaces.mesh(p.item()).ifPresent(m -> terrain.draw(m, look())));
+    run.sent().pieces().forEach(p -> p.item().triangles().ifPresent(m -> terrain.draw(m, look())));
     for (Item i : run.arrived().items()) {
       double[] d = deviations.getOrDefault(i.name(), new double[0]);
-      PlanPlaces.mesh(i)
+      i.triangles()
           .ifPresent(
               m ->
                   terrain.draw(

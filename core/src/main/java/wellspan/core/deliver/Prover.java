@@ -132,8 +132,8 @@ public final class Prover {
   }
 
   private void compareItems(Item sent, Item arrived) {
-    Optional<Mesh> here = mesh(sent);
-    Optional<Mesh> there = mesh(arrived);
+    Optional<Mesh> here = sent.triangles();
+    Optional<Mesh> there = arrived.triangles();
     if (here.isPresent() && there.isPresent()) {
       take(MeshComparison.compare(sent, here.get(), there.get()));
     } else if (sent instanceof Item.AlignmentLine s && arrived instanceof Item.AlignmentLine a) {
@@ -150,18 +150,6 @@ public final class Prover {
           sent,
           sent.name() + " was sent as " + sent.kind() + " and arrived as " + arrived.kind() + ".");
     }
-  }
-
-  private static Optional<Mesh> mesh(Item item) {
-    return switch (item) {
-      case Item.TerrainSurface s -> Optional.of(s.mesh());
-      case Item.Body b -> Optional.of(b.mesh());
-      case Item.Cover c -> Optional.of(c.mesh());
-      case Item.AlignmentLine a -> Optional.empty();
-      case Item.StringLine l -> Optional.empty();
-      case Item.PointGroup p -> Optional.empty();
-      case Item.GroundImage g -> Optional.empty();
-    };
   }
 
   private void take(ItemComparison result) {

@@ -24,6 +24,19 @@ public sealed interface Item {
 
   Box bounds();
 
+  /** The triangles it is made of; empty for lines, points and pictures. */
+  default Optional<Mesh> triangles() {
+    return switch (this) {
+      case TerrainSurface s -> Optional.of(s.mesh());
+      case Body b -> Optional.of(b.mesh());
+      case Cover c -> Optional.of(c.mesh());
+      case AlignmentLine a -> Optional.empty();
+      case StringLine l -> Optional.empty();
+      case PointGroup p -> Optional.empty();
+      case GroundImage g -> Optional.empty();
+    };
+  }
+
   /**
    * A terrain surface with its triangles as designed.
    *
