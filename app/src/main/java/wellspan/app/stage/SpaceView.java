@@ -37,6 +37,7 @@ import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
 import wellspan.core.describe.Finish;
 import wellspan.core.geom.Box;
+import wellspan.core.geom.Gathering;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -49,6 +50,9 @@ import wellspan.core.picture.Texture;
  * precision before anything becomes a float.
  */
 public final class SpaceView extends StackPane {
+  /** What lies farther from the rest is not in the picture, metres. */
+  private static final double REACH = 100_000;
+
   private static final double NEAR = 0.002;
 
   private final Session session;
@@ -154,7 +158,7 @@ public final class SpaceView extends StackPane {
     Build build = session.build();
     List<Build.BuiltItem> shown =
         build.items().values().stream().filter(i -> build.isVisible(i.id())).toList();
-    Box box = shown.stream().map(i -> i.item().bounds()).reduce(Box.EMPTY, Box::union);
+    Box box = work(shown);
     content.getChildren().clear();
     labels.clear();
     if (box.isEmpty()) {
@@ -278,11 +282,7 @@ public final class SpaceView extends StackPane {
   /** Shows everything. */
   public void fit() {
     Build build = session.build();
-    Box box =
-        build.items().values().stream()
-            .filter(i -> build.isVisible(i.id()))
-            .map(i -> i.item().bounds())
-            .reduce(Box.EMPTY, Box::union);
+    Box box = work(build.items().values().stream().filter(i -> build.isVisible(i.id())).toList());
     if (box.isEmpty()) {
       return;
     }
@@ -292,6 +292,11 @@ public final class SpaceView extends StackPane {
     pivot.setZ(0);
     double size = Math.hypot(box.width(), box.depth());
     back(size * 1.28 * Math.max(1, 1.25 * getHeight() / Math.max(1, getWidth())));
+  }
+
+  /** Extent of what lies together; a source that is not in its place yet would leave a blank. */
+  private static Box work(List<Build.BuiltItem> items) {
+    return Gathering.of(items.stream().map(i -> i.item().bounds()).toList(), REACH);
   }
 
   private void back(double distance) {
