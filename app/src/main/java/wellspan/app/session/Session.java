@@ -73,6 +73,7 @@ public final class Session {
       new SimpleObjectProperty<>(Optional.empty());
   private final ObjectProperty<Optional<Position>> goTo =
       new SimpleObjectProperty<>(Optional.empty());
+  private final StageMotion stageMotion = new StageMotion();
   private final Deliveries deliveries;
   private final ReceiveDesk receiving;
   private final PlaceDesk place;
@@ -161,6 +162,11 @@ public final class Session {
   /** A place that the stage is asked to show. */
   public ObjectProperty<Optional<Position>> goToProperty() {
     return goTo;
+  }
+
+  /** Told by the stage whenever it is moved by hand. */
+  public StageMotion stageMotion() {
+    return stageMotion;
   }
 
   /** What is delivered, and what was. */

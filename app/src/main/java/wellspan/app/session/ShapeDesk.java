@@ -199,6 +199,12 @@ public final class ShapeDesk {
       public boolean isCancelled() {
         return watched != build;
       }
+
+      @Override
+      public void step(double fraction, String sentence) {
+        session.stageMotion().awaitStill(this::isCancelled);
+        Progress.super.step(fraction, sentence);
+      }
     };
   }
 

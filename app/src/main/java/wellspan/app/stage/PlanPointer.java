@@ -49,9 +49,14 @@ final class PlanPointer {
     return places.at(window().eastAt(e.getX()), window().northAt(e.getY()));
   }
 
+  private void move(PlanWindow to) {
+    session.stageMotion().moved();
+    plan.show(to);
+  }
+
   private void zoom(ScrollEvent e) {
     if (e.getDeltaY() != 0) {
-      plan.show(window().zoomed(Math.pow(1.0016, e.getDeltaY()), e.getX(), e.getY()));
+      move(window().zoomed(Math.pow(1.0016, e.getDeltaY()), e.getX(), e.getY()));
     }
   }
 
@@ -62,7 +67,7 @@ final class PlanPointer {
   }
 
   private void drag(MouseEvent e) {
-    plan.show(window().moved(e.getX() - lastX, e.getY() - lastY));
+    move(window().moved(e.getX() - lastX, e.getY() - lastY));
     lastX = e.getX();
     lastY = e.getY();
   }
@@ -90,14 +95,14 @@ final class PlanPointer {
 
   private void key(KeyEvent e) {
     switch (e.getCode()) {
-      case LEFT -> plan.show(window().moved(KEY_STEP, 0));
-      case RIGHT -> plan.show(window().moved(-KEY_STEP, 0));
-      case UP -> plan.show(window().moved(0, KEY_STEP));
-      case DOWN -> plan.show(window().moved(0, -KEY_STEP));
+      case LEFT -> move(window().moved(KEY_STEP, 0));
+      case RIGHT -> move(window().moved(-KEY_STEP, 0));
+      case UP -> move(window().moved(0, KEY_STEP));
+      case DOWN -> move(window().moved(0, -KEY_STEP));
       case PLUS, ADD, EQUALS ->
-          plan.show(window().zoomed(KEY_ZOOM, plan.getWidth() / 2, plan.getHeight() / 2));
+          move(window().zoomed(KEY_ZOOM, plan.getWidth() / 2, plan.getHeight() / 2));
       case MINUS, SUBTRACT ->
-          plan.show(window().zoomed(1 / KEY_ZOOM, plan.getWidth() / 2, plan.getHeight() / 2));
+          move(window().zoomed(1 / KEY_ZOOM, plan.getWidth() / 2, plan.getHeight() / 2));
       default -> {
         return;
       }

@@ -12,6 +12,7 @@ import javafx.scene.Node;
 import javafx.scene.PerspectiveCamera;
 import javafx.scene.SceneAntialiasing;
 import javafx.scene.SubScene;
+import javafx.scene.control.Label;
 import javafx.scene.image.Image;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
@@ -25,6 +26,7 @@ import javafx.scene.paint.PhongMaterial;
 import javafx.scene.shape.CullFace;
 import javafx.scene.shape.DrawMode;
 import javafx.scene.shape.MeshView;
+import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Scale;
 import javafx.scene.transform.Transform;
@@ -86,11 +88,7 @@ public final class SpaceView extends StackPane {
     setMinSize(0, 0);
     scene = new SubScene(world, 100, 100, true, SceneAntialiasing.DISABLED);
     if (!possible) {
-      getChildren()
-          .add(
-              Parts.wrapped(
-                  "This machine cannot show 3D. The plan and the long section work; all figures and deliveries are the same.",
-                  "title"));
+      getChildren().add(notPossible());
       return;
     }
     DirectionalLight sun = new DirectionalLight(Color.gray(0.75));
@@ -121,6 +119,16 @@ public final class SpaceView extends StackPane {
     setOnScroll(this::zoom);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
     resetView();
+  }
+
+  private static Label notPossible() {
+    Label l =
+        Parts.wrapped(
+            "This machine cannot show 3D. The plan and the long section work; all figures and deliveries are the same.",
+            "title");
+    l.setMaxWidth(460);
+    l.setTextAlignment(TextAlignment.CENTER);
+    return l;
   }
 
   public boolean isPossible() {
@@ -324,6 +332,7 @@ public final class SpaceView extends StackPane {
     double dy = e.getY() - lastY;
     lastX = e.getX();
     lastY = e.getY();
+    session.stageMotion().moved();
     if (e.getButton() == MouseButton.SECONDARY
         || e.getButton() == MouseButton.MIDDLE
         || e.isShiftDown()) {
@@ -353,6 +362,7 @@ public final class SpaceView extends StackPane {
 
   private void zoom(ScrollEvent e) {
     double factor = Math.pow(0.9985, e.getDeltaY());
+    session.stageMotion().moved();
     hit(e.getPickResult())
         .ifPresent(
             p -> {

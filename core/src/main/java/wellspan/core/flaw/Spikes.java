@@ -62,6 +62,7 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
     for (List<Integer> fresh = above(xyz, near, rings, out, m, threshold);
         !fresh.isEmpty();
         fresh = above(xyz, near, rings, out, m, threshold)) {
+      progress.step(1, "Looking for spikes");
       found.addAll(fresh);
       for (int s : fresh) {
         out[s] = true;

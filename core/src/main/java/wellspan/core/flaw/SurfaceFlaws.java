@@ -60,7 +60,6 @@ public record SurfaceFlaws(
    */
   public static SurfaceFlaws of(Mesh mesh, double sliver, Progress progress) {
     int n = mesh.triangleCount();
-    progress.step(0, "Looking for slivers");
     double turn = 0;
     for (int t = 0; t < n; t++) {
       turn += Math.signum(mesh.planArea(t));
@@ -71,6 +70,9 @@ public record SurfaceFlaws(
     Set<List<Integer>> seen = new HashSet<>();
     boolean[] flawed = new boolean[n];
     for (int t = 0; t < n; t++) {
+      if (t % 4096 == 0) {
+        progress.step(0.2 * t / n, "Looking for slivers");
+      }
       double area = mesh.planArea(t);
       int[] v = Arrays.copyOfRange(mesh.triangles(), 3 * t, 3 * t + 3);
       Arrays.sort(v);

@@ -52,6 +52,11 @@ public interface Progress {
       public boolean isCancelled() {
         return whole.isCancelled();
       }
+
+      @Override
+      public void step(double fraction, String sentence) {
+        whole.step(from + (to - from) * fraction, sentence);
+      }
     };
   }
 }

@@ -36,6 +36,28 @@ class ProgressTest {
   }
 
   @Test
+  void aWholeThatHoldsUpItsStepsHoldsUpThoseOfItsParts() {
+    List<String> held = new ArrayList<>();
+    Progress holding =
+        new Progress() {
+          @Override
+          public void report(double fraction, String sentence) {}
+
+          @Override
+          public boolean isCancelled() {
+            return false;
+          }
+
+          @Override
+          public void step(double fraction, String sentence) {
+            held.add(sentence + " " + fraction);
+          }
+        };
+    holding.part(0.5, 1).part(0, 0.5).step(1, "end");
+    assertThat(held).containsExactly("end 0.75");
+  }
+
+  @Test
   void aCancelledWholeCancelsItsParts() {
     Progress part = whole.part(0, 0.1);
     assertThatCode(part::checkCancelled).doesNotThrowAnyException();

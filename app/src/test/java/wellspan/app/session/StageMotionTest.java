@@ -1,0 +1,52 @@
+package wellspan.app.session;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicLong;
+import org.junit.jupiter.api.Test;
+
+class StageMotionTest {
+  private final AtomicLong now = new AtomicLong(7);
+  private final StageMotion motion = new StageMotion(now::get);
+
+  @Test
+  void standsStillAtFirstAndSomeTimeAfterEveryMove() {
+    assertThat(motion.isMoving()).isFalse();
+    motion.moved();
+    assertThat(motion.isMoving()).isTrue();
+    now.addAndGet(StageMotion.STILL_AFTER - 1);
+    assertThat(motion.isMoving()).isTrue();
+    now.addAndGet(1);
+    assertThat(motion.isMoving()).isFalse();
+  }
+
+  @Test
+  void whatWaitsGoesOnOnceTheStageStandsStill() throws InterruptedException {
+    CountDownLatch waiting = new CountDownLatch(1);
+    CountDownLatch wentOn = new CountDownLatch(1);
+    motion.moved();
+    Thread.ofVirtual()
+        .start(
+            () -> {
+              motion.awaitStill(
+                  () -> {
+                    waiting.countDown();
+                    return false;
+                  });
+              wentOn.countDown();
+            });
+    assertThat(waiting.await(20, TimeUnit.SECONDS)).isTrue();
+    assertThat(wentOn.getCount()).isEqualTo(1);
+    now.addAndGet(StageMotion.STILL_AFTER);
+    assertThat(wentOn.await(20, TimeUnit.SECONDS)).isTrue();
+  }
+
+  @Test
+  void whatIsNoLongerWantedDoesNotWait() {
+    motion.moved();
+    motion.awaitStill(() -> true);
+    assertThat(motion.isMoving()).isTrue();
+  }
+}
