@@ -1,6 +1,7 @@
 package wellspan.app.stage;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.application.ConditionalFeature;
 import javafx.application.Platform;
@@ -71,6 +72,7 @@ public final class SpaceView extends StackPane {
   private final SpaceLabels labels = new SpaceLabels(content);
   private final boolean possible = Platform.isSupported(ConditionalFeature.SCENE3D);
   private Position zero = new Position(0, 0, 0);
+  private Map<ItemId, Integer> order = Map.of();
   private Theme theme = Theme.LIGHT;
   private boolean edges;
   private boolean stale = true;
@@ -148,6 +150,7 @@ public final class SpaceView extends StackPane {
 
   public void setExaggeration(double factor) {
     exaggeration.setZ(factor);
+    lift();
   }
 
   private void changed() {
@@ -174,6 +177,7 @@ public final class SpaceView extends StackPane {
     }
     Position c = box.centre();
     zero = new Position(c.east(), c.north(), Double.isNaN(c.height()) ? 0 : c.height());
+    order = SpaceOrder.of(shown);
     SpaceMeshes meshes = new SpaceMeshes(zero);
     double thickness = Math.max(box.width(), box.depth()) / 700;
     for (Build.BuiltItem i : shown) {
@@ -207,6 +211,7 @@ public final class SpaceView extends StackPane {
     if (!fitted) {
       fit();
     }
+    lift();
     Platform.runLater(labels::follow);
   }
 
@@ -263,7 +268,6 @@ public final class SpaceView extends StackPane {
       if (edges) {
         MeshView net = add(id, tile, theme.ink());
         net.setDrawMode(DrawMode.LINE);
-        net.setTranslateZ(0.02);
         net.setMouseTransparent(true);
       }
     }
@@ -280,7 +284,25 @@ public final class SpaceView extends StackPane {
     return view;
   }
 
+  /** Sets apart what would speckle through each other at this distance. */
+  private void lift() {
+    for (Node n : content.getChildren()) {
+      if (n instanceof MeshView view && view.getUserData() instanceof ItemId id) {
+        double rank = order.getOrDefault(id, 0) + (view.getDrawMode() == DrawMode.LINE ? 0.5 : 0);
+        view.setTranslateZ(SpaceOrder.lift(rank, metresPerPixel()) / exaggeration.getZ());
+      }
+    }
+  }
+
   // ---- camera
+
+  /** At the middle of the picture. */
+  private double metresPerPixel() {
+    return -back.getZ()
+        * 2
+        * Math.tan(Math.toRadians(camera.getFieldOfView() / 2))
+        / Math.max(1, getHeight());
+  }
 
   private void resetView() {
     turn.setAngle(-28);
@@ -312,6 +334,7 @@ public final class SpaceView extends StackPane {
     back.setZ(-d);
     camera.setNearClip(Math.max(0.1, d * NEAR));
     camera.setFarClip(d * 20);
+    lift();
   }
 
   private void look(Position at) {
@@ -348,11 +371,7 @@ public final class SpaceView extends StackPane {
   }
 
   private void pan(double dx, double dy) {
-    double perPixel =
-        -back.getZ()
-            * 2
-            * Math.tan(Math.toRadians(camera.getFieldOfView() / 2))
-            / Math.max(1, getHeight());
+    double perPixel = metresPerPixel();
     double a = Math.toRadians(turn.getAngle());
     double right = -dx * perPixel;
     double up = dy * perPixel / Math.max(0.25, Math.abs(Math.cos(Math.toRadians(tilt.getAngle()))));
@@ -373,10 +392,10 @@ public final class SpaceView extends StackPane {
     back(-back.getZ() * factor);
   }
 
+  /** Where it was hit, in the picture's coordinates and without its lift. */
   private Optional<Point3D> hit(PickResult pick) {
-    Node n = pick.getIntersectedNode();
-    return n instanceof MeshView
-        ? Optional.of(content.localToParent(n.localToParent(pick.getIntersectedPoint())))
+    return pick.getIntersectedNode() instanceof MeshView
+        ? Optional.of(content.localToParent(pick.getIntersectedPoint()))
         : Optional.empty();
   }
 
