@@ -7,6 +7,7 @@ import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import wellspan.core.job.Job;
@@ -40,6 +41,8 @@ public final class ReceiveDesk {
   private final Session session;
   private final Clock clock;
   private final Deque<Path> rest = new ArrayDeque<>();
+  private ReceivedSoFar soFar = ReceivedSoFar.NOTHING;
+  private boolean reading;
   private final ReadOnlyObjectWrapper<Optional<Question>> question =
       new ReadOnlyObjectWrapper<>(Optional.empty());
 
@@ -53,33 +56,53 @@ public final class ReceiveDesk {
     return question.getReadOnlyProperty();
   }
 
-  /** Receives files one after the other; each becomes a new source or the next revision of one. */
+  /**
+   * Receives files one after the other; each becomes a new source or the next revision of one. A
+   * file that cannot be read does not keep the others from being received.
+   */
   public void receive(List<Path> files) {
-    rest.addAll(files);
-    if (question.get().isEmpty()) {
-      next();
+    if (reading || question.get().isPresent()) {
+      rest.addAll(files);
+      return;
     }
+    soFar = ReceivedSoFar.NOTHING;
+    rest.addAll(files);
+    next();
   }
 
   private void next() {
-    if (rest.isEmpty()) {
+    Path file = rest.poll();
+    if (file == null) {
+      soFar.success().ifPresent(session::say);
+      soFar.complaint().ifPresent(session::complain);
       return;
     }
-    Path file = rest.peek();
     Job job = session.job();
-    boolean started =
+    reading(file, p -> take(job, file, p), this::taken, this::refused);
+  }
+
+  private <T> void reading(
+      Path file, Work.Task<T> task, Consumer<T> done, Consumer<String> failed) {
+    reading =
         session
             .work()
             .start(
                 "Reading " + file.getFileName(),
-                p -> take(job, file, p),
-                this::taken,
-                this::refused);
-    if (started) {
-      rest.pop();
-    } else {
-      rest.clear();
-    }
+                task,
+                t -> {
+                  reading = false;
+                  done.accept(t);
+                },
+                why -> {
+                  boolean begun = reading;
+                  reading = false;
+                  if (begun && !session.work().isCancelled()) {
+                    failed.accept(why);
+                  } else {
+                    rest.clear();
+                    session.complain(why);
+                  }
+                });
   }
 
   private Outcome take(Job job, Path file, wellspan.core.progress.Progress p) throws IOException {
@@ -124,8 +147,8 @@ public final class ReceiveDesk {
   }
 
   private void refused(String why) {
-    rest.clear();
-    session.complain(why);
+    soFar = soFar.without(why);
+    next();
   }
 
   private void taken(SourceIntake.Taken t) {
@@ -135,19 +158,22 @@ public final class ReceiveDesk {
     session.showChange(t.change());
     int n = t.received().entries().size();
     String found = n + (n == 1 ? " item" : " items");
-    session.say(
-        t.source().current().fileName()
-            + (revision
-                ? " received as " + t.source().current().label() + " of " + t.source().name()
-                : " received")
-            + ": "
-            + found
-            + ".");
+    soFar =
+        soFar.and(
+            t.source().current().fileName()
+                + (revision
+                    ? " received as " + t.source().current().label() + " of " + t.source().name()
+                    : " received")
+                + ": "
+                + found
+                + ".",
+            n);
   }
 
   /** Opens the columns of a point list that is in the job already. */
   public void reconsider(Source s) {
     Path file = session.store().stored(s.current());
+    soFar = ReceivedSoFar.NOTHING;
     try {
       PointListPreview preview =
           s.reading() instanceof ReadingRule.Columns c
@@ -165,25 +191,24 @@ public final class ReceiveDesk {
     if (!q.source().isEmpty()) {
       question.set(Optional.empty());
       read(q.source(), rule);
+      next();
       return;
     }
     Job job = session.job();
-    session
-        .work()
-        .start(
-            "Reading " + q.file().getFileName(),
-            p ->
-                SourceIntake.take(
-                    session.store(), job, q.file(), rule, before(job, q.file()), clock, p),
-            t -> {
-              question.set(Optional.empty());
-              taken(t);
-              next();
-            },
-            why -> {
-              question.set(Optional.of(new Question(q.file(), "", q.preview(), why)));
-              session.complain(why);
-            });
+    reading(
+        q.file(),
+        p ->
+            SourceIntake.take(
+                session.store(), job, q.file(), rule, before(job, q.file()), clock, p),
+        t -> {
+          question.set(Optional.empty());
+          taken(t);
+          next();
+        },
+        why -> {
+          question.set(Optional.of(new Question(q.file(), "", q.preview(), why)));
+          session.complain(why);
+        });
   }
 
   /** Leaves the file in question as it is and goes on with the next. */

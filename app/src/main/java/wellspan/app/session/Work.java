@@ -50,6 +50,11 @@ public final class Work {
     cancelled = true;
   }
 
+  /** Whether the work that runs, or ran last, was cancelled. */
+  boolean isCancelled() {
+    return cancelled;
+  }
+
   /**
    * Runs a task on its own thread; its end comes back on the window's thread. Refused while another
    * one runs.

@@ -28,6 +28,7 @@ final class RouteView extends Pane {
   private final Canvas canvas = new Canvas();
   private final VBox names;
   private final Label jobName = Parts.label("", "muted");
+  private final Label notSaved = Parts.label("\u00b7 not saved", "muted");
   private final List<ToggleButton> stops = new ArrayList<>();
   private final List<Label> badges = new ArrayList<>();
   private final HBox tools;
@@ -42,7 +43,10 @@ final class RouteView extends Pane {
     getStyleClass().add("route");
     setMinHeight(HEIGHT);
     setPrefHeight(HEIGHT);
-    names = new VBox(1, Parts.label("Wellspan", "brand"), jobName);
+    // a long name is cut, what says that it is not saved is not
+    notSaved.setMinWidth(USE_PREF_SIZE);
+    notSaved.managedProperty().bind(notSaved.visibleProperty());
+    names = new VBox(1, Parts.label("Wellspan", "brand"), new HBox(4, jobName, notSaved));
     names.setLayoutX(18);
     names.setLayoutY(13);
     names.setMaxWidth(196);
@@ -101,7 +105,8 @@ final class RouteView extends Pane {
   }
 
   private void refresh() {
-    jobName.setText(session.job().name() + (session.unsavedProperty().get() ? " · not saved" : ""));
+    jobName.setText(session.job().name());
+    notSaved.setVisible(session.unsavedProperty().get());
     for (Stop s : Stop.values()) {
       stops.get(s.ordinal()).setSelected(s == session.stopProperty().get());
       List<Finding> here =

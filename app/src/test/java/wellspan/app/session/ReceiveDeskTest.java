@@ -85,4 +85,51 @@ class ReceiveDeskTest extends SessionFixture {
     assertThat(session.job().sources().getFirst().reading()).isEqualTo(ReadingRule.AS_FOUND);
     assertThat(firstPoint().east()).isEqualTo(7);
   }
+
+  @Test
+  void aFileThatCannotBeReadDoesNotKeepTheOthersOut() throws Exception {
+    Path one = list("one.csv", "id,e,n\nP,1,2\n");
+    Path broken = list("broken.xml", "<LandXML><Surfaces>");
+    Path two = list("two.csv", "id,e,n\nQ,3,4\nR,5,6\n");
+    session.receiving().receive(List.of(one, broken, two));
+    settle();
+    assertThat(session.job().sources()).extracting(Source::name).containsExactly("one", "two");
+    assertThat(session.messageIsErrorProperty().get()).isTrue();
+    assertThat(session.messageProperty().get())
+        .startsWith("2 of 3 files received. Not received: broken.xml")
+        .contains("line 1");
+    receive(broken);
+    assertThat(session.messageProperty().get()).startsWith("broken.xml");
+  }
+
+  @Test
+  void filesReceivedTogetherAreToldTogether() throws Exception {
+    Path one = list("one.csv", "id,e,n\nP,1,2\n");
+    Path two = list("two.csv", "id,e,n\nQ,3,4\nR,5,6\n");
+    session.receiving().receive(List.of(one, two));
+    settle();
+    assertThat(session.messageProperty().get()).isEqualTo("2 files received: 2 items.");
+    receive(list("one-RevB.csv", "id,e,n\nP,1,2.5\n"));
+    assertThat(session.messageProperty().get())
+        .isEqualTo("one-RevB.csv received as Rev B of one: 1 item.");
+  }
+
+  @Test
+  void whatComesWhileAFileIsReadWaitsForItsTurn() throws Exception {
+    session.receiving().receive(List.of(ROAD));
+    session.receiving().receive(List.of(list("one.csv", "id,e,n\nP,1,2\n")));
+    settle();
+    assertThat(session.job().sources())
+        .extracting(Source::name)
+        .containsExactly("quay-road", "one");
+  }
+
+  @Test
+  void cancellingLeavesTheFilesBehindOutToo() throws Exception {
+    session.receiving().receive(List.of(ROAD, list("one.csv", "id,e,n\nP,1,2\n")));
+    session.work().cancel();
+    settle();
+    assertThat(session.job().sources()).isEmpty();
+    assertThat(session.messageProperty().get()).isEqualTo("Cancelled. Nothing was changed.");
+  }
 }
