@@ -3,6 +3,7 @@ package wellspan.app.session;
 import java.io.IOException;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
@@ -14,12 +15,12 @@ import wellspan.core.progress.Progress;
 
 /** The one long work that may run beside the window: reading, writing, proving. */
 public final class Work {
-  private static final long REPORT_NANOS = 40_000_000;
-
   /** Something that takes long and may fail with a sentence. */
   public interface Task<T> {
     T run(Progress progress) throws IOException;
   }
+
+  private record Report(double fraction, String sentence) {}
 
   private final Executor window;
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
@@ -103,17 +104,17 @@ public final class Work {
 
   private Progress progress() {
     return new Progress() {
-      private long last;
+      // of what is reported while the window is busy only the last counts
+      private final AtomicReference<Report> latest = new AtomicReference<>();
 
       @Override
       public void report(double f, String text) {
-        long now = System.nanoTime();
-        if (now - last > REPORT_NANOS) {
-          last = now;
+        if (latest.getAndSet(new Report(f, text)) == null) {
           window.execute(
               () -> {
-                fraction.set(f);
-                sentence.set(text);
+                Report r = latest.getAndSet(null);
+                fraction.set(r.fraction());
+                sentence.set(r.sentence());
               });
         }
       }

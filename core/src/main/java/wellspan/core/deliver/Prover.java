@@ -81,6 +81,7 @@ public final class Prover {
     }
     compareFrames(arrived);
     arrived.findings().stream().filter(Finding::isError).forEach(findings::add);
+    progress.step(1, "Tallying control points");
     ControlTally tally = tally(arrived);
     tally.findings(DELIVER).stream()
         .filter(Finding::isError)

@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import wellspan.core.deliver.PastRun;
+import wellspan.core.progress.Progress;
 import wellspan.core.receive.FileStem;
 
 /**
@@ -102,17 +103,18 @@ public final class JobStore {
   }
 
   /** Whether the stored file still is what was received. */
-  public boolean isIntact(Revision revision) throws IOException {
+  public boolean isIntact(Revision revision, Progress progress) throws IOException {
     Path file = stored(revision);
-    return Files.isRegularFile(file) && Sha256.of(file).equals(revision.sha256());
+    return Files.isRegularFile(file) && Sha256.of(file, progress).equals(revision.sha256());
   }
 
   /**
    * Copies a received file into the job, byte for byte, and names the revision. The file is stored
    * under its digest, so that two files of one name never meet. Nothing in the job is changed yet.
    */
-  public Revision keep(Path received, String label, Clock clock) throws IOException {
-    String sha = Sha256.of(received);
+  public Revision keep(Path received, String label, Clock clock, Progress progress)
+      throws IOException {
+    String sha = Sha256.of(received, progress);
     String name = received.getFileName().toString();
     String stored = "sources/" + sha.substring(0, 12) + "/" + name;
     Path target = folder.resolve(stored);

@@ -30,6 +30,7 @@ import wellspan.core.place.Control;
 import wellspan.core.place.PointPair;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.place.SpotMark;
+import wellspan.core.progress.Progress;
 import wellspan.core.unit.LinearUnit;
 
 class JobStoreTest {
@@ -45,7 +46,7 @@ class JobStoreTest {
     store = new JobStore(dir.resolve("job"));
     Path received = Files.writeString(dir.resolve("Road Rev A.xml"), "<x/>");
     store.create(Job.named("Brindle Ness"));
-    Revision r = store.keep(received, "Rev A", CLOCK);
+    Revision r = store.keep(received, "Rev A", CLOCK, Progress.NONE);
     ItemId id = ItemId.of("road", "terrain surface", "Ground");
     job =
         store
@@ -137,9 +138,9 @@ class JobStoreTest {
   void receivedFilesAreKeptByteForByteAndWatched() throws IOException {
     Revision r = job.sources().getFirst().current();
     assertThat(store.stored(r)).hasContent("<x/>");
-    assertThat(store.isIntact(r)).isTrue();
+    assertThat(store.isIntact(r, Progress.NONE)).isTrue();
     Files.writeString(store.stored(r), "changed");
-    assertThat(store.isIntact(r)).isFalse();
+    assertThat(store.isIntact(r, Progress.NONE)).isFalse();
   }
 
   @Test
@@ -268,12 +269,13 @@ class JobStoreTest {
     for (String name : List.of("a.shp", "a.dbf", "a.PRJ", "a.txt", "b.dbf")) {
       Files.writeString(from.resolve(name), name);
     }
-    Revision r = store.keep(from.resolve("a.shp"), "Rev A", java.time.Clock.systemUTC());
+    Revision r =
+        store.keep(from.resolve("a.shp"), "Rev A", java.time.Clock.systemUTC(), Progress.NONE);
     try (var kept = Files.list(store.stored(r).getParent())) {
       assertThat(kept.map(p -> p.getFileName().toString()))
           .containsExactlyInAnyOrder("a.shp", "a.dbf", "a.PRJ");
     }
-    assertThat(store.isIntact(r)).isTrue();
+    assertThat(store.isIntact(r, Progress.NONE)).isTrue();
   }
 
   @Test

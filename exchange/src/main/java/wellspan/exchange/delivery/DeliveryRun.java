@@ -88,14 +88,14 @@ public final class DeliveryRun {
       carrier.write(parcel, fresh, fileName, clock, progress.part(0, 0.45));
       String position = PositionBeside.json(parcel, fileName);
       Received arrived = carrier.readBack(parcel, fresh, position, progress.part(0.45, 0.8));
-      Proof proof = Prover.compare(parcel, arrived, progress.part(0.8, 1));
+      Proof proof = Prover.compare(parcel, arrived, progress.part(0.8, 0.9));
       Path kept = proof.pass() ? target : folder.resolve(fileName + ".unproven");
-      AtomicFile.move(fresh, kept);
       List<Receipt.SentFile> files = new ArrayList<>();
-      files.add(sent(kept));
+      files.add(sent(kept, fresh, progress.part(0.9, 1)));
+      AtomicFile.move(fresh, kept); // from here on it is delivered and cannot be cancelled
       if (!parcel.format().saysPlace()) {
         for (Path p : PositionBeside.write(parcel, kept, position)) {
-          files.add(sent(p));
+          files.add(sent(p, p, Progress.NONE));
         }
       }
       Receipt receipt =
@@ -114,8 +114,9 @@ public final class DeliveryRun {
     }
   }
 
-  private static Receipt.SentFile sent(Path p) throws IOException {
-    return new Receipt.SentFile(String.valueOf(p.getFileName()), Files.size(p), Sha256.of(p));
+  private static Receipt.SentFile sent(Path name, Path file, Progress progress) throws IOException {
+    return new Receipt.SentFile(
+        String.valueOf(name.getFileName()), Files.size(file), Sha256.of(file, progress));
   }
 
   private static Map<String, String> contents(Parcel parcel) {

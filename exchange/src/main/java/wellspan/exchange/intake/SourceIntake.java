@@ -59,12 +59,14 @@ public final class SourceIntake {
       Progress progress)
       throws IOException {
     Received received = Intake.read(file, rule, progress.part(0, 0.8));
-    progress.step(0.8, "Keeping " + file.getFileName());
     String name = SourceNames.of(job, file.getFileName().toString());
     Optional<Source> known = job.source(name);
     Revision revision =
         store.keep(
-            file, JobStore.labelAfter(known.map(s -> s.revisions().size()).orElse(0)), clock);
+            file,
+            JobStore.labelAfter(known.map(s -> s.revisions().size()).orElse(0)),
+            clock,
+            progress.part(0.8, 1));
     if (known.isPresent() && known.get().current().sha256().equals(revision.sha256())) {
       throw new JobException(
           file.getFileName()
@@ -136,16 +138,14 @@ public final class SourceIntake {
     int done = 0;
     for (Source s : job.sources()) {
       Revision r = s.current();
-      if (!store.isIntact(r)) {
+      double share = 1.0 / job.sources().size();
+      Progress own = reading.part(done * share, (done + 1) * share);
+      if (!store.isIntact(r, own.part(0, 0.2))) {
         throw new JobException(
             store.stored(r)
                 + " is missing or is no longer the file that was received. Put the original back, or receive it again.");
       }
-      double share = 1.0 / job.sources().size();
-      received.put(
-          s.name(),
-          Intake.read(
-              store.stored(r), s.reading(), reading.part(done * share, (done + 1) * share)));
+      received.put(s.name(), Intake.read(store.stored(r), s.reading(), own.part(0.2, 1)));
       done++;
     }
     return Build.of(job, received, progress.part(shaped ? 0.5 : 1, 1));

@@ -360,18 +360,12 @@ class RoundTripTest {
                 ""));
     assertThatThrownBy(() -> DeliveryRun.run("d", wrong, target, Clock.systemUTC(), Progress.NONE))
         .isInstanceOf(SchemaViolation.class);
-    Progress cancelled =
-        new Progress() {
-          @Override
-          public void report(double fraction, String sentence) {}
-
-          @Override
-          public boolean isCancelled() {
-            return true;
-          }
-        };
-    assertThatThrownBy(() -> DeliveryRun.run("d", bad, target, Clock.systemUTC(), cancelled))
-        .isInstanceOf(CancellationException.class);
+    for (String stage : List.of("", "Reading", "Comparing", "Tallying", "Taking the checksum")) {
+      Progress cancelled = new CancelledAt(stage);
+      assertThatThrownBy(() -> DeliveryRun.run("d", bad, target, Clock.systemUTC(), cancelled))
+          .as("cancelled at: " + stage)
+          .isInstanceOf(CancellationException.class);
+    }
     assertThat(Files.readAllBytes(target)).isEqualTo(good);
     try (var files = Files.list(target.getParent())) {
       assertThat(files).containsExactly(target);
@@ -463,5 +457,31 @@ class RoundTripTest {
         .contains(o.receipt().files().getFirst().sha256());
     String json = wellspan.core.deliver.ReceiptJson.text(o.receipt());
     assertThat(json).contains("\"pass\" : true").contains("\"trianglesIdentical\" : true");
+  }
+
+  /** Work that somebody cancels once it tells that it has come to a stage. */
+  private static final class CancelledAt implements Progress {
+    private final String stage;
+    private boolean cancelled;
+
+    CancelledAt(String stage) {
+      this.stage = stage;
+    }
+
+    @Override
+    public void report(double fraction, String sentence) {
+      cancelled |= sentence.startsWith(stage);
+    }
+
+    @Override
+    public void step(double fraction, String sentence) {
+      report(fraction, sentence);
+      checkCancelled();
+    }
+
+    @Override
+    public boolean isCancelled() {
+      return cancelled;
+    }
   }
 }
