@@ -85,6 +85,11 @@ public sealed interface DeliveryFormat {
     return this instanceof Ifc;
   }
 
+  /** Whether pictures laid over surfaces go with it, as files beside it. */
+  default boolean carriesPictures() {
+    return this instanceof Ifc f && f.schema() != IfcSchema.IFC2X3;
+  }
+
   /** Whether the format carries this item. */
   default boolean carries(Item item) {
     return switch (item) {

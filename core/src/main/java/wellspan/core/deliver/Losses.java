@@ -29,7 +29,9 @@ public final class Losses {
               case DeliveryFormat.Dxf f -> ofDrawing(item);
               case DeliveryFormat.PointList f -> List.<Finding>of();
             });
-    if (item instanceof Item.TerrainSurface s && s.texture().isPresent()) {
+    if (item instanceof Item.TerrainSurface s
+        && s.texture().isPresent()
+        && !format.carriesPictures()) {
       out.add(note("deliver.texture", item, "the picture over it stays here."));
     }
     return out;

@@ -137,6 +137,9 @@ public final class Prover {
     Optional<Mesh> there = arrived.triangles();
     if (here.isPresent() && there.isPresent()) {
       take(MeshComparison.compare(sent, here.get(), there.get()));
+      if (parcel.format().carriesPictures()) {
+        findings.addAll(TextureComparison.compare(sent, arrived));
+      }
     } else if (sent instanceof Item.AlignmentLine s && arrived instanceof Item.AlignmentLine a) {
       take(AlignmentComparison.compare(s, a));
     } else if (sent instanceof Item.AlignmentLine s && arrived instanceof Item.StringLine l) {

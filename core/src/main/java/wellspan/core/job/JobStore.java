@@ -7,6 +7,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.time.Clock;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
@@ -111,8 +112,12 @@ public final class JobStore {
   /**
    * Copies a received file into the job, byte for byte, and names the revision. The file is stored
    * under its digest, so that two files of one name never meet. Nothing in the job is changed yet.
+   *
+   * @param beside other files that were read with it, relative to it; they are copied too, as are
+   *     those that belong to it by their names
    */
-  public Revision keep(Path received, String label, Clock clock, Progress progress)
+  public Revision keep(
+      Path received, List<String> beside, String label, Clock clock, Progress progress)
       throws IOException {
     String sha = Sha256.of(received, progress);
     String name = received.getFileName().toString();
@@ -124,6 +129,11 @@ public final class JobStore {
     }
     for (Path companion : Companions.of(received)) {
       copy(companion, target.resolveSibling(companion.getFileName()));
+    }
+    for (String other : beside) {
+      Path to = target.resolveSibling(other);
+      Files.createDirectories(to.getParent());
+      copy(received.resolveSibling(other), to);
     }
     return new Revision(label, name, stored, sha, Files.size(target), clock.instant());
   }

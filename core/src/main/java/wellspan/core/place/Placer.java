@@ -24,6 +24,8 @@ import wellspan.core.geom.Position;
 import wellspan.core.geom.Similarity;
 import wellspan.core.item.Item;
 import wellspan.core.picture.PicturePlace;
+import wellspan.core.picture.Pixels;
+import wellspan.core.picture.Texture;
 import wellspan.core.receive.Received;
 
 /** Brings what a reader found into the shared coordinates of a job. */
@@ -197,7 +199,8 @@ public final class Placer {
   private Item move(Item item, PointMap m) throws Transformation.OutsideAreaException {
     return switch (item) {
       case Item.TerrainSurface s ->
-          new Item.TerrainSurface(s.name(), move(s.mesh(), m), s.invisible());
+          new Item.TerrainSurface(
+              s.name(), move(s.mesh(), m), s.invisible(), moved(s.name(), s.texture(), m));
       case Item.Cover c -> new Item.Cover(c.name(), move(c.mesh(), m), c.material());
       case Item.Body b -> new Item.Body(b.name(), move(b.mesh(), m), b.band(), b.use());
       case Item.AlignmentLine a -> new Item.AlignmentLine(a.name(), move(a.alignment(), m));
@@ -208,7 +211,8 @@ public final class Placer {
         }
         yield new Item.StringLine(l.name(), lines);
       }
-      case Item.GroundImage g -> new Item.GroundImage(g.name(), g.pixels(), moved(g, m));
+      case Item.GroundImage g ->
+          new Item.GroundImage(g.name(), g.pixels(), moved(g.name(), g.pixels(), g.place(), m));
       case Item.PointGroup g -> {
         List<Item.NamedPoint> points = new ArrayList<>();
         for (Item.NamedPoint p : g.points()) {
@@ -219,14 +223,23 @@ public final class Placer {
     };
   }
 
-  /** A picture stays a parallelogram; where that departs by more than a pixel it is said. */
-  private PicturePlace moved(Item.GroundImage g, PointMap m)
+  private Optional<Texture> moved(String name, Optional<Texture> texture, PointMap m)
       throws Transformation.OutsideAreaException {
-    PicturePlace to = new PicturePlace(m.apply(g.place().corners()));
+    if (texture.isEmpty()) {
+      return texture;
+    }
+    Pixels pixels = texture.get().pixels();
+    return Optional.of(new Texture(pixels, moved(name, pixels, texture.get().place(), m)));
+  }
+
+  /** A picture stays a parallelogram; where that departs by more than a pixel it is said. */
+  private PicturePlace moved(String name, Pixels pixels, PicturePlace place, PointMap m)
+      throws Transformation.OutsideAreaException {
+    PicturePlace to = new PicturePlace(m.apply(place.corners()));
     Position centre =
-        m.apply(new Position(g.place().east(0.5, 0.5), g.place().north(0.5, 0.5), Double.NaN));
+        m.apply(new Position(place.east(0.5, 0.5), place.north(0.5, 0.5), Double.NaN));
     double off = Math.hypot(to.east(0.5, 0.5) - centre.east(), to.north(0.5, 0.5) - centre.north());
-    if (off > to.width() / g.pixels().width()) {
+    if (off > to.width() / pixels.width()) {
       findings.add(
           Finding.warning(
                   PLACE,
@@ -235,7 +248,7 @@ public final class Placer {
                   String.format(
                       Locale.ROOT,
                       "%s is laid by its corners in the other system; its middle is off by %.1f m.",
-                      g.name(),
+                      name,
                       off))
               .at(centre)
               .withFigure(String.format(Locale.ROOT, "%.1f m", off)));

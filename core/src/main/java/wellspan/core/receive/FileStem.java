@@ -9,9 +9,14 @@ public final class FileStem {
    * a file share it: {@code shore-survey} of {@code shore-survey_RevB.csv}.
    */
   public static String of(String fileName) {
-    int dot = fileName.lastIndexOf('.');
-    String base = dot > 0 ? fileName.substring(0, dot) : fileName;
+    String base = withoutEnding(fileName);
     String plain = base.replaceFirst("(?i)[-_ ]*\\(?rev(ision)?[-_. ]*[a-z0-9]{1,3}\\)?$", "");
     return plain.isEmpty() ? base : plain;
+  }
+
+  /** The name without its ending. */
+  public static String withoutEnding(String fileName) {
+    int dot = fileName.lastIndexOf('.');
+    return dot > 0 ? fileName.substring(0, dot) : fileName;
   }
 }

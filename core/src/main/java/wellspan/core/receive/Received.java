@@ -21,6 +21,7 @@ import wellspan.core.item.Item;
  *     has none
  * @param counts number of things in the file by their name in the format
  * @param places what the file says of where it lies, strongest statement first
+ * @param beside other files that were read with it, relative to it
  */
 public record Received(
     String format,
@@ -30,13 +31,15 @@ public record Received(
     List<Layer> layers,
     Map<String, Integer> counts,
     List<Finding> findings,
-    List<PlaceStatement> places) {
+    List<PlaceStatement> places,
+    List<String> beside) {
 
   public Received {
     entries = List.copyOf(entries);
     layers = List.copyOf(layers);
     findings = List.copyOf(findings);
     places = List.copyOf(places);
+    beside = List.copyOf(beside);
   }
 
   /** A file of a format without layers. */
@@ -49,6 +52,24 @@ public record Received(
       List<Finding> findings,
       List<PlaceStatement> places) {
     this(format, crs, unit, entries, List.of(), counts, findings, places);
+  }
+
+  /** A file that nothing was read with. */
+  public Received(
+      String format,
+      String crs,
+      String unit,
+      List<Entry> entries,
+      List<Layer> layers,
+      Map<String, Integer> counts,
+      List<Finding> findings,
+      List<PlaceStatement> places) {
+    this(format, crs, unit, entries, layers, counts, findings, places, List.of());
+  }
+
+  /** The same file with others that were read with it. */
+  public Received with(List<String> filesBeside) {
+    return new Received(format, crs, unit, entries, layers, counts, findings, places, filesBeside);
   }
 
   /** The frame that the file itself declares, where it carries one. */
@@ -66,7 +87,7 @@ public record Received(
 
   /** The same file with its items elsewhere. */
   public Received withEntries(List<Entry> placed, List<Finding> all) {
-    return new Received(format, crs, unit, placed, layers, counts, all, places);
+    return new Received(format, crs, unit, placed, layers, counts, all, places, beside);
   }
 
   public List<Item> items() {

@@ -46,7 +46,7 @@ class JobStoreTest {
     store = new JobStore(dir.resolve("job"));
     Path received = Files.writeString(dir.resolve("Road Rev A.xml"), "<x/>");
     store.create(Job.named("Brindle Ness"));
-    Revision r = store.keep(received, "Rev A", CLOCK, Progress.NONE);
+    Revision r = store.keep(received, List.of(), "Rev A", CLOCK, Progress.NONE);
     ItemId id = ItemId.of("road", "terrain surface", "Ground");
     job =
         store
@@ -270,7 +270,8 @@ class JobStoreTest {
       Files.writeString(from.resolve(name), name);
     }
     Revision r =
-        store.keep(from.resolve("a.shp"), "Rev A", java.time.Clock.systemUTC(), Progress.NONE);
+        store.keep(
+            from.resolve("a.shp"), List.of(), "Rev A", java.time.Clock.systemUTC(), Progress.NONE);
     try (var kept = Files.list(store.stored(r).getParent())) {
       assertThat(kept.map(p -> p.getFileName().toString()))
           .containsExactlyInAnyOrder("a.shp", "a.dbf", "a.PRJ");

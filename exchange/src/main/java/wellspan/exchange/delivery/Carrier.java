@@ -3,6 +3,7 @@ package wellspan.exchange.delivery;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.Map;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.progress.Progress;
@@ -23,9 +24,12 @@ interface Carrier {
   Received readBack(Parcel parcel, Path file, String position, Progress progress)
       throws IOException;
 
-  static Carrier of(Parcel parcel) {
+  /**
+   * @param pictures names of the files beside it that hold pictures over surfaces, by piece
+   */
+  static Carrier of(Parcel parcel, Map<String, String> pictures) {
     return switch (parcel.format()) {
-      case DeliveryFormat.Ifc f -> new Model();
+      case DeliveryFormat.Ifc f -> new Model(pictures);
       case DeliveryFormat.LandXml f -> new LandXmlCarrier();
       case DeliveryFormat.Dxf f -> new DxfCarrier(f);
       case DeliveryFormat.PointList f -> new PointListCarrier();
@@ -33,11 +37,11 @@ interface Carrier {
   }
 
   /** A model says everything itself. */
-  record Model() implements Carrier {
+  record Model(Map<String, String> pictures) implements Carrier {
     @Override
     public void write(Parcel parcel, Path file, String name, Clock clock, Progress progress)
         throws IOException {
-      IfcWriter.write(parcel, file, name, clock, progress);
+      IfcWriter.write(parcel, pictures, file, name, clock, progress);
     }
 
     @Override

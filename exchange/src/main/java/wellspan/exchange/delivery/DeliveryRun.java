@@ -24,6 +24,7 @@ import wellspan.core.job.Build;
 import wellspan.core.job.Sha256;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.FileStem;
 import wellspan.core.receive.Received;
 
 /**
@@ -83,16 +84,24 @@ public final class DeliveryRun {
     Files.createDirectories(folder);
     String fileName = String.valueOf(target.getFileName());
     Path fresh = folder.resolve(fileName + ".new");
-    Carrier carrier = Carrier.of(parcel);
+    PicturesBeside pictures =
+        PicturesBeside.write(
+            parcel, folder, FileStem.withoutEnding(fileName), progress.part(0, 0.05));
+    boolean delivered = false;
     try {
-      carrier.write(parcel, fresh, fileName, clock, progress.part(0, 0.45));
+      Carrier carrier = Carrier.of(parcel, pictures.names());
+      carrier.write(parcel, fresh, fileName, clock, progress.part(0.05, 0.45));
       String position = PositionBeside.json(parcel, fileName);
       Received arrived = carrier.readBack(parcel, fresh, position, progress.part(0.45, 0.8));
       Proof proof = Prover.compare(parcel, arrived, progress.part(0.8, 0.9));
       Path kept = proof.pass() ? target : folder.resolve(fileName + ".unproven");
       List<Receipt.SentFile> files = new ArrayList<>();
       files.add(sent(kept, fresh, progress.part(0.9, 1)));
+      for (Path p : pictures.files()) {
+        files.add(sent(p, p, Progress.NONE));
+      }
       AtomicFile.move(fresh, kept); // from here on it is delivered and cannot be cancelled
+      delivered = true;
       if (!parcel.format().saysPlace()) {
         for (Path p : PositionBeside.write(parcel, kept, position)) {
           files.add(sent(p, p, Progress.NONE));
@@ -110,6 +119,9 @@ public final class DeliveryRun {
               proof);
       return new Outcome(receipt, parcel, arrived, kept);
     } finally {
+      if (!delivered) {
+        pictures.discard();
+      }
       Files.deleteIfExists(fresh);
     }
   }

@@ -7,6 +7,7 @@ import wellspan.core.deliver.Parcel;
 import wellspan.core.frame.PositionFile;
 import wellspan.core.geom.Box;
 import wellspan.core.job.AtomicFile;
+import wellspan.core.receive.FileStem;
 
 /** Position files beside a written file that cannot say where it lies, named after it. */
 final class PositionBeside {
@@ -19,7 +20,7 @@ final class PositionBeside {
 
   static List<Path> write(Parcel parcel, Path file, String position) throws IOException {
     String fileName = String.valueOf(file.getFileName());
-    String base = fileName.replaceFirst("\\.[^.]*$", "");
+    String base = FileStem.withoutEnding(fileName);
     Path json = file.resolveSibling(base + ".position.json");
     Path text = file.resolveSibling(base + ".position.txt");
     AtomicFile.write(json, position);

@@ -80,6 +80,16 @@ public final class ImageReader {
     return new ImageReader(file).read(tags, progress);
   }
 
+  /**
+   * The pixels of a picture, wherever it lies.
+   *
+   * @param most pixels to keep; of a larger picture every n-th row and column is taken
+   * @throws ReadException with a sentence, if the picture is damaged or of a kind that is not known
+   */
+  public static Pixels pixels(Path file, int most) throws IOException {
+    return new ImageReader(file).taken(most).pixels();
+  }
+
   /** What came out of the file. */
   private record Taken(Pixels pixels, String format, int fullWidth, int fullHeight) {}
 
@@ -156,7 +166,7 @@ public final class ImageReader {
   /** The pixels; a TIFF file that cannot be unpacked still says where it lies. */
   private Optional<Taken> taken(boolean tiff) throws IOException {
     try {
-      return Optional.of(pixels());
+      return Optional.of(taken(MOST));
     } catch (ReadException e) {
       if (!tiff) {
         throw e;
@@ -171,7 +181,7 @@ public final class ImageReader {
     }
   }
 
-  private Taken pixels() throws IOException {
+  private Taken taken(int most) throws IOException {
     try (ImageInputStream in = ImageIO.createImageInputStream(file.toFile())) {
       Iterator<javax.imageio.ImageReader> readers = ImageIO.getImageReaders(in);
       if (!readers.hasNext()) {
@@ -183,7 +193,7 @@ public final class ImageReader {
         int w = reader.getWidth(0), h = reader.getHeight(0);
         ImageReadParam param = reader.getDefaultReadParam();
         int step = 1;
-        while ((long) (w / step) * (h / step) > MOST) {
+        while ((long) (w / step) * (h / step) > most) {
           step++;
         }
         if (step > 1) {

@@ -64,6 +64,7 @@ public final class SourceIntake {
     Revision revision =
         store.keep(
             file,
+            received.beside(),
             JobStore.labelAfter(known.map(s -> s.revisions().size()).orElse(0)),
             clock,
             progress.part(0.8, 1));

@@ -204,7 +204,7 @@ class PlainDeliveryTest {
   void aDamagedFileFailsTheProof() throws IOException {
     for (DeliveryFormat f : FORMATS) {
       Parcel p = parcel(f, GRID, LinearUnit.METRE);
-      Carrier carrier = Carrier.of(p);
+      Carrier carrier = Carrier.of(p, java.util.Map.of());
       Path file = dir.resolve("damaged" + f.ending());
       carrier.write(p, file, "damaged", Clock.systemUTC(), Progress.NONE);
       String text = Files.readString(file, StandardCharsets.UTF_8);
@@ -230,7 +230,7 @@ class PlainDeliveryTest {
   void aFaceLessIsSeenWhereverItIsDropped() throws IOException {
     Parcel p = parcel(new DeliveryFormat.LandXml(), GRID, LinearUnit.METRE);
     Path file = dir.resolve("less.xml");
-    Carrier carrier = Carrier.of(p);
+    Carrier carrier = Carrier.of(p, java.util.Map.of());
     carrier.write(p, file, "less", Clock.systemUTC(), Progress.NONE);
     String text = Files.readString(file);
     Files.writeString(file, text.replaceFirst("<F>27 [^\n]*\n", ""));

@@ -458,30 +458,4 @@ class RoundTripTest {
     String json = wellspan.core.deliver.ReceiptJson.text(o.receipt());
     assertThat(json).contains("\"pass\" : true").contains("\"trianglesIdentical\" : true");
   }
-
-  /** Work that somebody cancels once it tells that it has come to a stage. */
-  private static final class CancelledAt implements Progress {
-    private final String stage;
-    private boolean cancelled;
-
-    CancelledAt(String stage) {
-      this.stage = stage;
-    }
-
-    @Override
-    public void report(double fraction, String sentence) {
-      cancelled |= sentence.startsWith(stage);
-    }
-
-    @Override
-    public void step(double fraction, String sentence) {
-      report(fraction, sentence);
-      checkCancelled();
-    }
-
-    @Override
-    public boolean isCancelled() {
-      return cancelled;
-    }
-  }
 }

@@ -20,6 +20,7 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
+import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 import wellspan.exchange.file.UniqueNames;
@@ -41,16 +42,18 @@ public final class IfcReader {
   private final Georeference geo;
   private final PropertyReader properties;
   private final FinishReader finishes;
+  private final TextureReader textures;
   private final LineReader lines;
   private final Set<Integer> grouped = new HashSet<>();
   private final List<Item.NamedPoint> loosePoints = new ArrayList<>();
   private final Map<Integer, String> containers = new HashMap<>();
 
-  private IfcReader(IfcModel model) {
+  private IfcReader(IfcModel model, Path file) {
     this.model = model;
     units = Units.of(model);
     properties = new PropertyReader(model, units);
     finishes = new FinishReader(model);
+    textures = new TextureReader(model, file, findings);
     geo = Georeference.of(model, units, properties);
     lines = new LineReader(geo, placements);
   }
@@ -62,7 +65,7 @@ public final class IfcReader {
   public static Received read(Path file, Progress progress) throws IOException {
     IfcModel model = IfcModel.open(file, progress.part(0, 0.6));
     try {
-      return new IfcReader(model).read(progress.part(0.6, 1));
+      return new IfcReader(model, file).read(progress.part(0.6, 1));
     } catch (StepSyntaxException e) {
       throw model.fault(e);
     }
@@ -95,15 +98,17 @@ public final class IfcReader {
       Item points = new Item.PointGroup(names.of("points", "Points"), loosePoints);
       entries.add(new Received.Entry(points, "", Optional.empty()));
     }
+    textures.unread(unread);
     report();
     return new Received(
-        model.fileSchema(),
-        geo.frame().map(f -> f.crs()).orElse(""),
-        units.title(),
-        entries,
-        model.counts(),
-        findings,
-        geo.places());
+            model.fileSchema(),
+            geo.frame().map(f -> f.crs()).orElse(""),
+            units.title(),
+            entries,
+            model.counts(),
+            findings,
+            geo.places())
+        .with(textures.beside());
   }
 
   /** Groups whose members are all single points are one item each. */
@@ -169,6 +174,7 @@ public final class IfcReader {
   private Optional<Item> body(Instance p) {
     ShapeReader shape = new ShapeReader();
     boolean network = false;
+    List<Instance> items = new ArrayList<>();
     for (Instance r :
         p.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of())) {
       if (LINES.contains(r.text("RepresentationIdentifier"))) {
@@ -179,6 +185,7 @@ public final class IfcReader {
         continue;
       }
       for (Instance item : r.refs("Items")) {
+        items.add(item);
         network |= item.isA("IFCTRIANGULATEDIRREGULARNETWORK");
         shape.item(item, Placement.IDENTITY, 0);
       }
@@ -198,10 +205,16 @@ public final class IfcReader {
     }
     geo.apply(xyz);
     Mesh mesh = new Mesh(xyz, shape.mesh().takeTriangles());
-    boolean terrain = network || p.literal("PredefinedType").equals("TERRAIN") || p.isA("IFCSITE");
+    Optional<Texture> picture =
+        items.size() == 1 ? textures.over(items.getFirst(), name, mesh) : Optional.empty();
+    boolean terrain =
+        network
+            || picture.isPresent()
+            || p.literal("PredefinedType").equals("TERRAIN")
+            || p.isA("IFCSITE");
     return Optional.of(
         terrain
-            ? new Item.TerrainSurface(names.of("surface", name), mesh, new int[0])
+            ? new Item.TerrainSurface(names.of("surface", name), mesh, new int[0], picture)
             : new Item.Body(names.of("body", name), mesh, bandOf(p)));
   }
 

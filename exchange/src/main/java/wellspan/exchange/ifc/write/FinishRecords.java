@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.Finish;
@@ -21,7 +22,8 @@ import wellspan.core.describe.IfcSchema;
 final class FinishRecords {
   private final StepWriter step;
   private final Parcel parcel;
-  private final Map<Finish, Integer> styles = new LinkedHashMap<>();
+  private final Map<Finish, Integer> shadings = new LinkedHashMap<>();
+  private final Map<Look, Integer> styles = new LinkedHashMap<>();
   private final Map<String, List<Integer>> objects = new TreeMap<>();
 
   FinishRecords(StepWriter step, Parcel parcel) {
@@ -29,12 +31,23 @@ final class FinishRecords {
     this.parcel = parcel;
   }
 
-  /** Colours a geometry. */
-  void colour(int geometry, Finish finish) throws IOException {
-    Integer style = styles.get(finish);
+  /** How a geometry looks: by its colour, a picture, or both. */
+  private record Look(Optional<Finish> finish, Optional<Integer> picture) {}
+
+  /**
+   * Gives a geometry its colour and the picture over it.
+   *
+   * @param picture the surface texture
+   */
+  void dress(int geometry, Optional<Finish> finish, Optional<Integer> picture) throws IOException {
+    if (finish.isEmpty() && picture.isEmpty()) {
+      return;
+    }
+    Look look = new Look(finish, picture);
+    Integer style = styles.get(look);
     if (style == null) {
-      style = style(finish);
-      styles.put(finish, style);
+      style = style(look);
+      styles.put(look, style);
     }
     step.add("IfcStyledItem", ref(geometry), refs(List.of(style)), UNSET);
   }
@@ -46,7 +59,31 @@ final class FinishRecords {
     }
   }
 
-  private int style(Finish f) throws IOException {
+  private int style(Look look) throws IOException {
+    List<Integer> parts = new ArrayList<>();
+    if (look.finish().isPresent()) {
+      parts.add(shading(look.finish().get()));
+    }
+    if (look.picture().isPresent()) {
+      parts.add(step.add("IfcSurfaceStyleWithTextures", refs(List.of(look.picture().get()))));
+    }
+    StepValue name =
+        look.finish()
+            .map(Finish::material)
+            .filter(m -> !m.isEmpty())
+            .map(StepValue::text)
+            .orElse(UNSET);
+    int style = step.add("IfcSurfaceStyle", name, literal("BOTH"), refs(parts));
+    return parcel.schema() == IfcSchema.IFC2X3
+        ? step.add("IfcPresentationStyleAssignment", refs(List.of(style)))
+        : style;
+  }
+
+  private int shading(Finish f) throws IOException {
+    Integer known = shadings.get(f);
+    if (known != null) {
+      return known;
+    }
     int colour =
         step.add(
             "IfcColourRgb",
@@ -58,11 +95,8 @@ final class FinishRecords {
         step.attributeCount("IfcSurfaceStyleShading") == 1
             ? step.add("IfcSurfaceStyleShading", ref(colour))
             : step.add("IfcSurfaceStyleShading", ref(colour), UNSET);
-    StepValue name = f.material().isEmpty() ? UNSET : text(f.material());
-    int style = step.add("IfcSurfaceStyle", name, literal("BOTH"), refs(List.of(shading)));
-    return parcel.schema() == IfcSchema.IFC2X3
-        ? step.add("IfcPresentationStyleAssignment", refs(List.of(style)))
-        : style;
+    shadings.put(f, shading);
+    return shading;
   }
 
   /** Ties the materials to the objects made of them. */

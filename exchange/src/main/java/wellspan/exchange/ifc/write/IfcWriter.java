@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import wellspan.core.deliver.LineComparison;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.EntityClass;
@@ -25,6 +26,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
+import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.exchange.file.UniqueNames;
 import wellspan.exchange.ifc.schema.Attribute;
@@ -35,6 +37,7 @@ import wellspan.exchange.ifc.schema.Schema;
  */
 public final class IfcWriter {
   private final Parcel parcel;
+  private final Map<String, String> pictures;
   private final Schema schema;
   private final StepWriter step;
   private final LocalCoordinates local;
@@ -45,8 +48,9 @@ public final class IfcWriter {
   private final List<Integer> inRoad = new ArrayList<>();
   private final List<Integer> alignments = new ArrayList<>();
 
-  private IfcWriter(Parcel parcel, StepWriter step) {
+  private IfcWriter(Parcel parcel, Map<String, String> pictures, StepWriter step) {
     this.parcel = parcel;
+    this.pictures = pictures;
     this.step = step;
     schema = Schema.forFile(parcel.schema().id()).orElseThrow();
     local = new LocalCoordinates(parcel);
@@ -56,12 +60,29 @@ public final class IfcWriter {
   }
 
   /**
-   * Writes the file; one that is there is replaced.
+   * Writes the file without pictures over surfaces; one that is there is replaced.
    *
    * @param name of the file as it stands in its header
    * @throws SchemaViolation if a chosen class cannot be written in this schema
    */
   public static void write(Parcel parcel, Path file, String name, Clock clock, Progress progress)
+      throws IOException {
+    write(parcel, Map.of(), file, name, clock, progress);
+  }
+
+  /**
+   * The same with pictures over surfaces.
+   *
+   * @param pictures names of the files beside the model that hold them, by the keys of the pieces
+   *     they lie over; IFC2x3 carries none
+   */
+  public static void write(
+      Parcel parcel,
+      Map<String, String> pictures,
+      Path file,
+      String name,
+      Clock clock,
+      Progress progress)
       throws IOException {
     try (OutputStream out = Files.newOutputStream(file)) {
       StepWriter step =
@@ -72,7 +93,7 @@ public final class IfcWriter {
               .format(clock.instant());
       step.header(
           parcel.schema().id(), "ViewDefinition [NotAssigned]", name, time, "", "", "Wellspan");
-      new IfcWriter(parcel, step).write(progress);
+      new IfcWriter(parcel, pictures, step).write(progress);
       step.end();
     }
   }
@@ -124,7 +145,15 @@ public final class IfcWriter {
 
   private int mesh(Parcel.Piece piece, ProjectRecords project, Mesh mesh, boolean closed)
       throws IOException {
-    return meshes.shape(project, mesh, closed, piece.description().finish());
+    return meshes.shape(project, mesh, closed, piece.description().finish(), picture(piece));
+  }
+
+  private Optional<PictureOver> picture(Parcel.Piece piece) {
+    Optional<Texture> texture =
+        piece.item() instanceof Item.TerrainSurface s ? s.texture() : Optional.empty();
+    return texture
+        .filter(t -> parcel.format().carriesPictures() && pictures.containsKey(piece.key()))
+        .map(t -> new PictureOver(t, pictures.get(piece.key())));
   }
 
   private int contained(Parcel.Piece piece, int product) {

@@ -23,23 +23,33 @@ final class MeshRecords {
   private final StepWriter step;
   private final LocalCoordinates local;
   private final FinishRecords finishes;
+  private final TextureRecords textures;
 
   MeshRecords(StepWriter step, LocalCoordinates local, FinishRecords finishes) {
     this.step = step;
     this.local = local;
     this.finishes = finishes;
+    textures = new TextureRecords(step);
   }
 
   /**
+   * @param picture laid over it; never in IFC2x3
    * @return the product definition shape
    */
-  int shape(ProjectRecords project, Mesh mesh, boolean closed, Optional<Finish> finish)
+  int shape(
+      ProjectRecords project,
+      Mesh mesh,
+      boolean closed,
+      Optional<Finish> finish,
+      Optional<PictureOver> picture)
       throws IOException {
     boolean faces = project.schema() == IfcSchema.IFC2X3;
     int geometry = faces ? surfaceModel(mesh, closed) : faceSet(mesh, closed);
-    if (finish.isPresent()) {
-      finishes.colour(geometry, finish.get());
-    }
+    Optional<Integer> image =
+        picture.isPresent()
+            ? Optional.of(textures.lay(picture.get(), geometry, mesh))
+            : Optional.empty();
+    finishes.dress(geometry, finish, image);
     String type = faces ? closed ? "Brep" : "SurfaceModel" : "Tessellation";
     int body =
         step.add(
@@ -53,7 +63,7 @@ final class MeshRecords {
 
   private int faceSet(Mesh mesh, boolean closed) throws IOException {
     StepValue rows =
-        new StepValue.Points(mesh.vertexCount(), local.decimals(), local.rows(mesh.xyz()));
+        new StepValue.Points(mesh.vertexCount(), 3, local.decimals(), local.rows(mesh.xyz()));
     // IFC4 has no TagList, IFC4.3 has one
     int points =
         step.attributeCount("IfcCartesianPointList3D") == 1

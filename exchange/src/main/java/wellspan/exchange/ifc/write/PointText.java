@@ -2,21 +2,23 @@ package wellspan.exchange.ifc.write;
 
 import java.nio.charset.StandardCharsets;
 
-/** Points as triples of reals, rounded to decimals and without trailing zeros. */
+/** Points as pairs or triples of reals, rounded to decimals and without trailing zeros. */
 record PointText(StepValue.Points points) implements RowText {
   private static final double[] SCALE = {1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9};
 
   @Override
   public int append(int row, byte[] to, int at) {
-    double[] xyz = new double[3];
-    points.source().row(row, xyz);
+    double[] numbers = new double[3];
+    points.source().row(row, numbers);
     int p = at;
     to[p++] = '(';
-    p = fixed(xyz[0], to, p);
+    p = fixed(numbers[0], to, p);
     to[p++] = ',';
-    p = fixed(xyz[1], to, p);
-    to[p++] = ',';
-    p = fixed(xyz[2], to, p);
+    p = fixed(numbers[1], to, p);
+    if (points.columns() == 3) {
+      to[p++] = ',';
+      p = fixed(numbers[2], to, p);
+    }
     to[p++] = ')';
     return p;
   }

@@ -27,16 +27,16 @@ sealed interface StepValue {
   record Many(List<StepValue> values) implements StepValue {}
 
   /**
-   * Rows of three lengths, written with a fixed number of decimals.
+   * Rows of two or three numbers, written with a fixed number of decimals.
    *
-   * @param source fills the three numbers of a row
+   * @param source fills the numbers of a row
    */
-  record Points(int rows, int decimals, RowSource source) implements StepValue {}
+  record Points(int rows, int columns, int decimals, RowSource source) implements StepValue {}
 
   /** Rows of three one-based indices from zero-based ones. */
   record Triples(int[] zeroBased) implements StepValue {}
 
-  /** Gives the three numbers of one row. */
+  /** Gives the numbers of one row. */
   interface RowSource {
     void row(int index, double[] into);
   }

@@ -69,7 +69,7 @@ class StepWriterTest {
     double[][] rows = {{0, -0.00000004, 12.5}, {-1234.5678901, 1e-7, 3}};
     step.add(
         "IfcCartesianPointList3D",
-        new StepValue.Points(2, 7, (i, r) -> System.arraycopy(rows[i], 0, r, 0, 3)),
+        new StepValue.Points(2, 3, 7, (i, r) -> System.arraycopy(rows[i], 0, r, 0, 3)),
         UNSET);
     assertThat(written())
         .startsWith("#1=IFCCARTESIANPOINTLIST3D(((0.,0.,12.5),(-1234.5678901,0.0000001,3.)),$);");
@@ -81,7 +81,7 @@ class StepWriterTest {
     int[] triples = IntStream.range(0, 3 * rows).map(i -> 7 * i).toArray();
     step.add(
         "IfcCartesianPointList3D",
-        new StepValue.Points(rows, 4, (i, r) -> java.util.Arrays.fill(r, i / 8.0)),
+        new StepValue.Points(rows, 3, 4, (i, r) -> java.util.Arrays.fill(r, i / 8.0)),
         UNSET);
     step.add("IfcTriangulatedFaceSet", ref(1), UNSET, UNSET, new StepValue.Triples(triples), UNSET);
     String[] records = written().split("\n");
@@ -105,7 +105,7 @@ class StepWriterTest {
     refused(
         "finite",
         "IfcCartesianPointList3D",
-        new StepValue.Points(9000, 7, (i, r) -> r[0] = i == 8000 ? Double.NaN : i),
+        new StepValue.Points(9000, 3, 7, (i, r) -> r[0] = i == 8000 ? Double.NaN : i),
         UNSET);
   }
 
