@@ -1,9 +1,12 @@
 package wellspan.app.session;
 
 import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
@@ -13,6 +16,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
 import wellspan.core.flaw.GroundChecks;
 import wellspan.core.geom.Mesh;
@@ -20,6 +24,7 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.job.Job;
 import wellspan.core.job.Shaping;
 import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Redrawing;
@@ -110,7 +115,7 @@ public final class ShapeDesk {
 
   /**
    * Makes an item; one of the same name is made anew. What textured ground is made of lies in its
-   * place and is hidden.
+   * place: it is hidden and held back from deliveries.
    */
   public void make(Recipe recipe) {
     awaited = Optional.of(recipe);
@@ -118,8 +123,18 @@ public final class ShapeDesk {
         recipe.title(),
         j ->
             recipe instanceof Recipe.TexturedGround t
-                ? j.withRecipe(t).withSettings(t.uses(), s -> s.withVisible(false))
+                ? inPlaceOf(t.uses(), j.withRecipe(t))
                 : j.withRecipe(recipe));
+  }
+
+  private static Job inPlaceOf(Collection<ItemId> items, Job job) {
+    Job out = job.withSettings(items, s -> s.withVisible(false));
+    for (Delivery d : job.deliveries()) {
+      Set<ItemId> held = new HashSet<>(d.heldBack());
+      held.addAll(items);
+      out = out.withDelivery(d.holdingBack(held));
+    }
+    return out;
   }
 
   /** Puts what has just been made in the user's hand, with what is to be said of it. */

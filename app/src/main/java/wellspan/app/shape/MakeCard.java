@@ -74,7 +74,12 @@ final class MakeCard extends VBox {
             "small",
             () -> session.place().pickProperty().set(drawing ? Pick.NONE : Pick.OUTLINE));
     draw.setId("draw-outline");
-    getChildren().setAll(new HBox(6, surface, padOpener), new HBox(6, contours, texture), draw);
+    getChildren()
+        .setAll(
+            Parts.label("Make", "title"),
+            new HBox(6, surface, padOpener),
+            new HBox(6, contours, texture),
+            draw);
     if (!drawing && corners >= 3) {
       getChildren()
           .add(

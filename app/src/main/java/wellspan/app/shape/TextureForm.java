@@ -1,5 +1,7 @@
 package wellspan.app.shape;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -38,9 +40,17 @@ final class TextureForm extends Form {
     List<ItemId> surfaces = surfaces(Optional.empty());
     ComboBox<String> ground = choice("ground", surfaces.stream().map(this::name).toList());
     ComboBox<String> picture = choice("picture", pictures.stream().map(this::name).toList());
-    TextField pixel = number("pixels of", "m", "0.5");
-    TextField spacing = number("grid of", "m; 0 keeps triangles", "0");
-    TextField error = number("simplified by up to", "m; 0 for none", "0");
+    TextField pixel = number("pixel size", "m", own(pictures.get(index(picture))));
+    picture
+        .valueProperty()
+        .addListener((o, a, b) -> pixel.setText(own(pictures.get(index(picture)))));
+    TextField spacing = number("grid spacing", "m", "0");
+    TextField error = number("largest level error", "m", "0");
+    getChildren()
+        .add(
+            Parts.wrapped(
+                "Spacing 0 keeps the ground's triangles, an error of 0 every one of them.",
+                "muted"));
     makes(
         "Lay the picture over it",
         () ->
@@ -52,5 +62,12 @@ final class TextureForm extends Form {
                 value(spacing),
                 value(error)),
         done);
+  }
+
+  /** The size that the picture's own pixels have on the ground. */
+  private String own(ItemId picture) {
+    Item.GroundImage g = (Item.GroundImage) session.build().items().get(picture).item();
+    double size = g.place().width() / g.pixels().width();
+    return new BigDecimal(size).round(new MathContext(4)).stripTrailingZeros().toPlainString();
   }
 }

@@ -111,6 +111,8 @@ class ShapeDeskTest extends SessionFixture {
     settle();
     Item made = session.build().items().get(new ItemId("job/terrain-surface/Country")).item();
     assertThat(((Item.TerrainSurface) made).texture()).isPresent();
+    assertThat(session.job().deliveries())
+        .allSatisfy(d -> assertThat(d.heldBack()).contains(grid, picture));
     assertThat(session.build().isVisible(grid)).isFalse();
     assertThat(session.build().isVisible(picture)).isFalse();
     session.undo();

@@ -22,6 +22,9 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
+import wellspan.core.picture.PicturePlace;
+import wellspan.core.picture.Pixels;
+import wellspan.core.picture.Texture;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 
@@ -103,6 +106,30 @@ class PlacerTest {
         .isCloseTo(
             new Position(412_005, 6_534_505, 4).distanceTo(new Position(412_000, 6_534_500, 1)),
             within(1e-8));
+  }
+
+  @Test
+  void thePictureOverASurfaceMovesWithIt() {
+    double[] xyz = {412_000, 6_534_500, 1, 412_010, 6_534_500, 2, 412_000, 6_534_510, 3};
+    Texture texture =
+        new Texture(
+            new Pixels(2, 1, new int[2]),
+            PicturePlace.ofWorld(new double[] {5, 0, 0, -10, 412_002.5, 6_534_505}, 2, 1));
+    Item sent =
+        new Item.TerrainSurface(
+            "Ground", new Mesh(xyz, new int[] {0, 1, 2}), new int[0], Optional.of(texture));
+    SourcePlacement local =
+        SourcePlacement.SHARED.withWhere(
+            new SourcePlacement.Where.Local(new Position(1000, 2000, 5), 30, 1));
+    Received placed = Placer.place("s", received(sent), local, JOB);
+    Item.TerrainSurface s = (Item.TerrainSurface) placed.items().getFirst();
+    for (int v = 0; v < 3; v++) {
+      double e = s.mesh().east(v), n = s.mesh().north(v);
+      assertThat(s.texture().orElseThrow().across(e, n))
+          .isCloseTo(texture.across(xyz[3 * v], xyz[3 * v + 1]), within(1e-9));
+      assertThat(s.texture().orElseThrow().down(e, n))
+          .isCloseTo(texture.down(xyz[3 * v], xyz[3 * v + 1]), within(1e-9));
+    }
   }
 
   @Test
