@@ -13,7 +13,9 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.FindingJson;
+import wellspan.core.flaw.CoveredPlaces;
 import wellspan.core.flaw.GroundChecks;
+import wellspan.core.item.Item;
 import wellspan.core.job.Build;
 import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;
@@ -38,7 +40,9 @@ final class CheckCommand implements Callable<Integer> {
     JobStore store = new JobStore(job);
     Build build = SourceIntake.build(store, store.open(), Progress.NONE);
     List<Finding> findings = new ArrayList<>(build.findings());
-    build.items().values().forEach(i -> findings.addAll(GroundChecks.of(i.item(), Progress.NONE)));
+    List<Item> items = build.items().values().stream().map(Build.BuiltItem::item).toList();
+    CoveredPlaces covers = CoveredPlaces.of(items);
+    items.forEach(i -> findings.addAll(GroundChecks.of(i, covers, Progress.NONE)));
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(FindingJson.array(findings).toPrettyString());

@@ -18,6 +18,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
+import wellspan.core.flaw.CoveredPlaces;
 import wellspan.core.flaw.GroundChecks;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
@@ -188,9 +189,10 @@ public final class ShapeDesk {
     }
     looking.execute(
         () -> {
+          CoveredPlaces covers = CoveredPlaces.of(items);
           for (Item i : fresh) {
             try {
-              List<Finding> found = GroundChecks.of(i, whileWatched(build));
+              List<Finding> found = GroundChecks.of(i, covers, whileWatched(build));
               window.execute(() -> found(build, i, found));
             } catch (CancellationException e) {
               return;

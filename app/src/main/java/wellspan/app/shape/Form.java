@@ -22,7 +22,7 @@ import wellspan.core.step.Step;
 
 /** Rows in which parameters are filled in. */
 class Form extends VBox {
-  private static final String DRAWN = "the outline drawn on the plan";
+  private static final String DRAWN = "drawn on the plan";
 
   final Session session;
   private final String prefix;

@@ -31,17 +31,23 @@ public final class GroundChecks {
 
   private GroundChecks() {}
 
+  /** Looks at an item that lies alone. */
+  public static List<Finding> of(Item item, Progress progress) {
+    return of(item, CoveredPlaces.NONE, progress);
+  }
+
   /**
+   * @param covers that lie in the ground
    * @throws java.util.concurrent.CancellationException if cancelled
    */
-  public static List<Finding> of(Item item, Progress progress) {
+  public static List<Finding> of(Item item, CoveredPlaces covers, Progress progress) {
     List<Finding> out = new ArrayList<>();
     switch (item) {
       case Item.PointGroup p when p.points().size() >= LEAST_POINTS ->
           loose(item.name(), p.coordinates(), progress, out);
       case Item.TerrainSurface s when s.mesh().triangleCount() > 0 -> {
         vertices(item.name(), s.mesh(), progress.part(0, 0.5), out);
-        surface(item.name(), s.mesh(), progress.part(0.5, 1), out);
+        surface(item.name(), s.mesh(), covers, progress.part(0.5, 1), out);
       }
       default -> {}
     }
@@ -199,7 +205,8 @@ public final class GroundChecks {
         .withFigure(figure);
   }
 
-  private static void surface(String name, Mesh m, Progress progress, List<Finding> out) {
+  private static void surface(
+      String name, Mesh m, CoveredPlaces covers, Progress progress, List<Finding> out) {
     SurfaceFlaws f = SurfaceFlaws.of(m, SLIVER, progress);
     triangles(name, m, f.slivers(), "terrain.sliver", "lower than a millimetre", out);
     triangles(name, m, f.inverted(), "terrain.inverted", "upside down", out);
@@ -218,7 +225,8 @@ public final class GroundChecks {
               .at(m.vertex(f.irregularEdges().getFirst()[0]))
               .withFigure(Integer.toString(f.irregularEdges().size())));
     }
-    List<Position> holes = f.holes().stream().map(h -> m.vertex(h[0])).toList();
+    List<Position> holes =
+        f.holes().stream().filter(h -> !covers.fill(m, h)).map(h -> m.vertex(h[0])).toList();
     places(
         holes,
         () ->

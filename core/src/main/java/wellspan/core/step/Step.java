@@ -159,7 +159,7 @@ public sealed interface Step {
   record CutCover(String name, String material, Outline outline) implements Step {
     @Override
     public String title() {
-      return "Cover " + name;
+      return "Give to the cover " + name;
     }
 
     @Override

@@ -147,6 +147,38 @@ class GroundChecksTest {
   }
 
   @Test
+  void aHoleThatACoverFillsIsNone() {
+    Mesh all = Grounds.grid(12, 12, 10, GroundChecksTest::earthworks);
+    List<Integer> rest = new ArrayList<>();
+    List<Integer> lawn = new ArrayList<>();
+    for (int t = 0; t < all.triangleCount(); t++) {
+      double e = 0, n = 0;
+      for (int k = 0; k < 3; k++) {
+        e += (all.east(all.triangles()[3 * t + k]) - all.bounds().minE()) / 3;
+        n += (all.north(all.triangles()[3 * t + k]) - all.bounds().minN()) / 3;
+      }
+      boolean inside = e > 40 && e < 70 && n > 40 && n < 70;
+      for (int k = 0; k < 3; k++) {
+        (inside ? lawn : rest).add(all.triangles()[3 * t + k]);
+      }
+    }
+    Item ground = new Item.TerrainSurface("G", part(all, rest), new int[0]);
+    Item cover = new Item.Cover("Lawn", part(all, lawn), "grass");
+    Item elsewhere = new Item.Cover("Path", part(all, lawn.subList(0, 3)), "gravel");
+    assertThat(GroundChecks.of(ground, Progress.NONE))
+        .extracting(Finding::code)
+        .containsExactly("terrain.hole");
+    assertThat(GroundChecks.of(ground, CoveredPlaces.of(List.of(ground, elsewhere)), Progress.NONE))
+        .hasSize(1);
+    assertThat(GroundChecks.of(ground, CoveredPlaces.of(List.of(ground, cover)), Progress.NONE))
+        .isEmpty();
+  }
+
+  private static Mesh part(Mesh m, List<Integer> triangles) {
+    return new Mesh(m.xyz(), triangles.stream().mapToInt(i -> i).toArray());
+  }
+
+  @Test
   void lookingCanBeCancelled() {
     Progress cancelled =
         new Progress() {
