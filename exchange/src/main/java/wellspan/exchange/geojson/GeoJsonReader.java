@@ -191,6 +191,17 @@ public final class GeoJsonReader {
     };
   }
 
+  private boolean areDegrees() {
+    return items.entries().stream()
+        .map(e -> e.item().bounds())
+        .allMatch(
+            b ->
+                b.minE() >= -180.01
+                    && b.maxE() <= 180.01
+                    && b.minN() >= -90.01
+                    && b.maxN() <= 90.01);
+  }
+
   private Received received() {
     List<Finding> findings = new ArrayList<>();
     unread.forEach(
@@ -207,13 +218,24 @@ public final class GeoJsonReader {
               stem,
               "The file holds no points and no lines. Ask for it again."));
     }
+    if (crs.equals(DEGREES) && !areDegrees()) {
+      crs = "";
+      findings.add(
+          Finding.warning(
+              Stop.RECEIVE,
+              "geojson.system",
+              stem,
+              "GeoJSON without a named system holds longitude and latitude (RFC 7946), but these numbers are none; they are taken as coordinates of the job. Ask for the system."));
+    }
     List<PlaceStatement> places =
-        List.of(
-            PlaceStatement.ofFrame(
-                50,
-                "GeoJSON",
-                crs.equals(DEGREES) ? "longitude and latitude" : "the system " + crs,
-                Frame.UNPLACED.withCrs(crs)));
+        crs.isEmpty()
+            ? List.of()
+            : List.of(
+                PlaceStatement.ofFrame(
+                    50,
+                    "GeoJSON",
+                    crs.equals(DEGREES) ? "longitude and latitude" : "the system " + crs,
+                    Frame.UNPLACED.withCrs(crs)));
     return new Received(
         "GeoJSON",
         crs,

@@ -2,15 +2,19 @@ package wellspan.exchange.kml;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.net.URI;
+import java.net.URISyntaxException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
-import java.util.Enumeration;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipException;
@@ -35,6 +39,7 @@ import wellspan.exchange.file.SafeXml;
  */
 public final class KmlReader {
   private static final String SYSTEM = "EPSG:4326";
+  private static final String LINK = "NetworkLink";
 
   private final Path file;
   private final FeatureItems items = new FeatureItems();
@@ -47,6 +52,7 @@ public final class KmlReader {
   private boolean absolute;
   private final List<double[]> lines = new ArrayList<>();
   private final List<double[]> points = new ArrayList<>();
+  private final List<String> links = new ArrayList<>();
   private int clamped;
 
   private KmlReader(Path file) {
@@ -69,29 +75,65 @@ public final class KmlReader {
    */
   public static Received read(Path file, Progress progress) throws IOException {
     try (InputStream in = Files.newInputStream(file)) {
-      return new KmlReader(file).read(in, "KML", progress);
+      KmlReader r = new KmlReader(file);
+      r.parse(in, progress);
+      r.links.forEach(l -> r.unread.merge(LINK, 1, Integer::sum));
+      return r.received("KML");
     }
   }
 
-  /** The first KML in a packed file. */
+  /** The first KML in a packed file, and those in it that this one links to. */
   public static Received readPacked(Path file, Progress progress) throws IOException {
     try (ZipFile zip = new ZipFile(file.toFile())) {
-      for (Enumeration<? extends ZipEntry> all = zip.entries(); all.hasMoreElements(); ) {
-        ZipEntry e = all.nextElement();
-        if (e.getName().toLowerCase(Locale.ROOT).endsWith(".kml")) {
-          try (InputStream in = zip.getInputStream(e)) {
-            return new KmlReader(file).read(in, "KMZ", progress);
-          }
-        }
+      Optional<? extends ZipEntry> first =
+          zip.stream()
+              .filter(e -> e.getName().toLowerCase(Locale.ROOT).endsWith(".kml"))
+              .findFirst();
+      if (first.isEmpty()) {
+        throw new ReadException(file, "no .kml was found in the packed file.");
       }
+      KmlReader r = new KmlReader(file);
+      r.parts(zip, first.get().getName(), progress);
+      return r.received("KMZ");
     } catch (ZipException e) {
       throw new ReadException(
           file, "the packed file is damaged or ends too early. Ask for it again.", e);
     }
-    throw new ReadException(file, "no .kml was found in the packed file.");
   }
 
-  private Received read(InputStream in, String format, Progress progress) throws IOException {
+  private void parts(ZipFile zip, String first, Progress progress) throws IOException {
+    Deque<String> waiting = new ArrayDeque<>(List.of(first));
+    Set<String> seen = new HashSet<>(waiting);
+    while (!waiting.isEmpty()) {
+      String part = waiting.remove();
+      try (InputStream in = zip.getInputStream(zip.getEntry(part))) {
+        parse(in, progress);
+      }
+      for (String link : links) {
+        Optional<String> target = within(part, link).filter(t -> zip.getEntry(t) != null);
+        if (target.isEmpty()) {
+          unread.merge(LINK, 1, Integer::sum);
+        } else if (seen.add(target.get())) {
+          waiting.add(target.get());
+        }
+      }
+      links.clear();
+    }
+  }
+
+  /** Name of what a part of a packed file links to, if it lies in the same packed file. */
+  private static Optional<String> within(String part, String link) {
+    try {
+      URI to = new URI(null, null, "/" + part, null).resolve(new URI(link));
+      return to.getScheme() == null && to.getPath() != null && to.getPath().startsWith("/")
+          ? Optional.of(to.getPath().substring(1))
+          : Optional.empty();
+    } catch (URISyntaxException e) {
+      return Optional.empty();
+    }
+  }
+
+  private void parse(InputStream in, Progress progress) throws IOException {
     XMLStreamReader xml = null;
     try {
       xml = SafeXml.factory().createXMLStreamReader(in);
@@ -117,7 +159,6 @@ public final class KmlReader {
       long line = e.getLocation() == null ? 0 : e.getLocation().getLineNumber();
       throw new ReadException(file, line, "the XML is broken or ends too early.", e);
     }
-    return received(format);
   }
 
   private void start(String element) {
@@ -131,7 +172,7 @@ public final class KmlReader {
         points.clear();
       }
       case "Point", "LineString", "LinearRing", "Polygon" -> absolute = false;
-      case "Track", "Model", "GroundOverlay", "PhotoOverlay", "ScreenOverlay", "NetworkLink" ->
+      case "Track", "Model", "GroundOverlay", "PhotoOverlay", "ScreenOverlay" ->
           unread.merge(element, 1, Integer::sum);
       default -> {}
     }
@@ -151,6 +192,11 @@ public final class KmlReader {
         }
       }
       case "altitudeMode" -> absolute = text.toString().strip().equals("absolute");
+      case "href" -> {
+        if (open.contains(LINK)) {
+          links.add(text.toString().strip());
+        }
+      }
       case "coordinates" -> coordinates(parent, xml);
       case "Placemark" -> place();
       case "Folder", "Document" -> folders.pop();

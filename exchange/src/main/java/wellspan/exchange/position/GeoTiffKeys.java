@@ -25,7 +25,7 @@ public final class GeoTiffKeys {
     /** What the keys say, as a statement of place. */
     public Optional<PlaceStatement> statement() {
       return six.length == 6
-          ? Optional.of(PositionReader.raster("the GeoTIFF keys", crs, six))
+          ? Optional.of(PositionReader.raster("the GeoTIFF header", crs, six))
           : Optional.empty();
     }
   }

@@ -7,9 +7,12 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipOutputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -80,6 +83,54 @@ class FeatureReadersTest {
     assertThat(p.north()).isCloseTo(58.9420267, within(1e-7));
     assertThat(p.height()).isEqualTo(12.125);
     assertThat(read("lines-25832.geojson").crs()).isEqualTo("EPSG:25832");
+  }
+
+  @Test
+  void geoJsonThatCannotBeLongitudeAndLatitudeIsNotTakenAsThat() throws IOException {
+    Path f =
+        Files.writeString(
+            dir.resolve("local.geojson"),
+            """
+            {"type":"Feature","properties":{},
+             "geometry":{"type":"LineString","coordinates":[[412000,6534500,3],[412010,6534500,4]]}}
+            """);
+    Received r = Intake.read(f, Progress.NONE);
+    assertThat(r.crs()).isEmpty();
+    assertThat(r.places()).isEmpty();
+    assertThat(r.findings()).extracting(Finding::code).containsExactly("geojson.system");
+    assertThat(r.bounds().maxE()).isEqualTo(412_010);
+  }
+
+  @Test
+  void partsOfAPackedKmlAreFollowedAndNothingOutsideIt() throws IOException {
+    String link = "<NetworkLink><Link><href>%s</href></Link></NetworkLink>";
+    String place =
+        "<Placemark><name>%s</name><Point><coordinates>7.5,58.9</coordinates></Point></Placemark>";
+    Path f = dir.resolve("parts.kmz");
+    try (ZipOutputStream zip = new ZipOutputStream(Files.newOutputStream(f))) {
+      pack(
+          zip,
+          "doc.kml",
+          place.formatted("A")
+              + link.formatted("layers/b%20c.kml")
+              + link.formatted("http://example.org/x.kml")
+              + link.formatted("../../gone.kml"));
+      pack(zip, "layers/b c.kml", place.formatted("B") + link.formatted("../doc.kml"));
+      pack(zip, "unlinked.kml", place.formatted("C"));
+    }
+    Received r = Intake.read(f, Progress.NONE);
+    assertThat(r.items())
+        .flatExtracting(i -> ((Item.PointGroup) i).points())
+        .extracting(Item.NamedPoint::name)
+        .containsExactlyInAnyOrder("A", "B");
+    assertThat(r.findings())
+        .extracting(Finding::message)
+        .contains("2 × <NetworkLink> is not read.");
+  }
+
+  private static void pack(ZipOutputStream zip, String name, String content) throws IOException {
+    zip.putNextEntry(new ZipEntry(name));
+    zip.write(("<kml><Document>" + content + "</Document></kml>").getBytes(StandardCharsets.UTF_8));
   }
 
   @Test
