@@ -85,7 +85,11 @@ class LasReaderTest {
     int at = in.getInt(96);
     byte[] points =
         LazPoints.compressed(
-            in.slice(at, las.length - at).order(ByteOrder.LITTLE_ENDIAN), at + vlr, perChunk);
+            in.slice(at, las.length - at).order(ByteOrder.LITTLE_ENDIAN),
+            RECORD,
+            at + vlr,
+            perChunk,
+            LazChunk10::of);
     ByteBuffer b = ByteBuffer.allocate(at + vlr + points.length).order(ByteOrder.LITTLE_ENDIAN);
     b.put(las, 0, at);
     b.put(104, (byte) (in.get(104) | 0x80)).putInt(96, at + vlr).putInt(100, in.getInt(100) + 1);
@@ -118,6 +122,106 @@ class LasReaderTest {
     byte[] cut = Arrays.copyOf(packed, packed.length - Math.max(30, packed.length / 3));
     assertThatThrownBy(() -> Intake.read(Files.write(dir.resolve("cut.laz"), cut), Progress.NONE))
         .isInstanceOf(ReadException.class);
+  }
+
+  private static final String WKT =
+      "PROJCS[\"ETRS89 / UTM zone 32N\",GEOGCS[\"ETRS89\",DATUM[\"x\",SPHEROID[\"GRS 1980\",6378137,298.257222101]],PRIMEM[\"Greenwich\",0],UNIT[\"degree\",0.0174532925199433]],PROJECTION[\"Transverse_Mercator\"],PARAMETER[\"latitude_of_origin\",0],PARAMETER[\"central_meridian\",9],PARAMETER[\"scale_factor\",0.9996],PARAMETER[\"false_easting\",500000],PARAMETER[\"false_northing\",0],UNIT[\"metre\",1],AUTHORITY[\"EPSG\",\"25832\"]]";
+
+  private static final int MODERN_HEADER = 375;
+
+  private static int record(int format) {
+    return switch (format) {
+      case 6 -> 30;
+      case 7 -> 36;
+      default -> 38;
+    };
+  }
+
+  /** LAS 1.4: single returns, system as text, classes above 31 too. */
+  private static byte[] modern(int points, int format) {
+    byte[] wkt = WKT.getBytes(StandardCharsets.US_ASCII);
+    int record = record(format);
+    int data = MODERN_HEADER + 54 + wkt.length;
+    ByteBuffer b = ByteBuffer.allocate(data + points * record).order(ByteOrder.LITTLE_ENDIAN);
+    b.put("LASF".getBytes(StandardCharsets.US_ASCII)).putShort(6, (short) 16);
+    b.put(24, (byte) 1).put(25, (byte) 4);
+    b.putShort(94, (short) MODERN_HEADER).putInt(96, data).putInt(100, 1);
+    b.put(104, (byte) format).putShort(105, (short) record).putLong(247, points);
+    double[] scaleAndOffset = {0.001, 0.001, 0.01, 412_000, 6_534_000, 0};
+    for (int i = 0; i < 6; i++) {
+      b.putDouble(131 + 8 * i, scaleAndOffset[i]);
+    }
+    b.position(MODERN_HEADER + 2).put("LASF_Projection".getBytes(StandardCharsets.US_ASCII));
+    b.putShort(MODERN_HEADER + 18, (short) 2112);
+    b.putShort(MODERN_HEADER + 20, (short) wkt.length).put(MODERN_HEADER + 54, wkt);
+    Random random = new Random(points + format);
+    int[] classes = {2, 5, 64};
+    for (int i = 0; i < points; i++) {
+      int at = data + i * record;
+      b.putInt(at, 1000 * i + random.nextInt(5000)).putInt(at + 4, random.nextInt(900_000));
+      b.putInt(at + 8, (int) (1e5 * random.nextGaussian()));
+      b.putShort(at + 12, (short) random.nextInt(1 << 16)).put(at + 14, (byte) 0x11);
+      b.put(at + 16, (byte) classes[random.nextInt(3)]).putDouble(at + 22, 1234.5);
+      for (int k = 30; k < Math.min(record, 36); k += 2) {
+        b.putShort(at + k, (short) (i / 3 % 256));
+      }
+    }
+    return b.array();
+  }
+
+  private static byte[] layered(byte[] las, int format, int perChunk) {
+    int items = format == 6 ? 1 : 2;
+    int vlr = 54 + 34 + 6 * items;
+    int record = record(format);
+    ByteBuffer in = ByteBuffer.wrap(las).order(ByteOrder.LITTLE_ENDIAN);
+    int at = in.getInt(96);
+    byte[] points =
+        LazPoints.compressed(
+            in.slice(at, las.length - at).order(ByteOrder.LITTLE_ENDIAN),
+            record,
+            at + vlr,
+            perChunk,
+            (r, from, to) -> LazChunk14.of(r, record, from, to));
+    ByteBuffer b = ByteBuffer.allocate(at + vlr + points.length).order(ByteOrder.LITTLE_ENDIAN);
+    b.put(las, 0, at);
+    b.put(104, (byte) (format | 0x80)).putInt(96, at + vlr).putInt(100, in.getInt(100) + 1);
+    b.putShort((short) 0).put("laszip encoded".getBytes(StandardCharsets.US_ASCII));
+    b.putShort(at + 18, (short) 22204).putShort(at + 20, (short) (vlr - 54)).position(at + 54);
+    b.putShort((short) 3).putShort((short) 0).put((byte) 3).put((byte) 4).putShort((short) 0);
+    b.putInt(0).putInt(perChunk).putLong(-1).putLong(-1).putShort((short) items);
+    b.putShort((short) 10).putShort((short) 30).putShort((short) 3);
+    if (items == 2) {
+      b.putShort((short) (format == 7 ? 11 : 12)).putShort((short) (record - 30));
+      b.putShort((short) 3);
+    }
+    return b.put(points).array();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"6, 1, 50000", "6, 9, 4", "6, 20000, 3000", "7, 5000, 50000", "8, 5000, 700"})
+  void cloudsOfLas14ComeCompressedAndPlain(int format, int points, int perChunk)
+      throws IOException {
+    byte[] las = modern(points, format);
+    Received plain = Intake.read(Files.write(dir.resolve("c.las"), las), Progress.NONE);
+    assertThat(plain.format()).isEqualTo("LAS 1.4");
+    assertThat(plain.crs()).isEqualTo("EPSG:25832");
+    int read = 0;
+    ByteBuffer b = ByteBuffer.wrap(las).order(ByteOrder.LITTLE_ENDIAN);
+    Item.PointGroup first = (Item.PointGroup) plain.items().getFirst();
+    for (Item i : plain.items()) {
+      read += ((Item.PointGroup) i).points().size();
+    }
+    assertThat(read).isEqualTo(points);
+    int at = b.getInt(96);
+    if (b.get(at + 16) == 2) {
+      assertThat(first.points().getFirst().position().height())
+          .isCloseTo(b.getInt(at + 8) / 100.0, within(1e-9));
+    }
+    byte[] packed = layered(las, format, perChunk);
+    Received r = Intake.read(Files.write(dir.resolve("c.laz"), packed), Progress.NONE);
+    assertThat(r.format()).isEqualTo("LAZ 1.4");
+    assertThat(r.crs()).isEqualTo("EPSG:25832");
+    assertThat(r.items()).isEqualTo(plain.items());
   }
 
   @Test

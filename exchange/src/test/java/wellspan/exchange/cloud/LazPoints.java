@@ -7,28 +7,31 @@ import java.util.ArrayList;
 import java.util.List;
 
 /**
- * Compresses LAS records of format 0 with single returns as LAZ does, item POINT10 version 2 in
- * chunks, after the specification of the LASzip format; only for making files that are to be read.
+ * Compresses LAS records as LAZ does, in chunks, after the specification of the LASzip format; only
+ * for making files that are to be read.
  */
 final class LazPoints {
-  private static final int RECORD = 20;
-
   private LazPoints() {}
 
+  /** How the records of a chunk are compressed. */
+  interface Chunk {
+    byte[] of(ByteBuffer records, int from, int to);
+  }
+
   /**
-   * @param records of 20 bytes
+   * @param records of {@code length} bytes each
    * @param start where they begin in the file
    * @param perChunk points of a chunk
    * @return what stands there instead, chunk table included
    */
-  static byte[] compressed(ByteBuffer records, long start, int perChunk) {
+  static byte[] compressed(ByteBuffer records, int length, long start, int perChunk, Chunk chunk) {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     List<Integer> sizes = new ArrayList<>();
-    int n = records.remaining() / RECORD;
+    int n = records.remaining() / length;
     for (int from = 0; from < n; from += perChunk) {
-      byte[] chunk = chunk(records, from, Math.min(n, from + perChunk));
-      sizes.add(chunk.length);
-      out.writeBytes(chunk);
+      byte[] c = chunk.of(records, from, Math.min(n, from + perChunk));
+      sizes.add(c.length);
+      out.writeBytes(c);
     }
     byte[] points = out.toByteArray();
     RangeCoder coder = new RangeCoder();
@@ -47,74 +50,8 @@ final class LazPoints {
         .array();
   }
 
-  private static byte[] chunk(ByteBuffer records, int from, int to) {
-    byte[] first = new byte[RECORD];
-    records.get(RECORD * from, first);
-    RangeCoder coder = new RangeCoder();
-    Fields fields = new Fields(coder, records, from);
-    for (int i = from + 1; i < to; i++) {
-      fields.put(i);
-    }
-    byte[] rest = coder.end();
-    return ByteBuffer.allocate(RECORD + rest.length).put(first).put(rest).array();
-  }
-
-  /** The fields of one record after the other, each told by what the last one held. */
-  private static final class Fields {
-    private final RangeCoder coder;
-    private final ByteBuffer in;
-    private final RangeCoder.Symbols changed = new RangeCoder.Symbols(64);
-    private final RangeCoder.Integers intensities;
-    private final RangeCoder.Symbols[] classes = new RangeCoder.Symbols[256];
-    private final RangeCoder.Integers dx;
-    private final RangeCoder.Integers dy;
-    private final RangeCoder.Integers z;
-    private final Median xs = new Median();
-    private final Median ys = new Median();
-    private int last;
-    private int intensity;
-    private int height;
-
-    Fields(RangeCoder coder, ByteBuffer in, int first) {
-      this.coder = coder;
-      this.in = in;
-      last = first;
-      intensities = new RangeCoder.Integers(coder, 16, 4);
-      dx = new RangeCoder.Integers(coder, 32, 2);
-      dy = new RangeCoder.Integers(coder, 32, 22);
-      z = new RangeCoder.Integers(coder, 32, 20);
-    }
-
-    void put(int i) {
-      int a = RECORD * last, b = RECORD * i;
-      int light = Short.toUnsignedInt(in.getShort(b + 12));
-      int before = Byte.toUnsignedInt(in.get(a + 15));
-      int kind = Byte.toUnsignedInt(in.get(b + 15));
-      coder.put(changed, (light != intensity ? 16 : 0) | (kind != before ? 8 : 0));
-      if (light != intensity) {
-        intensities.put(intensity, light, 0);
-        intensity = light;
-      }
-      if (kind != before) {
-        if (classes[before] == null) {
-          classes[before] = new RangeCoder.Symbols(256);
-        }
-        coder.put(classes[before], kind);
-      }
-      int east = in.getInt(b) - in.getInt(a);
-      dx.put(xs.middle(), east, 1);
-      xs.add(east);
-      int north = in.getInt(b + 4) - in.getInt(a + 4);
-      dy.put(ys.middle(), north, 1 + Math.min(20, dx.bits() & ~1));
-      ys.add(north);
-      z.put(height, in.getInt(b + 8), 1 + Math.min(18, (dx.bits() + dy.bits()) / 2 & ~1));
-      height = in.getInt(b + 8);
-      last = i;
-    }
-  }
-
   /** The middle one of five that are kept of a stream, as the format prescribes it. */
-  private static final class Median {
+  static final class Median {
     private final int[] five = new int[5];
     private boolean high = true;
 
