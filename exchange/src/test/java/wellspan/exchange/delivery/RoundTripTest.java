@@ -136,6 +136,10 @@ class RoundTripTest {
     assertThat(p.maxDeviation()).isLessThan(1e-6);
     assertThat(p.trianglesIdentical()).isTrue();
     assertThat(p.arrived()).isEqualTo(6);
+    assertThat(o.arrived().items())
+        .filteredOn(i -> i.triangles().isPresent())
+        .extracting(Item::kind)
+        .containsExactly("terrain surface", DeliveredItems.block().kind());
     assertThat(o.arrived().places().getFirst().level()).isEqualTo(50);
   }
 

@@ -23,12 +23,17 @@ import wellspan.core.item.Item;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.terrain.Sheet;
 import wellspan.exchange.file.UniqueNames;
 
 /** Reads IFC2X3, IFC4 and IFC4X3_ADD2 models: meshes, alignments, property sets, georeference. */
 public final class IfcReader {
   private static final Set<String> BODY =
       Set.of("", "Body", "Facetation", "Tessellation", "Surface", "Body-Fallback");
+
+  /** Classes that say nothing; in IFC2x3 ground has no better one. Its shape tells it then. */
+  private static final Set<String> UNSPECIFIC =
+      Set.of("IfcBuildingElementProxy", "IfcProxy", "IfcCivilElement", "IfcGeographicElement");
 
   private static final Set<String> LINES = Set.of("Axis", "Annotation", "FootPrint");
 
@@ -211,7 +216,8 @@ public final class IfcReader {
         network
             || picture.isPresent()
             || p.literal("PredefinedType").equals("TERRAIN")
-            || p.isA("IFCSITE");
+            || p.isA("IFCSITE")
+            || UNSPECIFIC.contains(p.entity().name()) && Sheet.is(mesh);
     return Optional.of(
         terrain
             ? new Item.TerrainSurface(names.of("surface", name), mesh, new int[0], picture)
