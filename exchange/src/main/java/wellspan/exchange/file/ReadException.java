@@ -12,15 +12,25 @@ public final class ReadException extends IOException {
     super(file.getFileName() + ": " + what);
   }
 
+  /**
+   * @param line from one; less if it is not known
+   */
   public ReadException(Path file, long line, String what) {
-    super(file.getFileName() + ", line " + line + ": " + what);
+    super(place(file, line) + what);
   }
 
   public ReadException(Path file, String what, Throwable cause) {
     super(file.getFileName() + ": " + what, cause);
   }
 
+  /**
+   * @param line from one; less if it is not known
+   */
   public ReadException(Path file, long line, String what, Throwable cause) {
-    super(file.getFileName() + ", line " + line + ": " + what, cause);
+    super(place(file, line) + what, cause);
+  }
+
+  private static String place(Path file, long line) {
+    return file.getFileName() + (line > 0 ? ", line " + line : "") + ": ";
   }
 }

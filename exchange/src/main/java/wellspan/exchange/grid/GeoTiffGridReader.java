@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Set;
+import java.util.logging.Level;
+import java.util.logging.Logger;
 import mil.nga.tiff.FileDirectory;
 import mil.nga.tiff.Rasters;
 import mil.nga.tiff.TiffReader;
@@ -24,6 +26,13 @@ public final class GeoTiffGridReader {
   private static final Set<Integer> PACKINGS = Set.of(1, 5, 8, 32773, 32946);
   private static final int WHOLE = 1;
   private static final int COLOUR_TABLE = 3;
+
+  /** Kept here, as the level of a logger that nobody holds is forgotten. */
+  private static final Logger LIBRARY = Logger.getLogger("mil.nga.tiff");
+
+  static {
+    LIBRARY.setLevel(Level.OFF); // what it has to say of damage is said by us, in one sentence
+  }
 
   private GeoTiffGridReader() {}
 
