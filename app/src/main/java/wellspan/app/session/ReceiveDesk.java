@@ -78,11 +78,10 @@ public final class ReceiveDesk {
       return;
     }
     Job job = session.job();
-    reading(file, p -> take(job, file, p), this::taken, this::refused);
+    start(file, p -> take(job, file, p), this::taken, this::refused);
   }
 
-  private <T> void reading(
-      Path file, Work.Task<T> task, Consumer<T> done, Consumer<String> failed) {
+  private <T> void start(Path file, Work.Task<T> task, Consumer<T> done, Consumer<String> failed) {
     reading =
         session
             .work()
@@ -195,7 +194,7 @@ public final class ReceiveDesk {
       return;
     }
     Job job = session.job();
-    reading(
+    start(
         q.file(),
         p ->
             SourceIntake.take(

@@ -31,14 +31,24 @@ final class SpaceOrder {
             .sorted(Comparator.comparingDouble(i -> -area(i.item().bounds())))
             .toList();
     Map<ItemId, Integer> out = new HashMap<>();
+    int ranks = 0;
     for (Build.BuiltItem i : ground) {
-      out.put(i.id(), out.size());
+      // what lies side by side shares a rank, so that nothing is lifted farther than need be
+      int rank =
+          ground.stream()
+              .filter(o -> out.containsKey(o.id()))
+              .filter(o -> o.item().bounds().overlapsPlan(i.item().bounds()))
+              .mapToInt(o -> out.get(o.id()) + 1)
+              .max()
+              .orElse(0);
+      out.put(i.id(), rank);
+      ranks = Math.max(ranks, rank + 1);
     }
-    // strata that hold nothing take no rank, so that nothing is lifted farther than need be
+    // strata that hold nothing take no rank either
     NavigableSet<Band> others = new TreeSet<>(Comparator.reverseOrder());
     shown.stream().filter(i -> !out.containsKey(i.id())).forEach(i -> others.add(i.item().band()));
     for (Build.BuiltItem i : shown) {
-      out.putIfAbsent(i.id(), ground.size() + others.headSet(i.item().band()).size());
+      out.putIfAbsent(i.id(), ranks + others.headSet(i.item().band()).size());
     }
     return out;
   }

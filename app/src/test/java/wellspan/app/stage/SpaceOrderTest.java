@@ -50,6 +50,22 @@ class SpaceOrderTest {
   }
 
   @Test
+  void surfacesSideBySideShareARank() {
+    Build.BuiltItem beside =
+        built(
+            new Item.TerrainSurface(
+                "beside",
+                new Mesh(new double[] {50, 50, 5, 60, 50, 5, 60, 60, 5}, new int[] {0, 1, 2}),
+                new int[0]));
+    Map<ItemId, Integer> order =
+        SpaceOrder.of(List.of(ground("pad", 20), beside, ground("site", 90), points()));
+    assertThat(order)
+        .containsEntry(new ItemId("pad"), 1)
+        .containsEntry(new ItemId("beside"), 1)
+        .containsEntry(new ItemId("points"), 2);
+  }
+
+  @Test
   void strataFollowEachOtherWithoutGaps() {
     Map<ItemId, Integer> order = SpaceOrder.of(List.of(points(), ground("site", 90), fill()));
     assertThat(order)

@@ -69,7 +69,7 @@ class ShapeReadingTest {
   void trianglesThroughAnIndexOfPoints() throws IOException {
     Received r =
         read("IFC4", POINTS + "#50=IFCTRIANGULATEDFACESET(#40,$,.F.,((1,2,3)),(8,7,6));\n");
-    Mesh m = ((Item.Body) r.items().getFirst()).mesh();
+    Mesh m = r.items().getFirst().triangles().orElseThrow();
     assertThat(m.triangles()).containsExactly(7, 6, 5);
   }
 
