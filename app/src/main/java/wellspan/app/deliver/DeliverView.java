@@ -11,6 +11,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -33,7 +34,7 @@ public final class DeliverView extends BorderPane {
   public DeliverView(Session session) {
     this.session = session;
     setId("manifest");
-    grid.setPadding(new Insets(16, 16, 16, 18));
+    grid.setPadding(new Insets(16, 8, 16, 18));
     ScrollPane scroll = new ScrollPane(grid);
     scroll.setFitToWidth(true);
     scroll.getStyleClass().add("card-scroll");
@@ -53,10 +54,10 @@ public final class DeliverView extends BorderPane {
 
   private void refresh() {
     grid.getChildren().clear();
-    grid.getColumnConstraints().setAll(column(116, false), column(150, true));
+    grid.getColumnConstraints().setAll(column(112, false), column(126, true));
     List<Delivery> deliveries = session.job().deliveries();
     for (int d = 0; d < deliveries.size(); d++) {
-      ColumnConstraints c = column(140, false);
+      ColumnConstraints c = column(116, false);
       c.setHalignment(HPos.CENTER);
       grid.getColumnConstraints().add(c);
       grid.add(head(deliveries.get(d)), d + 2, 0);
@@ -90,10 +91,13 @@ public final class DeliverView extends BorderPane {
         new VBox(
             1,
             Parts.wrapped(d.name(), "name"),
-            Parts.label(d.format().title(), "figure"),
-            Parts.label(d.receiver() + " · " + d.unit().symbol(), "muted"));
+            new HBox(
+                Parts.label(d.format().title(), "figure"),
+                Parts.space(),
+                Parts.label(d.unit().symbol(), "figure")),
+            Parts.wrapped(d.receiver(), "muted"));
     v.getStyleClass().add("manifest-head");
-    GridPane.setMargin(v, new Insets(0, 4, 8, 4));
+    GridPane.setMargin(v, new Insets(0, 3, 8, 3));
     if (d.name().equals(session.deliveries().inHandProperty().get())) {
       v.getStyleClass().add("selected");
     }

@@ -87,8 +87,8 @@ final class StrataView extends BorderPane {
     List<ItemId> ids = items.stream().map(Build.BuiltItem::id).toList();
     boolean shown = ids.stream().anyMatch(session.build()::isVisible);
     Label name = Parts.label(band.title(), "name");
-    name.setPadding(new Insets(0, 0, 0, 12));
-    HBox row = new HBox(6, colour(band, 1), name, Parts.space());
+    name.setPadding(new Insets(0, 0, 0, 7));
+    HBox row = new HBox(3, colour(band, 1), name, Parts.space());
     row.setFillHeight(true);
     row.getStyleClass().add("band");
     if (items.isEmpty()) {
@@ -114,10 +114,10 @@ final class StrataView extends BorderPane {
   private HBox itemRow(Band band, Build.BuiltItem i) {
     boolean shown = session.build().isVisible(i.id());
     Label name = Parts.label(i.item().name());
-    name.setPadding(new Insets(0, 0, 0, 14));
+    name.setPadding(new Insets(0, 0, 0, 8));
     HBox row =
         new HBox(
-            6,
+            3,
             colour(band, 0.55),
             name,
             Parts.space(),
