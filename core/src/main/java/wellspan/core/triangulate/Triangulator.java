@@ -14,7 +14,6 @@ import org.tinfour.common.IMonitorWithCancellation;
 import org.tinfour.common.LinearConstraint;
 import org.tinfour.common.Vertex;
 import org.tinfour.standard.IncrementalTin;
-import org.tinfour.utils.HilbertSort;
 import org.tinfour.utils.TriangleCollector;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
@@ -162,8 +161,11 @@ public final class Triangulator {
     }
     // the library merges vertices closer than a 100 000th of the spacing it is told
     IncrementalTin tin = new IncrementalTin(Math.min(1, spacing(box, n)));
-    new HilbertSort().sort(vertices);
-    tin.add(vertices, monitor(progress));
+    List<Vertex> ordered = new ArrayList<>(n);
+    for (int i : HilbertOrder.of(xyz)) {
+      ordered.add(vertices.get(i));
+    }
+    tin.add(ordered, monitor(progress));
     progress.checkCancelled();
     if (!tin.isBootstrapped()) {
       throw new IllegalArgumentException(
@@ -184,7 +186,6 @@ public final class Triangulator {
             out[at[0]++] = t.getVertexC().getIndex();
           }
         });
-    tin.dispose();
     return java.util.Arrays.copyOf(out, at[0]);
   }
 
