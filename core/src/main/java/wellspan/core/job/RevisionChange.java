@@ -22,7 +22,7 @@ import wellspan.core.terrain.SurfaceChange;
  * @param gone names of items that are no longer there
  * @param changed one sentence for each item that is there in both and differs
  * @param same number of items without any difference
- * @param largestLevelDifference of all surfaces and profiles, metres, new minus old
+ * @param largestLevelDifference of all surfaces, profiles and points, metres, new minus old
  */
 public record RevisionChange(
     List<String> added,
@@ -96,11 +96,9 @@ public record RevisionChange(
                       + " now, not all in the same places",
               0);
       case Item.PointGroup p when was instanceof Item.PointGroup w ->
-          new Difference(
-              p.points().equals(w.points())
-                  ? ""
-                  : w.points().size() + " points before, " + p.points().size() + " now",
-              0);
+          p.points().equals(w.points())
+              ? new Difference("", 0)
+              : points(PointChange.between(w.points(), p.points()));
       case Item.GroundImage g when was instanceof Item.GroundImage w ->
           new Difference(
               Arrays.equals(g.pixels().argb(), w.pixels().argb())
@@ -110,6 +108,10 @@ public record RevisionChange(
               0);
       default -> new Difference("other kind than before", 0);
     };
+  }
+
+  private static Difference points(PointChange c) {
+    return new Difference(c.told(), c.largest());
   }
 
   private static Difference surfaces(SurfaceChange c) {

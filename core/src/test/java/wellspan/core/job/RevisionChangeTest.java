@@ -125,4 +125,53 @@ class RevisionChangeTest {
     assertThat(c.changed())
         .containsExactly("P: 0 points before, 1 points now".replace("1 points", "1"));
   }
+
+  private static Item.NamedPoint point(String name, double e, double n, double h, String code) {
+    return new Item.NamedPoint(name, new Position(e, n, h), code);
+  }
+
+  private static RevisionChange points(List<Item.NamedPoint> a, List<Item.NamedPoint> b) {
+    return change(
+        received(new Item.PointGroup("Survey", a)), received(new Item.PointGroup("Survey", b)));
+  }
+
+  @Test
+  void pointsSayWhichMovedAndByHowMuch() {
+    List<Item.NamedPoint> old =
+        List.of(point("1", 10, 20, 5, "A"), point("2", 11, 20, 6, "A"), point("3", 12, 20, 7, "A"));
+    RevisionChange levels =
+        points(
+            old,
+            List.of(
+                point("1", 10, 20, 5.1, "A"),
+                point("2", 11, 20, 5.65, "A"),
+                point("3", 12, 20, 7, "B")));
+    assertThat(levels.changed())
+        .containsExactly(
+            "Survey: 2 at another level, by up to -0.350 m at E 11.0 N 20.0; 1 with another code");
+    assertThat(levels.largestLevelDifference()).isCloseTo(-0.35, within(1e-9));
+    // other order and number: paired by name
+    RevisionChange named =
+        points(
+            old,
+            List.of(
+                point("3", 12, 20.25, 7, "A"),
+                point("1", 10, 20, 5, "A"),
+                point("9", 1, 1, 1, ""),
+                point("8", 1, 1, 1, "")));
+    assertThat(named.changed())
+        .containsExactly("Survey: 3 points before, 4 now; 1 moved in plan by up to 0.250 m");
+  }
+
+  @Test
+  void pointsWithoutNamesOrLevelsOfTheirOwnAreTakenAsFarAsTheyGo() {
+    List<Item.NamedPoint> old = List.of(point("", 1, 1, 1, ""), point("", 2, 2, 2, ""));
+    assertThat(points(old, List.of(point("", 1, 1, 9, ""))).changed())
+        .containsExactly("Survey: 2 points before, 1 now");
+    assertThat(
+            points(old, List.of(point("", 1, 1, 1, ""), point("", 2, 2, Double.NaN, ""))).changed())
+        .containsExactly("Survey: 1 at another level");
+    assertThat(points(List.of(point("A", 1, 1, 1, "")), List.of(point("B", 1, 1, 1, ""))).changed())
+        .containsExactly("Survey: other names");
+  }
 }
