@@ -23,6 +23,8 @@ import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Redrawing;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.progress.Progress;
+import wellspan.core.step.Step;
+import wellspan.core.step.Within;
 import wellspan.exchange.intake.SourceIntake;
 
 /** {@code compare JOB FIRST [SECOND]}: how two surfaces differ, and the earth between them. */
@@ -53,6 +55,12 @@ final class CompareCommand implements Callable<Integer> {
   @Option(names = "--compaction", paramLabel = "F", description = "m³ in the ground for 1 m³ fill")
   private double compaction = 1;
 
+  @Option(
+      names = "--within",
+      paramLabel = "ITEM",
+      description = "a closed line or a cover that two surfaces are compared within")
+  private String within;
+
   @Option(names = "--json", description = "as JSON")
   private boolean json;
 
@@ -66,12 +74,24 @@ final class CompareCommand implements Callable<Integer> {
       print(Redrawing.of(a, Progress.NONE).difference(), Optional.empty(), factors);
     } else {
       Mesh b = mesh(build, second);
+      if (within != null) {
+        Step.Outline area = new Step.Outline.Of(new ItemId(within), 0);
+        a = Within.of(a, area, id -> item(build, id), Progress.NONE);
+      }
       print(
           LevelDifference.between(a, b, Progress.NONE),
           Optional.of(Volumes.between(a, b, Progress.NONE)),
           factors);
     }
     return Main.DONE;
+  }
+
+  private static Item item(Build build, ItemId id) {
+    Build.BuiltItem found = build.items().get(id);
+    if (found == null) {
+      throw new IllegalArgumentException("The job has no item \"" + id + "\".");
+    }
+    return found.item();
   }
 
   private static Mesh mesh(Build build, String id) {

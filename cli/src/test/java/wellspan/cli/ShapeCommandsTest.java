@@ -86,6 +86,20 @@ class ShapeCommandsTest extends CommandFixture {
   }
 
   @Test
+  void surfacesAreComparedWithinALine() throws IOException {
+    String yard = "yard-layout/string/Yard Outline";
+    assertThat(run("compare", DEMO.toString(), DESIGN, GROUND, "--within", yard, "--json"))
+        .isZero();
+    assertThat(json().path("area").asDouble()).isCloseTo(5384.5, within(0.1));
+    assertThat(json().path("fill").asDouble() - json().path("cut").asDouble())
+        .isCloseTo(json().path("mean").asDouble() * json().path("area").asDouble(), within(1e-3));
+    assertThat(run("compare", DEMO.toString(), DESIGN, GROUND, "--within", "nothing")).isEqualTo(2);
+    assertThat(
+            run("compare", DEMO.toString(), DESIGN, GROUND, "--within", "control/points/control"))
+        .isEqualTo(2);
+  }
+
+  @Test
   void surfacesAreComparedWithVolumes() throws IOException {
     assertThat(run("compare", DEMO.toString(), GROUND, DESIGN, "--json")).isZero();
     double cut = json().path("cut").asDouble();

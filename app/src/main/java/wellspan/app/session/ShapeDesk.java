@@ -31,10 +31,12 @@ import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Redrawing;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.progress.Progress;
+import wellspan.core.step.Inputs;
 import wellspan.core.step.Recipe;
 import wellspan.core.step.RecordedStep;
 import wellspan.core.step.Step;
 import wellspan.core.step.StepOutcome;
+import wellspan.core.step.Within;
 import wellspan.core.terrain.TriangleIndex;
 
 /** The work of the stop Shape: steps of the selected item, flaws of the ground, comparisons. */
@@ -44,6 +46,7 @@ public final class ShapeDesk {
    *
    * @param second empty if it is what a receiver makes of the first one's points
    * @param other the second surface, ready to be asked for levels
+   * @param within outline that the figures are limited to, if there is one
    * @param volumes empty without a second surface
    */
   public record Comparison(
@@ -52,6 +55,7 @@ public final class ShapeDesk {
       Mesh one,
       TriangleIndex other,
       LevelDifference difference,
+      Optional<Step.Outline> within,
       Optional<Volumes> volumes) {}
 
   private final Session session;
@@ -269,36 +273,77 @@ public final class ShapeDesk {
     comparison.set(Optional.empty());
   }
 
-  /** Compares a surface with another one, or with what a receiver makes of its points. */
-  public void compare(ItemId first, Optional<ItemId> second) {
+  /**
+   * Compares a surface with another one, or with what a receiver makes of its points.
+   *
+   * @param within outline that figures of two surfaces are limited to; empty for everywhere
+   */
+  public void compare(ItemId first, Optional<ItemId> second, Optional<Step.Outline> within) {
     Optional<Mesh> one = surface(first);
     Optional<Mesh> two = second.flatMap(this::surface);
     if (one.isEmpty() || second.isPresent() && two.isEmpty()) {
       session.complain("Choose two terrain surfaces to compare.");
       return;
     }
+    Build build = session.build();
     session
         .work()
         .start(
             "Comparing",
-            p -> {
-              if (two.isEmpty()) {
-                Redrawing r = Redrawing.of(one.get(), p);
-                return new Comparison(
-                    first,
-                    second,
-                    one.get(),
-                    new TriangleIndex(r.mesh()),
-                    r.difference(),
-                    Optional.empty());
-              }
-              LevelDifference d = LevelDifference.between(one.get(), two.get(), p.part(0, 0.6));
-              Volumes v = Volumes.between(one.get(), two.get(), p.part(0.6, 1));
-              TriangleIndex other = new TriangleIndex(two.get());
-              return new Comparison(first, second, one.get(), other, d, Optional.of(v));
-            },
+            p ->
+                two.isEmpty()
+                    ? redrawn(first, one.get(), p)
+                    : compared(first, second, one.get(), two.get(), within, inputs(build), p),
             c -> comparison.set(Optional.of(c)),
             session::complain);
+  }
+
+  private static Comparison redrawn(ItemId first, Mesh one, Progress p) {
+    Redrawing r = Redrawing.of(one, p);
+    return new Comparison(
+        first,
+        Optional.empty(),
+        one,
+        new TriangleIndex(r.mesh()),
+        r.difference(),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  private static Comparison compared(
+      ItemId first,
+      Optional<ItemId> second,
+      Mesh one,
+      Mesh two,
+      Optional<Step.Outline> within,
+      Inputs inputs,
+      Progress p) {
+    Mesh part = within.isPresent() ? Within.of(one, within.get(), inputs, p.part(0, 0.2)) : one;
+    LevelDifference d = LevelDifference.between(part, two, p.part(0.2, 0.6));
+    Volumes v = Volumes.between(part, two, p.part(0.6, 1));
+    return new Comparison(first, second, one, new TriangleIndex(two), d, within, Optional.of(v));
+  }
+
+  private static Inputs inputs(Build build) {
+    return id -> {
+      Build.BuiltItem i = build.items().get(id);
+      if (i == null) {
+        throw new IllegalArgumentException(id + " is not there any more. Choose another outline.");
+      }
+      return i.item();
+    };
+  }
+
+  /** Makes bodies of the earth between the two surfaces that were compared. */
+  public void makeEarth(Comparison c) {
+    c.second()
+        .ifPresent(
+            proposed ->
+                make(
+                    new Recipe.Earth(
+                        "Earth to " + session.build().items().get(proposed).item().name(),
+                        c.first(),
+                        proposed)));
   }
 
   private Optional<Mesh> surface(ItemId id) {

@@ -22,6 +22,7 @@ import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Volumes;
+import wellspan.core.step.Step;
 
 /** Two surfaces against each other: triangles, levels, volumes; or a receiver's own triangles. */
 final class CompareCard extends VBox {
@@ -82,6 +83,8 @@ final class CompareCard extends VBox {
             .orElse(0);
     with.getSelectionModel().select(Math.max(0, last));
     with.setPrefWidth(290);
+    List<Optional<Step.Outline>> areas = new ArrayList<>();
+    ComboBox<String> within = within(areas);
     Button go =
         Parts.button(
             "Compare",
@@ -89,9 +92,48 @@ final class CompareCard extends VBox {
             () ->
                 session
                     .shape()
-                    .compare(first, others.get(with.getSelectionModel().getSelectedIndex())));
+                    .compare(
+                        first,
+                        others.get(with.getSelectionModel().getSelectedIndex()),
+                        areas.get(within.getSelectionModel().getSelectedIndex())));
     go.setId("compare-go");
-    getChildren().addAll(Parts.row(Parts.label(name(first) + " with", "muted"), go), with);
+    getChildren()
+        .addAll(
+            Parts.row(Parts.label(name(first) + " with", "muted"), go),
+            with,
+            Parts.row(Parts.label("within", "muted"), within));
+  }
+
+  /** Everywhere, the outline drawn on the plan, and items that enclose an area. */
+  private ComboBox<String> within(List<Optional<Step.Outline>> areas) {
+    ComboBox<String> c = new ComboBox<>();
+    c.setId("compare-within");
+    c.setPrefWidth(190);
+    areas.add(Optional.empty());
+    c.getItems().add("everywhere");
+    if (session.shape().outlineProperty().get().size() >= 3) {
+      areas.add(Optional.of(session.shape().drawn()));
+      c.getItems().add("drawn on the plan");
+    }
+    for (Build.BuiltItem i : session.build().items().values()) {
+      boolean encloses =
+          i.item() instanceof Item.Cover
+              || i.item() instanceof Item.StringLine l
+                  && l.lines().stream().anyMatch(p -> p.isClosed(0.01));
+      if (encloses) {
+        areas.add(Optional.of(new Step.Outline.Of(i.id(), 0)));
+        c.getItems().add(i.item().name());
+      }
+    }
+    int last =
+        session
+            .shape()
+            .comparisonProperty()
+            .get()
+            .map(done -> areas.indexOf(done.within()))
+            .orElse(0);
+    c.getSelectionModel().select(Math.max(0, last));
+    return c;
   }
 
   private String name(ItemId id) {
@@ -122,6 +164,12 @@ final class CompareCard extends VBox {
             place("highest", d.highest(), d.highestAt()));
     histogram(d);
     c.volumes().ifPresent(this::volumes);
+    if (c.volumes().isPresent() && c.within().isEmpty()) {
+      Button bodies =
+          Parts.button("Make earth bodies", "small", () -> session.shape().makeEarth(c));
+      bodies.setId("compare-earth");
+      getChildren().add(bodies);
+    }
   }
 
   private static String signed(double v) {

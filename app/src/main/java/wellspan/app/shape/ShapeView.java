@@ -37,6 +37,7 @@ public final class ShapeView extends CardColumn {
             (o, a, b) -> {
               make.refresh();
               steps.refresh();
+              compare.refresh();
             });
     session.place().pickProperty().addListener((o, a, b) -> make.refresh());
   }

@@ -1,8 +1,10 @@
 package wellspan.app.session;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import wellspan.core.finding.Finding;
@@ -63,13 +65,64 @@ class ShapeDeskTest extends SessionFixture {
   @Test
   void surfacesAreComparedBesideTheWindow() throws Exception {
     receive(ROAD);
-    session.shape().compare(DESIGN, Optional.empty());
+    session.shape().compare(DESIGN, Optional.empty(), Optional.empty());
     settle();
     ShapeDesk.Comparison c = session.shape().comparisonProperty().get().orElseThrow();
     assertThat(c.difference().sameShare()).isGreaterThan(50);
     assertThat(c.volumes()).isEmpty();
-    session.shape().compare(POINTS, Optional.of(DESIGN));
+    session.shape().compare(POINTS, Optional.of(DESIGN), Optional.empty());
     assertThat(session.messageProperty().get()).contains("two terrain surfaces");
+  }
+
+  @Test
+  void volumesCountWithinAnOutlineAndBecomeEarthBodies() throws Exception {
+    receive(ROAD);
+    session.shape().make(new Recipe.Copy("Twin", DESIGN));
+    settle();
+    ItemId twin = new ItemId("job/terrain-surface/Twin");
+    session.shape().add(twin, new Step.Raise(2));
+    settle();
+    Step.Outline square =
+        new Step.Outline.Drawn(
+            List.of(
+                412_500.0,
+                6_534_600.0,
+                412_600.0,
+                6_534_600.0,
+                412_600.0,
+                6_534_700.0,
+                412_500.0,
+                6_534_700.0));
+    session.shape().compare(DESIGN, Optional.of(twin), Optional.of(square));
+    settle();
+    ShapeDesk.Comparison c = session.shape().comparisonProperty().get().orElseThrow();
+    assertThat(c.within()).contains(square);
+    assertThat(c.difference().area()).isCloseTo(10_000, within(1e-3));
+    assertThat(c.volumes().orElseThrow().fill()).isCloseTo(20_000, within(1e-2));
+    assertThat(c.volumes().orElseThrow().cut()).isZero();
+
+    Step.Outline beside = new Step.Outline.Drawn(List.of(0.0, 0.0, 9.0, 0.0, 9.0, 9.0));
+    session.shape().compare(DESIGN, Optional.of(twin), Optional.of(beside));
+    settle();
+    assertThat(session.messageProperty().get()).contains("lies beside the surface");
+
+    session.shape().compare(DESIGN, Optional.of(twin), Optional.empty());
+    settle();
+    session.shape().makeEarth(session.shape().comparisonProperty().get().orElseThrow());
+    settle();
+    assertThat(session.selectedItem().orElseThrow().item())
+        .isInstanceOfSatisfying(
+            Item.Body.class,
+            b -> {
+              assertThat(b.use()).isEqualTo(Item.Body.Use.FILL);
+              assertThat(b.mesh().volume())
+                  .isCloseTo(
+                      2 * ((Item.TerrainSurface) item(DESIGN)).mesh().planArea(), within(1.0));
+            });
+  }
+
+  private Item item(ItemId id) {
+    return session.build().items().get(id).item();
   }
 
   @Test
