@@ -120,6 +120,26 @@ class ShapeWindowTest extends WindowTest {
   }
 
   @Test
+  void aStepIsChosenByKeysAlone() throws Exception {
+    withSurvey();
+    ComboBox<?> kind = lookup("#step-kind").queryAs(ComboBox.class);
+    interact(
+        () -> {
+          kind.requestFocus();
+          kind.show();
+        });
+    push(KeyCode.DOWN);
+    push(KeyCode.DOWN);
+    assertThat(kind.isShowing()).as("the list stays open while the keys walk").isTrue();
+    assertThat(lookup("#step-add").tryQuery()).isEmpty();
+    push(KeyCode.ENTER);
+    assertThat(lookup("#step-kind").queryAs(ComboBox.class).getValue()).isEqualTo("Drop spikes");
+    assertThat(lookup("#step-higher-than").tryQuery()).isPresent();
+    fire("#step-add");
+    assertThat(session.job().stepsOf(SHORE)).hasSize(1);
+  }
+
+  @Test
   void wrongNumbersAreSentencesAndAddNothing() throws Exception {
     withSurvey();
     choose("#step-kind", "Raise or lower");

@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Deliveries;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Choices;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.deliver.Delivery;
@@ -35,7 +36,8 @@ final class SetUp extends VBox {
     List<DeliveryFormat> formats = DeliveryFormat.all();
     formats.forEach(f -> format.getItems().add(f.title()));
     format.setValue(delivery.format().title());
-    format.setOnAction(
+    Choices.onChosen(
+        format,
         e -> {
           DeliveryFormat f = formats.get(format.getSelectionModel().getSelectedIndex());
           desk.change("Deliver " + name + " as " + f.title(), name, d -> d.withFormat(f));
@@ -44,7 +46,8 @@ final class SetUp extends VBox {
     unit.setId("delivery-unit");
     unit.getItems().addAll("m", "mm", "ft", "ftUS");
     unit.setValue(delivery.unit().symbol());
-    unit.setOnAction(
+    Choices.onChosen(
+        unit,
         e ->
             LinearUnit.named(unit.getValue())
                 .ifPresent(
@@ -55,7 +58,7 @@ final class SetUp extends VBox {
     zero.setId("zero");
     zero.getItems().addAll(ZEROS);
     zero.setValue(delivery.zero().title());
-    zero.setOnAction(e -> zero(zero.getValue()));
+    Choices.onChosen(zero, e -> zero(zero.getValue()));
     getChildren()
         .addAll(
             Parts.row(Parts.label("Format", "muted"), format),

@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
+import wellspan.app.theme.Choices;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.crs.Crs;
@@ -140,7 +141,8 @@ final class FrameCard extends VBox {
     }
     box.setValue(f.unit().title());
     box.setDisable(f.isLocked());
-    box.setOnAction(
+    Choices.onChosen(
+        box,
         e ->
             LinearUnit.named(box.getValue())
                 .ifPresent(

@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Choices;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.align.Chainages;
@@ -142,7 +143,8 @@ public final class ReadingCard extends VBox {
     decimals.getItems().addAll(0, 1, 2, 3, 4, 5, 6);
     decimals.setValue(f.decimals());
     decimals.setAccessibleText("Decimals");
-    decimals.setOnAction(
+    Choices.onChosen(
+        decimals,
         e -> {
           store().putInt("position.decimals", decimals.getValue());
           refresh();
@@ -165,7 +167,8 @@ public final class ReadingCard extends VBox {
     unit.getItems().addAll("m", "mm", "ft", "ftUS");
     unit.setValue(f.unit().symbol());
     unit.setAccessibleText("Unit");
-    unit.setOnAction(
+    Choices.onChosen(
+        unit,
         e -> {
           store().put("position.unit", unit.getValue());
           refresh();

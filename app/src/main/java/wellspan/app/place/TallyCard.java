@@ -12,6 +12,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Choices;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.geom.Position;
@@ -54,7 +55,8 @@ final class TallyCard extends VBox {
     source.setId("tally-source");
     all.forEach(t -> source.getItems().add(t.where()));
     source.setValue(shown.get().where());
-    source.setOnAction(
+    Choices.onChosen(
+        source,
         e -> {
           session.place().talliedProperty().set(source.getValue());
           refresh();
@@ -181,7 +183,8 @@ final class TallyCard extends VBox {
                 from.getItems().add(name);
               }
             });
-    from.setOnAction(
+    Choices.onChosen(
+        from,
         e -> {
           if (from.getValue() != null) {
             session.place().takeControl(from.getValue());

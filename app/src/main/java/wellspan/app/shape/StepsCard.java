@@ -12,6 +12,7 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Choices;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
@@ -101,7 +102,8 @@ final class StepsCard extends VBox {
       c.getItems().add(r.word());
     }
     c.setValue(now.word());
-    c.setOnAction(e -> take.accept(LevelRule.values()[c.getSelectionModel().getSelectedIndex()]));
+    Choices.onChosen(
+        c, e -> take.accept(LevelRule.values()[c.getSelectionModel().getSelectedIndex()]));
     return c;
   }
 
@@ -169,7 +171,8 @@ final class StepsCard extends VBox {
     kind.setPrefWidth(290);
     kinds.forEach(k -> kind.getItems().add(k.title));
     adding.filter(kinds::contains).ifPresent(k -> kind.setValue(k.title));
-    kind.setOnAction(
+    Choices.onChosen(
+        kind,
         e -> {
           adding = Optional.of(kinds.get(kind.getSelectionModel().getSelectedIndex()));
           refresh();

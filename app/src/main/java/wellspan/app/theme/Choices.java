@@ -1,0 +1,32 @@
+package wellspan.app.theme;
+
+import javafx.event.ActionEvent;
+import javafx.event.EventHandler;
+import javafx.scene.control.ComboBox;
+
+/** Lists to choose from. */
+public final class Choices {
+  private Choices() {}
+
+  /**
+   * Tells when something was chosen: while the list is open the keys only walk through it, and what
+   * they rest on counts once it closes. Otherwise a card that is built anew at each choice would
+   * take the open list away.
+   */
+  public static void onChosen(ComboBox<?> list, EventHandler<ActionEvent> chosen) {
+    int[] before = {-1};
+    list.setOnShowing(e -> before[0] = list.getSelectionModel().getSelectedIndex());
+    list.setOnAction(
+        e -> {
+          if (!list.isShowing()) {
+            chosen.handle(e);
+          }
+        });
+    list.setOnHidden(
+        e -> {
+          if (list.getSelectionModel().getSelectedIndex() != before[0]) {
+            chosen.handle(new ActionEvent(list, list));
+          }
+        });
+  }
+}
