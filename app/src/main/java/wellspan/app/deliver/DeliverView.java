@@ -92,7 +92,7 @@ public final class DeliverView extends BorderPane {
             1,
             Parts.wrapped(d.name(), "name"),
             new HBox(
-                Parts.label(d.format().title(), "figure"),
+                Parts.wrapped(d.format().title(), "figure"),
                 Parts.space(),
                 Parts.label(d.unit().symbol(), "figure")),
             Parts.wrapped(d.receiver(), "muted"));

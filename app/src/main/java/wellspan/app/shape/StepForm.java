@@ -79,8 +79,8 @@ final class StepForm extends Form {
         step = () -> new Step.DropIslands(value(a));
       }
       case TRIM -> {
-        TextField l = number("sides longer than", "m; 0 for none", "40");
-        TextField a = number("angles flatter than", "°; 0 for none", "0");
+        TextField l = number("longest side", "m; 0 for any", "40");
+        TextField a = number("flattest angle", "°; 0 for any", "0");
         step = () -> new Step.Trim(value(l), value(a));
       }
       case CLIP, CUT -> {
