@@ -79,13 +79,8 @@ final class TextureReader {
       return Optional.empty();
     }
     used.add(map.id());
-    return pixels(address(image.get()), name).map(p -> new Texture(p, fit.get().place()));
-  }
-
-  /** IFC2x3 writes the attribute's name in another way. */
-  private static String address(Instance image) {
-    String url = image.text("URLReference");
-    return url.isEmpty() ? image.text("UrlReference") : url;
+    return pixels(image.get().text("URLReference"), name)
+        .map(p -> new Texture(p, fit.get().place()));
   }
 
   private static Optional<TextureFit> fit(Instance set, Instance map, Mesh mesh) {
