@@ -58,11 +58,18 @@ public final class FaceTriangulator {
       throw new IllegalArgumentException(
           "a face of " + outer.length + " corners is no simple polygon", e);
     }
+    // all ears are cut in the order of the ring, so their sum tells how each of them is turned,
+    // also
+    // one without area, whose own turn is noise
+    double turned = 0;
+    for (int t = 0; t < cut.getNumGeometries(); t++) {
+      Coordinate[] c = cut.getGeometryN(t).getCoordinates();
+      turned += (c[1].x - c[0].x) * (c[2].y - c[0].y) - (c[1].y - c[0].y) * (c[2].x - c[0].x);
+    }
+    boolean same = turned > 0 == n[drop] > 0;
     int[] out = new int[3 * cut.getNumGeometries()];
     for (int t = 0; t < cut.getNumGeometries(); t++) {
       Coordinate[] c = cut.getGeometryN(t).getCoordinates();
-      double turn = (c[1].x - c[0].x) * (c[2].y - c[0].y) - (c[1].y - c[0].y) * (c[2].x - c[0].x);
-      boolean same = turn > 0 == n[drop] > 0;
       out[3 * t] = numbers.get(c[0]);
       out[3 * t + 1] = numbers.get(c[same ? 1 : 2]);
       out[3 * t + 2] = numbers.get(c[same ? 2 : 1]);

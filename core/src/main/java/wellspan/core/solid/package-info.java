@@ -1,0 +1,2 @@
+/** Bodies made of sections carried along a way, and bodies cut by bodies. */
+package wellspan.core.solid;
