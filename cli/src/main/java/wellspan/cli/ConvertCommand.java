@@ -33,12 +33,12 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
-import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveryRun;
+import wellspan.exchange.file.UniqueNames;
 import wellspan.exchange.intake.Intake;
 
 /** {@code convert IN... OUT}: files to an IFC file without a job, proven too. */
@@ -135,6 +135,7 @@ final class ConvertCommand implements Callable<Integer> {
     }
     ReadingRule rule = reading.rule();
     List<Parcel.Piece> pieces = new ArrayList<>();
+    UniqueNames origins = new UniqueNames();
     Box box = Box.EMPTY;
     Map<String, String> declared = new LinkedHashMap<>();
     GlobalIds ids = new GlobalIds(UUID.nameUUIDFromBytes(names().getBytes(StandardCharsets.UTF_8)));
@@ -144,11 +145,14 @@ final class ConvertCommand implements Callable<Integer> {
       if (!r.crs().isEmpty()) {
         declared.put(in.getFileName().toString(), r.crs());
       }
-      for (Item item : r.items()) {
+      String file = in.getFileName().toString();
+      String origin = origins.of("", file); // two folders may hold files of one name
+      for (Received.Entry e : r.entries()) {
+        Item item = e.item();
         if (format.carries(item)) {
           box = box.union(item.bounds());
-          ItemId id = ItemId.of(in.getFileName().toString(), item.kind(), item.name());
-          pieces.add(Packing.loosePiece(ids, id, item, version, in.getFileName().toString()));
+          ItemId id = ItemId.of(origin, item.kind(), item.name());
+          pieces.add(Packing.loosePiece(ids, id, e, version, file));
         }
       }
     }
@@ -161,14 +165,13 @@ final class ConvertCommand implements Callable<Integer> {
     Frame frame = frame(declared, box);
     say(FrameChecks.check(frame, box), "");
     Parcel parcel =
-        new Parcel(
+        Packing.loose(
             out.getFileName().toString().replaceFirst("\\.[^.]*$", ""),
             format,
             where.frame(frame),
             lengths,
             ids,
-            pieces,
-            Control.NONE);
+            pieces);
     DeliveryRun.Outcome o =
         DeliveryRun.run(
             out.getFileName().toString(), parcel, out, Clock.systemUTC(), Progress.NONE);

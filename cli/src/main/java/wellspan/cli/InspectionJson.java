@@ -1,11 +1,13 @@
 package wellspan.cli;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
@@ -168,22 +170,63 @@ final class InspectionJson {
   }
 
   private static void description(ObjectNode n, Description d) {
-    n.put("class", d.entityClass().entity()).put("id", d.globalId());
-    ObjectNode sets = n.putObject("properties");
-    for (PropertySet s : d.propertySets()) {
-      ObjectNode o = sets.putObject(s.name());
-      s.values()
-          .forEach(
-              (name, v) -> {
-                switch (v) {
-                  case PropertyValue.Label(String t) -> o.put(name, t);
-                  case PropertyValue.Length(double m) -> o.put(name, m);
-                  case PropertyValue.Area(double m) -> o.put(name, m);
-                  case PropertyValue.Count(long c) -> o.put(name, c);
-                  case PropertyValue.Real(double x) -> o.put(name, x);
-                  case PropertyValue.Flag(boolean b) -> o.put(name, b);
-                }
-              });
+    if (!d.entityClass().entity().isEmpty()) {
+      n.put("class", d.entityClass().entity());
+      if (!d.entityClass().type().isEmpty()) {
+        n.put("predefinedType", d.entityClass().type());
+      }
     }
+    if (!d.globalId().isEmpty()) {
+      n.put("id", d.globalId());
+    }
+    d.finish()
+        .ifPresent(
+            f -> {
+              if (!f.material().isEmpty()) {
+                n.put("material", f.material());
+              }
+              n.put("colour", String.format(Locale.ROOT, "#%06X", f.rgb()));
+            });
+    if (!d.globalId().isEmpty() || !d.propertySets().isEmpty()) {
+      ObjectNode sets = n.putObject("properties");
+      for (PropertySet s : d.propertySets()) {
+        ObjectNode o = sets.putObject(s.name());
+        s.values().forEach((name, v) -> o.set(name, value(v)));
+      }
+    }
+  }
+
+  private static JsonNode value(PropertyValue v) {
+    return switch (v) {
+      case PropertyValue.Label(String t) -> JSON.textNode(t);
+      case PropertyValue.Words(String type, String t) -> JSON.textNode(t);
+      case PropertyValue.Length(double m) -> JSON.numberNode(m);
+      case PropertyValue.Area(double m) -> JSON.numberNode(m);
+      case PropertyValue.Measure(String type, double x) -> JSON.numberNode(x);
+      case PropertyValue.Count(long c) -> JSON.numberNode(c);
+      case PropertyValue.Real(double x) -> JSON.numberNode(x);
+      case PropertyValue.Flag(boolean b) -> JSON.booleanNode(b);
+      case PropertyValue.Unknown() -> JSON.textNode("unknown");
+      case PropertyValue.Empty() -> JSON.nullNode();
+      case PropertyValue.Several(boolean enumerated, List<PropertyValue> all) -> {
+        ArrayNode a = JSON.arrayNode();
+        all.forEach(x -> a.add(value(x)));
+        yield a;
+      }
+      case PropertyValue.Bounded b -> {
+        ObjectNode o = JSON.objectNode();
+        b.lower().ifPresent(x -> o.set("lower", value(x)));
+        b.upper().ifPresent(x -> o.set("upper", value(x)));
+        b.setPoint().ifPresent(x -> o.set("setPoint", value(x)));
+        yield o;
+      }
+      case PropertyValue.Table t -> {
+        ArrayNode a = JSON.arrayNode();
+        for (int i = 0; i < t.defining().size(); i++) {
+          a.addArray().add(value(t.defining().get(i))).add(value(t.defined().get(i)));
+        }
+        yield a;
+      }
+    };
   }
 }

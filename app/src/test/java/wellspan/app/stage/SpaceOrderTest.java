@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import wellspan.core.describe.Description;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
@@ -26,7 +27,8 @@ class SpaceOrderTest {
   }
 
   private static Build.BuiltItem built(Item item) {
-    return new Build.BuiltItem(new ItemId(item.name()), item, "test", Origin.BY_HAND);
+    return new Build.BuiltItem(
+        new ItemId(item.name()), item, "test", Origin.BY_HAND, "", Description.NONE);
   }
 
   private static Build.BuiltItem points() {

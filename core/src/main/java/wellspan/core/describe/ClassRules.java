@@ -1,11 +1,51 @@
 package wellspan.core.describe;
 
 import wellspan.core.item.Item;
+import wellspan.core.schema.ProductClasses;
+import wellspan.core.schema.Schema;
 
-/** The class that each kind of item gets where nobody chose another. */
+/**
+ * The class that an item gets where nobody chose another: the received one where the schema has it,
+ * else the one for its kind.
+ */
 public final class ClassRules {
   private ClassRules() {}
 
+  /**
+   * The class of an item as it was received, where the schema can carry it; else that of its kind.
+   *
+   * @param received {@link EntityClass#NONE} if it came without a class
+   */
+  public static EntityClass of(Item item, EntityClass received, IfcSchema schema) {
+    if (saysNothing(received)) {
+      return standard(item, schema);
+    }
+    EntityClass untyped = new EntityClass(received.entity(), "");
+    return fits(received, item, schema)
+        ? received
+        : fits(untyped, item, schema) ? untyped : standard(item, schema);
+  }
+
+  /** What stands for anything; the kind of an item says more. */
+  private static boolean saysNothing(EntityClass c) {
+    boolean proxy = c.entity().equals("IfcBuildingElementProxy") || c.entity().equals("IfcProxy");
+    return proxy && (c.predefinedType().isEmpty() || c.predefinedType().equals("NOTDEFINED"));
+  }
+
+  /** Whether a schema has a class that this item can be delivered as. */
+  public static boolean fits(EntityClass c, Item item, IfcSchema schema) {
+    if (c.entity().isEmpty()) {
+      return false;
+    }
+    if (item instanceof Item.AlignmentLine && schema == IfcSchema.IFC4X3) {
+      return c.entity()
+          .equals("IfcAlignment"); // its layouts and segments belong to this class only
+    }
+    return ProductClasses.has(
+        Schema.forFile(schema.id()).orElseThrow(), c.entity(), c.predefinedType());
+  }
+
+  /** The class for an item's kind. */
   public static EntityClass standard(Item item, IfcSchema schema) {
     return switch (item) {
       case Item.TerrainSurface s ->

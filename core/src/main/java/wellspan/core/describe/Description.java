@@ -4,23 +4,52 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What a model says of an item.
+ * What a file says of an item, or is to say of it.
  *
- * @param finish material and colour, where it has any
+ * @param entityClass {@link EntityClass#NONE} where the format has no classes
  * @param globalId 22 characters, empty where the format has none
+ * @param finish material and colour, where it has any
+ * @param closed whether the file calls its faces a closed body; empty where it does not say
  */
 public record Description(
     EntityClass entityClass,
     String globalId,
     List<PropertySet> propertySets,
-    Optional<Finish> finish) {
+    Optional<Finish> finish,
+    Optional<Boolean> closed) {
+
+  /** Of an item that a file says nothing of. */
+  public static final Description NONE =
+      new Description(EntityClass.NONE, "", List.of(), Optional.empty(), Optional.empty());
 
   public Description {
     propertySets = List.copyOf(propertySets);
   }
 
+  /** Without a word on whether it is closed. */
+  public Description(
+      EntityClass entityClass,
+      String globalId,
+      List<PropertySet> propertySets,
+      Optional<Finish> finish) {
+    this(entityClass, globalId, propertySets, finish, Optional.empty());
+  }
+
   /** Without material and colour. */
   public Description(EntityClass entityClass, String globalId, List<PropertySet> propertySets) {
     this(entityClass, globalId, propertySets, Optional.empty());
+  }
+
+  /** What formats without classes and identities say: properties, material and colour. */
+  public static Description of(List<PropertySet> sets, Optional<Finish> finish) {
+    return new Description(EntityClass.NONE, "", sets, finish);
+  }
+
+  public Description withGlobalId(String id) {
+    return new Description(entityClass, id, propertySets, finish, closed);
+  }
+
+  public Description withClosed(boolean body) {
+    return new Description(entityClass, globalId, propertySets, finish, Optional.of(body));
   }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import wellspan.core.describe.ClassRules;
+import wellspan.core.describe.Description;
 import wellspan.core.describe.EntityClass;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
@@ -51,8 +52,14 @@ public record Build(
   /** Name of the group of the job's own spot marks. */
   public static final String MARKS = "Spot marks";
 
-  /** An item with where it came from. */
-  public record BuiltItem(ItemId id, Item item, String source, Origin origin) {}
+  /**
+   * An item with where it came from.
+   *
+   * @param layer it was received on, empty if there was none
+   * @param said what its file says of it
+   */
+  public record BuiltItem(
+      ItemId id, Item item, String source, Origin origin, String layer, Description said) {}
 
   /** A build whose steps are carried out at once. */
   public static Build of(Job job, Map<String, Received> raw) {
@@ -88,15 +95,17 @@ public record Build(
     Map<String, Received> placed = new LinkedHashMap<>();
     Map<ItemId, Item> base = new LinkedHashMap<>();
     Map<ItemId, Source> sources = new HashMap<>();
+    Map<ItemId, Received.Entry> entries = new HashMap<>();
     for (Source s : job.sources()) {
       Received r = raw.get(s.name());
       if (r != null) {
         Received here = placed(job, s, r);
         placed.put(s.name(), here);
-        for (Item item : here.items()) {
-          ItemId id = ItemId.of(s.name(), item.kind(), item.name());
-          base.put(id, item);
+        for (Received.Entry e : here.entries()) {
+          ItemId id = ItemId.of(s.name(), e.item().kind(), e.item().name());
+          base.put(id, e.item());
           sources.put(id, s);
+          entries.put(id, e);
         }
       }
     }
@@ -115,11 +124,20 @@ public record Build(
         .forEach(
             (id, item) -> {
               Source s = sources.get(id);
-              all.put(
-                  id,
-                  s == null
-                      ? new BuiltItem(id, item, JOB, Origin.BY_HAND)
-                      : new BuiltItem(id, item, s.name(), Origin.of(s.current())));
+              if (s == null) {
+                all.put(id, new BuiltItem(id, item, JOB, Origin.BY_HAND, "", Description.NONE));
+              } else {
+                Received.Entry e = entries.get(id);
+                all.put(
+                    id,
+                    new BuiltItem(
+                        id,
+                        item,
+                        s.name(),
+                        Origin.of(s.current()),
+                        e.layer(),
+                        e.description().orElse(Description.NONE)));
+              }
             });
     List<ControlTally> tallies = new ArrayList<>();
     placed.forEach(
@@ -172,15 +190,12 @@ public record Build(
     return job.settingsOf(id).visible();
   }
 
-  /**
-   * The class an item is delivered as: the chosen one, which holds for IFC4.3, or the standard one
-   * for its kind and schema.
-   */
+  /** The class an item is delivered as: the chosen one, else the received one, else by its kind. */
   public EntityClass classOf(BuiltItem item, IfcSchema schema) {
     return job.settingsOf(item.id())
         .entityClass()
-        .filter(c -> schema == IfcSchema.IFC4X3)
-        .orElseGet(() -> ClassRules.standard(item.item(), schema));
+        .filter(c -> ClassRules.fits(c, item.item(), schema))
+        .orElseGet(() -> ClassRules.of(item.item(), item.said().entityClass(), schema));
   }
 
   /** Everything the checks find, by stops. */

@@ -3,6 +3,7 @@ package wellspan.core.packing;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import wellspan.core.deliver.Delivery;
@@ -15,19 +16,28 @@ import wellspan.core.describe.EntityClass;
 import wellspan.core.describe.Finish;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.describe.KnownFacts;
+import wellspan.core.describe.PropertySet;
+import wellspan.core.describe.ValueTypes;
+import wellspan.core.frame.Frame;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.job.Source;
+import wellspan.core.place.Control;
 import wellspan.core.place.SourcePlacement;
+import wellspan.core.receive.Received;
 import wellspan.core.step.Recipe;
 import wellspan.core.triangulate.BreaklineChains;
+import wellspan.core.unit.LinearUnit;
 
 /** Decides what goes into a parcel and what is said of each piece. */
 public final class Packing {
   /** What is put behind a surface's name for its breaklines. */
   public static final String BREAKLINES = " breaklines";
+
+  /** Between the identity of an item and that of a part of it. */
+  private static final char PART = '\u0000';
 
   private Packing() {}
 
@@ -45,7 +55,7 @@ public final class Packing {
         delivery.zero().frame(build.job().frame()),
         delivery.unit(),
         ids,
-        pieces,
+        ReceivedIds.kept(pieces),
         build.job().control());
   }
 
@@ -65,7 +75,7 @@ public final class Packing {
   }
 
   private static Parcel.Piece breaklines(Parcel.Piece of, GlobalIds ids, Item.StringLine lines) {
-    String key = of.key() + BREAKLINES;
+    String key = of.key() + PART + BREAKLINES; // no item's identity holds the separator
     Description d =
         new Description(
             ClassRules.standard(lines, IfcSchema.IFC4X3), ids.of(key, "product"), List.of());
@@ -98,13 +108,38 @@ public final class Packing {
   private static Parcel.Piece piece(
       Build build, GlobalIds ids, Build.BuiltItem i, Delivery delivery) {
     EntityClass c = build.classOf(i, delivery.schema());
-    Description d =
-        new Description(
-            c,
-            ids.of(i.id().value(), "product"),
-            List.of(KnownFacts.of(i.item(), i.origin().file(), i.origin().revision())),
-            Finish.standard(i.item()));
-    return new Parcel.Piece(i.id().value(), i.item(), d, fingerprint(build, i, c, delivery));
+    PropertySet facts = KnownFacts.of(i.item(), i.origin().file(), i.origin().revision());
+    return new Parcel.Piece(
+        i.id().value(),
+        i.item(),
+        described(
+            c, ids.of(i.id().value(), "product"), facts, i.item(), i.said(), delivery.schema()),
+        fingerprint(build, i, c, delivery),
+        "",
+        i.layer(),
+        i.said());
+  }
+
+  /** What is said of an item: what was received, and what is known here. */
+  private static Description described(
+      EntityClass c,
+      String globalId,
+      PropertySet facts,
+      Item item,
+      Description said,
+      IfcSchema schema) {
+    List<PropertySet> sets = new ArrayList<>(List.of(facts));
+    said.propertySets().stream()
+        .filter(s -> !s.name().equals(facts.name()))
+        .map(s -> ValueTypes.fitting(s, schema))
+        .forEach(sets::add);
+    boolean faces = item.triangles().isPresent();
+    return new Description(
+        c,
+        globalId,
+        sets,
+        faces ? said.finish().or(() -> Finish.standard(item)) : Finish.standard(item),
+        faces ? Optional.of(item instanceof Item.Body b && b.mesh().isClosed()) : Optional.empty());
   }
 
   /**
@@ -152,15 +187,45 @@ public final class Packing {
     return String.join("\u0001", parts);
   }
 
-  /** One piece without a job around it, for conversion of single files. */
+  /**
+   * One piece without a job around it, for conversion of single files.
+   *
+   * @param id of the item, unlike that of any other in the parcel
+   */
+  public static Parcel.Piece loosePiece(
+      GlobalIds ids, ItemId id, Received.Entry e, IfcSchema schema, String file) {
+    Item item = e.item();
+    Description said = e.description().orElse(Description.NONE);
+    return new Parcel.Piece(
+        id.value(),
+        item,
+        described(
+            ClassRules.of(item, said.entityClass(), schema),
+            ids.of(id.value(), "product"),
+            KnownFacts.of(item, file, ""),
+            item,
+            said,
+            schema),
+        "",
+        "",
+        e.layer(),
+        said);
+  }
+
+  /** The same for an item that no file says anything of. */
   public static Parcel.Piece loosePiece(
       GlobalIds ids, ItemId id, Item item, IfcSchema schema, String file) {
-    Description d =
-        new Description(
-            ClassRules.standard(item, schema),
-            ids.of(id.value(), "product"),
-            List.of(KnownFacts.of(item, file, "")),
-            Finish.standard(item));
-    return new Parcel.Piece(id.value(), item, d, "");
+    return loosePiece(ids, id, new Received.Entry(item, "", Optional.empty()), schema, file);
+  }
+
+  /** The parcel of pieces without a job around them; received GlobalIds stay where they can. */
+  public static Parcel loose(
+      String project,
+      DeliveryFormat format,
+      Frame frame,
+      LinearUnit unit,
+      GlobalIds ids,
+      List<Parcel.Piece> pieces) {
+    return new Parcel(project, format, frame, unit, ids, ReceivedIds.kept(pieces), Control.NONE);
   }
 }

@@ -1,4 +1,4 @@
-package wellspan.exchange.ifc.schema;
+package wellspan.core.schema;
 
 import java.io.BufferedReader;
 import java.io.IOException;

@@ -1,4 +1,4 @@
-package wellspan.exchange.ifc.schema;
+package wellspan.core.schema;
 
 /** The type of an attribute as declared. */
 public sealed interface TypeRef {

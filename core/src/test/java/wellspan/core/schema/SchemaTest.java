@@ -1,4 +1,4 @@
-package wellspan.exchange.ifc.schema;
+package wellspan.core.schema;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -26,9 +26,13 @@ import wellspan.core.finding.Finding;
 final class AlignmentReader {
   private static final double SAME = 1e-5;
 
+  /** Elements that end within this of the next one's start hang together, metres. */
+  private static final double JUMP = 1e-3;
+
   private final Units units;
   private final Georeference geo;
   private final PropertyReader properties;
+  private final Soundness soundness;
   private final List<Finding> findings;
   private final Map<Integer, List<Instance>> nested = new HashMap<>();
 
@@ -37,8 +41,10 @@ final class AlignmentReader {
       Units units,
       Georeference geo,
       PropertyReader properties,
+      Soundness soundness,
       List<Finding> findings) {
     this.units = units;
+    this.soundness = soundness;
     this.geo = geo;
     this.properties = properties;
     this.findings = findings;
@@ -63,6 +69,12 @@ final class AlignmentReader {
     try {
       List<Instance> children = nested.getOrDefault(alignment.id(), List.of());
       List<Instance> plan = parameters(children, "IFCALIGNMENTHORIZONTAL");
+      for (Instance part : parts(alignment)) {
+        Optional<String> fault = soundness.whole(part);
+        if (fault.isPresent()) {
+          throw new Refused(fault.get());
+        }
+      }
       if (plan.isEmpty()) {
         throw new Refused("it has no horizontal layout");
       }
@@ -88,9 +100,10 @@ final class AlignmentReader {
                                   1000 * d * units.length()))
                           .withFigure(
                               String.format(Locale.ROOT, "%.4f mm", 1000 * d * units.length()))));
-      double dz = Placement.of(alignment.ref("ObjectPlacement"), Placement.memory()).m()[11];
-      return Optional.of(shared(own, alignment, chainages(children), dz));
-    } catch (Refused | IllegalArgumentException e) {
+      continuous(own, name);
+      Placement placement = Placement.of(alignment, Placement.memory());
+      return Optional.of(shared(own, placement, chainages(children), placement.m()[11]));
+    } catch (Refused | IllegalArgumentException | Unread e) {
       findings.add(
           Finding.error(
               RECEIVE,
@@ -99,6 +112,66 @@ final class AlignmentReader {
               "The alignment " + name + " is left out: " + e.getMessage() + "."));
       return Optional.empty();
     }
+  }
+
+  /** Names the largest jump between elements that follow each other, in plan and in the profile. */
+  private void continuous(Alignment own, String name) {
+    double worst = 0;
+    int at = 0;
+    List<PlanElement> e = own.elements();
+    for (int i = 1; i < e.size(); i++) {
+      PlanPoint end = e.get(i - 1).at(e.get(i - 1).length());
+      PlanPoint start = e.get(i).start();
+      double jump =
+          Math.hypot(end.east() - start.east(), end.north() - start.north()) * units.length();
+      if (jump > worst) {
+        worst = jump;
+        at = i;
+      }
+    }
+    if (worst > JUMP) {
+      jump(name, "element " + at + " ends", worst);
+    }
+    List<ProfileSegment> p = own.profile().map(Profile::segments).orElse(List.of());
+    for (int i = 1; i < p.size(); i++) {
+      ProfileSegment before = p.get(i - 1);
+      double end = before.startDistance() + before.length();
+      double off =
+          Math.max(
+                  Math.abs(before.levelAt(before.length()) - p.get(i).startLevel()),
+                  Math.abs(end - p.get(i).startDistance()))
+              * units.length();
+      if (off > JUMP) {
+        jump(name, "part " + i + " of the profile ends", off);
+        return;
+      }
+    }
+  }
+
+  private void jump(String name, String where, double by) {
+    findings.add(
+        Finding.error(
+                RECEIVE,
+                "alignment.jump",
+                name,
+                String.format(
+                    Locale.ROOT,
+                    "%s has a jump: %s %.4f m from where the next one begins.",
+                    name,
+                    where,
+                    by))
+            .withFigure(String.format(Locale.ROOT, "%.4f m", by)));
+  }
+
+  /** Layouts and segments of an alignment, and where it stands. */
+  private List<Instance> parts(Instance alignment) {
+    List<Instance> out = new ArrayList<>(alignment.ref("ObjectPlacement").stream().toList());
+    for (Instance layout : nested.getOrDefault(alignment.id(), List.of())) {
+      for (Instance segment : nested.getOrDefault(layout.id(), List.of())) {
+        out.addAll(segment.ref("DesignParameters").stream().toList());
+      }
+    }
+    return out;
   }
 
   private List<Instance> parameters(List<Instance> children, String layout) {
@@ -205,8 +278,7 @@ final class AlignmentReader {
     return new Chainages(start, equations);
   }
 
-  private Alignment shared(Alignment own, Instance alignment, Chainages chainages, double dz) {
-    Placement placement = Placement.of(alignment.ref("ObjectPlacement"), Placement.memory());
+  private Alignment shared(Alignment own, Placement placement, Chainages chainages, double dz) {
     double turn = Math.atan2(placement.m()[4], placement.m()[0]) + Math.atan2(geo.sin(), geo.cos());
     double k = geo.scale();
     double up = geo.upwards();

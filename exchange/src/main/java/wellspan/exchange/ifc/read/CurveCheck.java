@@ -45,14 +45,23 @@ final class CurveCheck {
     return found && check.readable ? Optional.of(check.largest) : Optional.empty();
   }
 
-  /** One laid segment: points in the segment's own traversal, moved to its placement. */
   private Optional<ParentCurve> laid(Instance segment) {
+    Optional<ParentCurve> found = laid(segment, metre);
+    readable &= found.isPresent();
+    return found;
+  }
+
+  /**
+   * One laid segment: points in the segment's own traversal, moved to its placement.
+   *
+   * @param metre the length of a metre in the model's unit
+   */
+  static Optional<ParentCurve> laid(Instance segment, double metre) {
     double start = segment.number("SegmentStart", 0);
     double length = segment.number("SegmentLength", 0);
     Optional<ParentCurve> parent =
         segment.ref("ParentCurve").flatMap(c -> ParentCurve.of(c, Math.abs(length), metre));
     if (parent.isEmpty()) {
-      readable = false;
       return Optional.empty();
     }
     double sign = length < 0 ? -1 : 1;

@@ -36,14 +36,30 @@ record Georeference(
   /** Placements of less than this are shifts inside a model, not places on a map, metres. */
   private static final double LARGE = 10_000;
 
-  static Georeference of(IfcModel model, Units units, PropertyReader properties) {
+  /**
+   * @param doubts takes what is wrong with statements of where the model lies; they do not count
+   */
+  static Georeference of(
+      IfcModel model,
+      Units units,
+      PropertyReader properties,
+      Soundness soundness,
+      List<String> doubts) {
     List<PlaceStatement> places = new ArrayList<>();
     Optional<Georeference> found =
-        mapConversion(model, units)
-            .or(() -> rigidOperation(model, units))
+        operation(model, "IFCMAPCONVERSION", soundness, doubts)
+            .map(c -> mapConversion(c, units))
+            .or(
+                () ->
+                    operation(model, "IFCRIGIDOPERATION", soundness, doubts)
+                        .map(c -> rigidOperation(c, units)))
             .or(() -> conventionalSets(model, units, properties));
     found.ifPresent(g -> places.addAll(g.places()));
-    context(model, units, places);
+    try {
+      context(model, units, places);
+    } catch (Unread e) {
+      doubts.add(e.getMessage());
+    }
     sites(model, units, places);
     Georeference g =
         found.orElseGet(
@@ -61,56 +77,62 @@ record Georeference(
         g.declared);
   }
 
-  private static Optional<Georeference> mapConversion(IfcModel model, Units units) {
-    if (model.schema().entity("IfcMapConversion").isEmpty()) {
+  /** The one sound operation of a kind; others that say something else are a doubt. */
+  private static Optional<Instance> operation(
+      IfcModel model, String kind, Soundness soundness, List<String> doubts) {
+    if (model.schema().entity(kind).isEmpty()) {
       return Optional.empty();
     }
-    return model.all("IFCMAPCONVERSION").stream()
-        .findFirst()
-        .map(
-            c -> {
-              Target t = Target.of(c.ref("TargetCRS"), units);
-              double all = c.number("Scale", 1) * t.mapUnit();
-              double horizontal = all * c.number("FactorX", 1);
-              return of(
-                  "the map conversion",
-                  t,
-                  units,
-                  new double[] {
-                    c.number("Eastings", 0) * t.mapUnit(),
-                    c.number("Northings", 0) * t.mapUnit(),
-                    c.number("OrthogonalHeight", 0) * t.mapUnit()
-                  },
-                  c.number("XAxisAbscissa", 1),
-                  c.number("XAxisOrdinate", 0),
-                  horizontal,
-                  all * c.number("FactorZ", 1));
-            });
+    Instance taken = null;
+    for (Instance c : model.all(kind)) {
+      Optional<String> fault = soundness.whole(c);
+      if (fault.isPresent()) {
+        doubts.add(fault.get());
+      } else if (taken == null) {
+        taken = c;
+      } else if (!taken
+          .values()
+          .subList(1, taken.values().size())
+          .equals(c.values().subList(1, c.values().size()))) {
+        doubts.add("#" + c.id() + " says another place than #" + taken.id());
+      }
+    }
+    return Optional.ofNullable(taken);
   }
 
-  private static Optional<Georeference> rigidOperation(IfcModel model, Units units) {
-    if (model.schema().entity("IfcRigidOperation").isEmpty()) {
-      return Optional.empty();
-    }
-    return model.all("IFCRIGIDOPERATION").stream()
-        .findFirst()
-        .map(
-            c -> {
-              Target t = Target.of(c.ref("TargetCRS"), units);
-              return of(
-                  "the rigid operation",
-                  t,
-                  units,
-                  new double[] {
-                    c.number("FirstCoordinate", 0) * t.mapUnit(),
-                    c.number("SecondCoordinate", 0) * t.mapUnit(),
-                    c.number("Height", 0) * t.mapUnit()
-                  },
-                  1,
-                  0,
-                  units.length(),
-                  units.length());
-            });
+  private static Georeference mapConversion(Instance c, Units units) {
+    Target t = Target.of(c.ref("TargetCRS"), units);
+    double all = c.number("Scale", 1) * t.mapUnit();
+    return of(
+        "the map conversion",
+        t,
+        units,
+        new double[] {
+          c.number("Eastings", 0) * t.mapUnit(),
+          c.number("Northings", 0) * t.mapUnit(),
+          c.number("OrthogonalHeight", 0) * t.mapUnit()
+        },
+        c.number("XAxisAbscissa", 1),
+        c.number("XAxisOrdinate", 0),
+        all * c.number("FactorX", 1),
+        all * c.number("FactorZ", 1));
+  }
+
+  private static Georeference rigidOperation(Instance c, Units units) {
+    Target t = Target.of(c.ref("TargetCRS"), units);
+    return of(
+        "the rigid operation",
+        t,
+        units,
+        new double[] {
+          c.number("FirstCoordinate", 0) * t.mapUnit(),
+          c.number("SecondCoordinate", 0) * t.mapUnit(),
+          c.number("Height", 0) * t.mapUnit()
+        },
+        1,
+        0,
+        units.length(),
+        units.length());
   }
 
   private static Optional<Georeference> conventionalSets(
@@ -283,7 +305,12 @@ record Georeference(
   /** Levels 30, 20 and 10: placement, latitude and longitude, address of the sites. */
   private static void sites(IfcModel model, Units units, List<PlaceStatement> places) {
     for (Instance site : model.all("IFCSITE")) {
-      double[] m = Placement.of(site.ref("ObjectPlacement"), Placement.memory()).m();
+      double[] m;
+      try {
+        m = Placement.of(site, Placement.memory()).m();
+      } catch (Unread e) {
+        continue; // what stands on the site is left out with this reason
+      }
       double e = m[3] * units.length();
       double n = m[7] * units.length();
       if (Math.hypot(e, n) > LARGE) {

@@ -11,9 +11,9 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import wellspan.core.progress.Progress;
+import wellspan.core.schema.Entity;
+import wellspan.core.schema.Schema;
 import wellspan.exchange.file.ReadException;
-import wellspan.exchange.ifc.schema.Entity;
-import wellspan.exchange.ifc.schema.Schema;
 
 /** The instances of a file under the tables of its schema. */
 final class IfcModel {

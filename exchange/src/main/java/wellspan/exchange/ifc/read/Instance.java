@@ -3,7 +3,7 @@ package wellspan.exchange.ifc.read;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import wellspan.exchange.ifc.schema.Entity;
+import wellspan.core.schema.Entity;
 
 /**
  * A typed instance: attributes by their names in the schema. What is not given or of another kind
@@ -64,6 +64,6 @@ record Instance(IfcModel model, int id, Entity entity, List<Value> values) {
 
   /** A flat list of numbers, empty if there is none. */
   double[] numbers(String attribute) {
-    return get(attribute) instanceof Value.Numbers(double[] v) ? v : new double[0];
+    return get(attribute) instanceof Value.Numbers(double[] v, Value.Tokens _) ? v : new double[0];
   }
 }

@@ -4,77 +4,102 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
 
-/** Reads polylines and single points out of axis and annotation representations. */
+/** Reads curves, single points and texts out of the representations of products without a body. */
 final class LineReader {
   private final Georeference geo;
+  private final CurveReader curves;
   private final Map<Integer, Placement> placements;
 
-  LineReader(Georeference geo, Map<Integer, Placement> placements) {
+  LineReader(Georeference geo, CurveReader curves, Map<Integer, Placement> placements) {
     this.geo = geo;
+    this.curves = curves;
     this.placements = placements;
   }
 
-  /** The polylines of a product in shared coordinates, levels NaN where one is flat. */
-  List<double[]> lines(Instance product) {
+  /**
+   * The curves of a product in shared coordinates, levels NaN where one is flat.
+   *
+   * @param items of its representations
+   * @throws Unread if one cannot be read
+   */
+  List<double[]> lines(Instance product, List<Instance> items) {
     List<double[]> out = new ArrayList<>();
-    for (Instance item : items(product)) {
-      if (item.isA("IFCPOLYLINE")) {
-        out.add(shared(product, item.refs("Points")));
-      }
-      if (item.isA("IFCINDEXEDPOLYCURVE") && item.get("Segments") instanceof Value.Unset) {
-        Value table = item.ref("Points").map(p -> p.get("CoordList")).orElse(Value.UNSET);
-        if (table instanceof Value.Table(double[] v, int columns)) {
-          out.add(shared(product, v, columns));
-        }
+    for (Instance item : elements(items)) {
+      if (item.isA("IFCCURVE")) {
+        out.add(moved(product, curves.points(item), isFlat(item, 0)));
       }
     }
     return out;
   }
 
   /** The single point of a product in shared coordinates, its level NaN where it has none. */
-  Optional<double[]> point(Instance product) {
+  Optional<double[]> point(Instance product, List<Instance> items) {
     List<Instance> points =
-        items(product).stream().filter(i -> i.isA("IFCCARTESIANPOINT")).toList();
-    return points.size() == 1 ? Optional.of(shared(product, points)) : Optional.empty();
+        elements(items).stream().filter(i -> i.isA("IFCCARTESIANPOINT")).toList();
+    if (points.size() != 1) {
+      return Optional.empty();
+    }
+    boolean flat = points.getFirst().numbers("Coordinates").length < 3;
+    return Optional.of(moved(product, Placement.point(Optional.of(points.getFirst())), flat));
   }
 
-  private static List<Instance> items(Instance product) {
-    List<Instance> out = new ArrayList<>();
-    for (Instance r :
-        product.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of())) {
-      for (Instance item : r.refs("Items")) {
-        if (item.isA("IFCGEOMETRICSET")) {
-          out.addAll(item.refs("Elements"));
-        } else {
-          out.add(item);
-        }
+  /** The texts of a product as points that are named by their words. */
+  List<Item.NamedPoint> texts(Instance product, List<Instance> items) {
+    List<Item.NamedPoint> out = new ArrayList<>();
+    for (Instance item : elements(items)) {
+      if (item.isA("IFCTEXTLITERAL")) {
+        double[] m = Placement.axis(item.ref("Placement")).m();
+        boolean flat = item.ref("Placement").map(p -> p.isA("IFCAXIS2PLACEMENT2D")).orElse(false);
+        double[] p = moved(product, new double[] {m[3], m[7], m[11]}, flat);
+        out.add(new Item.NamedPoint(item.text("Literal"), new Position(p[0], p[1], p[2]), "text"));
       }
     }
     return out;
   }
 
-  private double[] shared(Instance product, List<Instance> points) {
-    double[] xyz = new double[3 * points.size()];
-    boolean flat = true;
-    for (int i = 0; i < points.size(); i++) {
-      double[] c = points.get(i).numbers("Coordinates");
-      flat &= c.length < 3;
-      System.arraycopy(Placement.point(Optional.of(points.get(i))), 0, xyz, 3 * i, 3);
+  /** The items, and what geometric sets among them hold. */
+  static List<Instance> elements(List<Instance> items) {
+    List<Instance> out = new ArrayList<>();
+    for (Instance item : items) {
+      if (item.isA("IFCGEOMETRICSET")) {
+        out.addAll(item.refs("Elements"));
+      } else {
+        out.add(item);
+      }
     }
-    return moved(product, xyz, flat);
+    return out;
   }
 
-  private double[] shared(Instance product, double[] table, int columns) {
-    double[] xyz = new double[table.length / columns * 3];
-    for (int i = 0; i < table.length / columns; i++) {
-      System.arraycopy(table, i * columns, xyz, 3 * i, Math.min(3, columns));
+  /** Whether a curve lies in a plane of two coordinates and so says nothing of levels. */
+  private static boolean isFlat(Instance curve, int depth) {
+    if (depth > 16) {
+      return false;
     }
-    return moved(product, xyz, columns < 3);
+    return switch (curve.entity().name()) {
+      case "IfcPolyline" -> curve.refs("Points").getFirst().numbers("Coordinates").length == 2;
+      case "IfcIndexedPolyCurve" ->
+          curve.ref("Points").map(p -> p.isA("IFCCARTESIANPOINTLIST2D")).orElse(false);
+      case "IfcCircle", "IfcEllipse" ->
+          curve.ref("Position").map(p -> p.isA("IFCAXIS2PLACEMENT2D")).orElse(false);
+      case "IfcLine" ->
+          curve.ref("Pnt").map(p -> p.numbers("Coordinates").length == 2).orElse(false);
+      case "IfcTrimmedCurve" ->
+          curve.ref("BasisCurve").map(c -> isFlat(c, depth + 1)).orElse(false);
+      case "IfcCompositeCurve" ->
+          curve.refs("Segments").stream()
+              .allMatch(
+                  s ->
+                      s.isA("IFCCURVESEGMENT")
+                          || s.ref("ParentCurve").map(c -> isFlat(c, depth + 1)).orElse(false));
+      default -> false;
+    };
   }
 
   private double[] moved(Instance product, double[] xyz, boolean flat) {
-    Placement at = Placement.of(product.ref("ObjectPlacement"), placements);
+    Placement at = Placement.of(product, placements);
     if (!at.isIdentity()) {
       at.apply(xyz, 0, xyz.length);
     }

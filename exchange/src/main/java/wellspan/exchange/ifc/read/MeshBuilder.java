@@ -35,6 +35,16 @@ final class MeshBuilder {
     return first;
   }
 
+  /** Adds another mesh. */
+  void mesh(wellspan.core.geom.Mesh more) {
+    int first = vertices(more.xyz());
+    int[] t = more.triangles();
+    reserveTriangles(t.length / 3);
+    for (int i = 0; i < t.length; i += 3) {
+      triangle(first + t[i], first + t[i + 1], first + t[i + 2]);
+    }
+  }
+
   void reserveTriangles(int more) {
     if (corners + 3 * more > triangles.length) {
       triangles = Arrays.copyOf(triangles, corners + 3 * more);
@@ -49,6 +59,15 @@ final class MeshBuilder {
     triangles[corners + 1] = b;
     triangles[corners + 2] = c;
     corners += 3;
+  }
+
+  /** Turns over the triangles from one on. */
+  void turnFrom(int triangle) {
+    for (int i = 3 * triangle; i < corners; i += 3) {
+      int b = triangles[i + 1];
+      triangles[i + 1] = triangles[i + 2];
+      triangles[i + 2] = b;
+    }
   }
 
   int pointCount() {

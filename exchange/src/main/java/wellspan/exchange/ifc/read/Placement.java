@@ -12,6 +12,10 @@ import java.util.Set;
  * @param m row by row; the fourth column is the shift
  */
 record Placement(double[] m) {
+  private static final double[] UP = {0, 0, 1};
+  private static final double[] EAST = {1, 0, 0};
+  private static final int DEEPEST = 1000;
+
   static final Placement IDENTITY =
       new Placement(new double[] {1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1, 0});
 
@@ -41,18 +45,29 @@ record Placement(double[] m) {
     }
   }
 
-  /** An IfcAxis2Placement2D or 3D. */
+  /**
+   * An IfcAxis2Placement2D or 3D; the identity where an optional one is not given.
+   *
+   * @throws Unread if it does not say a place and axes
+   */
   static Placement axis(Optional<Instance> of) {
     if (of.isEmpty()) {
       return IDENTITY;
     }
     Instance p = of.get();
-    double[] o = point(p.ref("Location"));
-    double[] z = direction(p.ref("Axis"), new double[] {0, 0, 1});
+    boolean flat = p.isA("IFCAXIS2PLACEMENT2D");
+    if (!flat && !p.isA("IFCAXIS2PLACEMENT3D")) {
+      throw Unread.kind(p);
+    }
+    double[] o = point(p.ref("Location"), p, flat ? 2 : 3);
+    double[] z = flat || p.ref("Axis").isEmpty() ? UP : direction(p.ref("Axis"), p);
     double[] x =
-        direction(
-            p.ref("RefDirection"),
-            Math.abs(z[0]) > 1 - 1e-12 ? new double[] {0, 0, 1} : new double[] {1, 0, 0});
+        p.ref("RefDirection").isPresent()
+            ? direction(p.ref("RefDirection"), p)
+            : Math.abs(z[0]) > 1 - 1e-12 ? UP : EAST;
+    if (Math.abs(CurveReader.dot(x, z)) > 1 - 1e-12) {
+      throw new Unread(p, "has an axis and a reference direction that are parallel");
+    }
     return frame(o, x, z, 1, 1, 1);
   }
 
@@ -68,64 +83,146 @@ record Placement(double[] m) {
         });
   }
 
-  /** An IfcCartesianTransformationOperator3D. */
-  static Placement operator(Optional<Instance> of) {
-    if (of.isEmpty()) {
-      return IDENTITY;
-    }
-    Instance t = of.get();
+  /**
+   * An IfcCartesianTransformationOperator2D or 3D, with axes of any length and side.
+   *
+   * @throws Unread if it does not say how
+   */
+  static Placement operator(Instance t) {
     double s = t.number("Scale", 1);
-    return frame(
-        point(t.ref("LocalOrigin")),
-        direction(t.ref("Axis1"), new double[] {1, 0, 0}),
-        direction(t.ref("Axis3"), new double[] {0, 0, 1}),
-        s,
-        t.number("Scale2", s),
-        t.number("Scale3", s));
-  }
-
-  /** An object placement with all it is relative to. */
-  static Placement of(Optional<Instance> objectPlacement, Map<Integer, Placement> known) {
-    return of(objectPlacement, known, new HashSet<>());
-  }
-
-  private static Placement of(
-      Optional<Instance> objectPlacement, Map<Integer, Placement> known, Set<Integer> open) {
-    if (objectPlacement.isEmpty()) {
-      return IDENTITY;
+    double s2 = t.number("Scale2", s);
+    double s3 = t.number("Scale3", s);
+    if (s == 0 || s2 == 0 || s3 == 0) {
+      throw new Unread(t, "scales to nothing");
     }
-    Instance p = objectPlacement.get();
+    boolean flat = t.isA("IFCCARTESIANTRANSFORMATIONOPERATOR2D");
+    double[] o = point(t.ref("LocalOrigin"), t, flat ? 2 : 3);
+    double[] z = flat || t.ref("Axis3").isEmpty() ? UP : direction(t.ref("Axis3"), t);
+    double[] x = t.ref("Axis1").isEmpty() ? EAST : direction(t.ref("Axis1"), t);
+    if (Math.abs(CurveReader.dot(x, z)) > 1 - 1e-12) {
+      throw new Unread(t, "has axes that are parallel");
+    }
+    Placement p = frame(o, x, z, s, s2, s3);
+    if (t.ref("Axis2").isPresent()) {
+      double[] y = direction(t.ref("Axis2"), t);
+      double along = y[0] * p.m[1] + y[1] * p.m[5] + y[2] * p.m[9];
+      if (along * Math.signum(s2) < 0) { // a mirror
+        double[] m = p.m.clone();
+        for (int i = 1; i < 12; i += 4) {
+          m[i] = -m[i];
+        }
+        return new Placement(m);
+      }
+    }
+    return p;
+  }
+
+  /** Whether it turns what is right into what is left. */
+  boolean mirrors() {
+    double[] x = {m[0], m[4], m[8]};
+    double[] y = {m[1], m[5], m[9]};
+    double[] z = {m[2], m[6], m[10]};
+    return CurveReader.dot(CurveReader.cross(x, y), z) < 0;
+  }
+
+  /**
+   * Where a product stands, through all that its placement is relative to.
+   *
+   * @throws Unread if it has a shape and no placement, or one that cannot be followed
+   */
+  static Placement of(Instance product, Map<Integer, Placement> known) {
+    Optional<Instance> p = product.ref("ObjectPlacement");
+    if (p.isPresent()) {
+      return of(p.get(), known, new HashSet<>());
+    }
+    if (!(product.get("ObjectPlacement") instanceof Value.Unset)
+        || product.ref("Representation").isPresent()) {
+      throw new Unread(product, "has a shape and no placement");
+    }
+    return IDENTITY;
+  }
+
+  private static Placement of(Instance p, Map<Integer, Placement> known, Set<Integer> open) {
     Placement done = known.get(p.id());
     if (done != null) {
       return done;
     }
     if (!open.add(p.id())) {
-      return IDENTITY;
+      throw new Unread(p, "is placed relative to itself");
     }
-    Placement base = of(p.ref("PlacementRelTo"), known, open);
-    Placement own =
-        axis(p.isA("IFCLINEARPLACEMENT") ? p.ref("CartesianPosition") : p.ref("RelativePlacement"));
+    if (open.size() > DEEPEST) {
+      throw new Unread(p, "stands in a chain of more than " + DEEPEST + " placements");
+    }
+    Optional<Instance> parent = p.ref("PlacementRelTo");
+    Placement base = parent.isEmpty() ? IDENTITY : of(parent.get(), known, open);
+    Placement own;
+    if (p.isA("IFCLOCALPLACEMENT")) {
+      own = axis(required(p, "RelativePlacement"));
+    } else if (p.isA("IFCLINEARPLACEMENT")) {
+      own = axis(required(p, "CartesianPosition"));
+    } else {
+      throw Unread.kind(p);
+    }
     Placement result = base.after(own);
     known.put(p.id(), result);
     return result;
+  }
+
+  private static Optional<Instance> required(Instance p, String attribute) {
+    Optional<Instance> found = p.ref(attribute);
+    if (found.isEmpty()) {
+      throw new Unread(p, "has no " + attribute);
+    }
+    return found;
   }
 
   static Map<Integer, Placement> memory() {
     return new HashMap<>();
   }
 
+  /**
+   * A point in space or in a plane, where z is 0.
+   *
+   * @throws Unread if it is none
+   */
   static double[] point(Optional<Instance> p) {
     double[] c = p.map(i -> i.numbers("Coordinates")).orElse(new double[0]);
-    return new double[] {c.length > 0 ? c[0] : 0, c.length > 1 ? c[1] : 0, c.length > 2 ? c[2] : 0};
+    if (c.length < 2 || c.length > 3) {
+      throw new Unread(
+          p.orElseThrow(() -> new IllegalStateException("a point that the schema demands")),
+          "has " + c.length + " coordinates (a decimal comma?)");
+    }
+    return new double[] {c[0], c[1], c.length > 2 ? c[2] : 0};
   }
 
-  private static double[] direction(Optional<Instance> d, double[] otherwise) {
+  private static double[] point(Optional<Instance> p, Instance of, int dimensions) {
+    if (p.isEmpty() || !p.get().isA("IFCCARTESIANPOINT")) {
+      throw new Unread(of, "does not say its location by a point");
+    }
+    int n = p.get().numbers("Coordinates").length;
+    if (n != dimensions) {
+      throw new Unread(
+          p.get(),
+          "has " + n + " coordinates where " + dimensions + " are needed (a decimal comma?)");
+    }
+    return point(p);
+  }
+
+  /**
+   * @throws Unread if it is no direction
+   */
+  static double[] direction(Optional<Instance> d, Instance of) {
     double[] c = d.map(i -> i.numbers("DirectionRatios")).orElse(new double[0]);
-    return c.length < 2 ? otherwise : unit(new double[] {c[0], c[1], c.length > 2 ? c[2] : 0});
+    double[] v = {c.length > 0 ? c[0] : 0, c.length > 1 ? c[1] : 0, c.length > 2 ? c[2] : 0};
+    double l = Math.sqrt(CurveReader.dot(v, v));
+    if (c.length < 2 || !(l > 0) || !Double.isFinite(l)) {
+      throw new Unread(of, "has a direction that points nowhere");
+    }
+    return new double[] {v[0] / l, v[1] / l, v[2] / l};
   }
 
   private static double[] unit(double[] v) {
-    double l = Math.sqrt(v[0] * v[0] + v[1] * v[1] + v[2] * v[2]);
-    return l > 0 ? new double[] {v[0] / l, v[1] / l, v[2] / l} : new double[] {1, 0, 0};
+    double l = Math.sqrt(CurveReader.dot(v, v));
+    return new double[] {v[0] / l, v[1] / l, v[2] / l};
   }
 }

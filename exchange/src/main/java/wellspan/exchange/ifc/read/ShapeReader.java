@@ -5,78 +5,112 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.TreeMap;
 import wellspan.core.geom.FaceTriangulator;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.MeshWeld;
 
 /**
  * Reads the body of a product into triangles in the model's own coordinates: tessellated and
- * polygonal face sets, terrain networks, breps and surface models of polygons, extrusions, and
- * mapped items of all these.
+ * polygonal face sets, terrain networks, breps and surface models of polygons, solids, and mapped
+ * items of all these. A shape is read whole or not at all.
  */
 final class ShapeReader {
   private static final int DEEP = 32;
 
+  private final SolidReader solids;
   private final MeshBuilder mesh = new MeshBuilder();
-  private final Map<String, Integer> unread = new TreeMap<>();
-  private final List<String> faults = new ArrayList<>();
+  private Optional<Boolean> closed = Optional.empty();
+
+  ShapeReader(SolidReader solids) {
+    this.solids = solids;
+  }
 
   MeshBuilder mesh() {
     return mesh;
   }
 
-  /** Geometry that was met and not read, by entity. */
-  Map<String, Integer> unread() {
-    return unread;
+  /** Whether the file calls all that was read closed bodies; empty if it does not say. */
+  Optional<Boolean> closed() {
+    return closed;
   }
 
-  List<String> faults() {
-    return faults;
-  }
-
+  /**
+   * @throws Unread if any part of it cannot be read
+   */
   void item(Instance item, Placement at, int depth) {
     if (depth > DEEP) {
-      faults.add("#" + item.id() + " is nested too deeply");
-      return;
+      throw new Unread(item, "is nested too deeply");
     }
     int before = mesh.pointCount();
+    int first = mesh.triangleCount();
     switch (item.entity().name()) {
       case "IfcTriangulatedFaceSet", "IfcTriangulatedIrregularNetwork" -> triangulated(item);
       case "IfcPolygonalFaceSet" -> polygonal(item);
       case "IfcFacetedBrep", "IfcFacetedBrepWithVoids", "IfcManifoldSolidBrep" -> {
         item.ref("Outer").ifPresent(this::shell);
         item.refs("Voids").forEach(this::shell);
+        said(true);
       }
-      case "IfcShellBasedSurfaceModel" -> item.refs("SbsmBoundary").forEach(this::shell);
-      case "IfcFaceBasedSurfaceModel" -> item.refs("FbsmFaces").forEach(this::shell);
-      case "IfcExtrudedAreaSolid" -> extrusion(item);
+      case "IfcShellBasedSurfaceModel" -> {
+        item.refs("SbsmBoundary").forEach(this::shell);
+        said(item.refs("SbsmBoundary").stream().allMatch(s -> s.isA("IFCCLOSEDSHELL")));
+      }
+      case "IfcFaceBasedSurfaceModel" -> {
+        item.refs("FbsmFaces").forEach(this::shell);
+        said(false);
+      }
       case "IfcMappedItem" -> {
         mapped(item, at, depth);
         return;
       }
-      default -> unread.merge(item.entity().name(), 1, Integer::sum);
+      default -> {
+        Mesh solid = solids.solid(item, this::faces).orElseThrow(() -> Unread.kind(item));
+        mesh.mesh(solid);
+        said(!item.isA("IFCSECTIONEDSURFACE"));
+      }
     }
     if (!at.isIdentity()) {
       at.apply(mesh.coordinates(), 3 * before, 3 * mesh.pointCount());
+      if (at.mirrors()) {
+        mesh.turnFrom(first);
+      }
     }
+  }
+
+  private void said(boolean body) {
+    closed = Optional.of(closed.orElse(true) && body);
+  }
+
+  /** A body given by faces, for cutting it; corners at one place are one. */
+  private Mesh faces(Instance item) {
+    ShapeReader own = new ShapeReader(solids);
+    own.item(item, Placement.IDENTITY, 1);
+    MeshWeld weld = new MeshWeld();
+    weld.add(own.mesh.takeXyz(), own.mesh.takeTriangles());
+    return weld.mesh();
   }
 
   private void mapped(Instance item, Placement at, int depth) {
-    Optional<Instance> source = item.ref("MappingSource");
+    Instance source =
+        item.ref("MappingSource").orElseThrow(() -> new Unread(item, "has no source"));
+    Instance target =
+        item.ref("MappingTarget").orElseThrow(() -> new Unread(item, "has no target"));
     Placement here =
-        at.after(Placement.operator(item.ref("MappingTarget")))
-            .after(Placement.axis(source.flatMap(s -> s.ref("MappingOrigin"))));
+        at.after(Placement.operator(target)).after(Placement.axis(source.ref("MappingOrigin")));
     source
-        .flatMap(s -> s.ref("MappedRepresentation"))
-        .ifPresent(r -> r.refs("Items").forEach(i -> item(i, here, depth + 1)));
+        .ref("MappedRepresentation")
+        .orElseThrow(() -> new Unread(source, "has no representation"))
+        .refs("Items")
+        .forEach(i -> item(i, here, depth + 1));
   }
 
-  private Optional<double[]> points(Instance set) {
+  private static double[] points(Instance set) {
     Value list = set.ref("Coordinates").map(c -> c.get("CoordList")).orElse(Value.UNSET);
-    if (list instanceof Value.Table(double[] v, int columns) && columns == 3) {
-      return Optional.of(v);
+    if (list instanceof Value.Table(double[] v, int columns, Value.Tokens _) && columns == 3) {
+      return v;
     }
-    faults.add("#" + set.id() + " has no list of points in space");
-    return Optional.empty();
+    throw new Unread(
+        set, "has no list of points of three coordinates each (decimal commas make more of them)");
   }
 
   /** Resolves one-based indices, through PnIndex where it is given. */
@@ -84,80 +118,69 @@ final class ShapeReader {
     int vertex(double oneBased);
   }
 
-  private static final class OutOfRange extends RuntimeException {
-    OutOfRange(String message) {
-      super(message);
-    }
-  }
-
-  private Index index(Instance set, int first, int count) {
+  private static Index index(Instance set, int first, int count) {
     double[] through = set.numbers("PnIndex");
     return i -> {
       double k = through.length == 0 ? i : i >= 1 && i <= through.length ? through[(int) i - 1] : 0;
       if (!(k >= 1 && k <= count)) {
-        throw new OutOfRange("#" + set.id() + " names point " + (long) i + " of " + count);
+        throw new Unread(set, "names point " + (long) i + " of " + count);
       }
       return first + (int) k - 1;
     };
   }
 
   private void triangulated(Instance set) {
-    Optional<double[]> points = points(set);
-    if (points.isEmpty()) {
-      return;
+    double[] points = points(set);
+    if (!(set.get("CoordIndex") instanceof Value.Table(double[] t, int columns, Value.Tokens _)
+        && columns == 3)) {
+      throw new Unread(set, "has no list of triangles of three corners each");
     }
-    if (!(set.get("CoordIndex") instanceof Value.Table(double[] t, int columns) && columns == 3)) {
-      faults.add("#" + set.id() + " has no triangles");
-      return;
-    }
-    int first = mesh.vertices(points.get());
-    Index index = index(set, first, points.get().length / 3);
+    int first = mesh.vertices(points);
+    Index index = index(set, first, points.length / 3);
     mesh.reserveTriangles(t.length / 3);
     double[] flags = set.numbers("Flags");
-    try {
-      for (int i = 0; i < t.length; i += 3) {
-        boolean hole =
-            i / 3 < flags.length && flags[i / 3] < 0; // −1 void, −2 hole outside the surface
-        if (!hole) {
-          mesh.triangle(index.vertex(t[i]), index.vertex(t[i + 1]), index.vertex(t[i + 2]));
-        }
+    for (int i = 0; i < t.length; i += 3) {
+      // −1 void, −2 hole outside the surface
+      boolean hole = i / 3 < flags.length && flags[i / 3] < 0;
+      if (!hole) {
+        mesh.triangle(index.vertex(t[i]), index.vertex(t[i + 1]), index.vertex(t[i + 2]));
       }
-    } catch (OutOfRange e) {
-      faults.add(e.getMessage());
+    }
+    closedFlag(set);
+  }
+
+  private void closedFlag(Instance set) {
+    String flag = set.literal("Closed");
+    if (!flag.isEmpty()) {
+      said(flag.equals("T"));
     }
   }
 
   private void polygonal(Instance set) {
-    Optional<double[]> points = points(set);
-    if (points.isEmpty()) {
-      return;
-    }
-    int first = mesh.vertices(points.get());
-    Index index = index(set, first, points.get().length / 3);
+    double[] points = points(set);
+    int first = mesh.vertices(points);
+    Index index = index(set, first, points.length / 3);
     for (Instance face : set.refs("Faces")) {
       List<int[]> loops = new ArrayList<>();
-      try {
-        loops.add(loop(face.numbers("CoordIndex"), index));
-        switch (face.get("InnerCoordIndices")) {
-          case Value.Table(double[] v, int columns) -> {
-            for (int i = 0; i < v.length; i += columns) {
-              loops.add(loop(java.util.Arrays.copyOfRange(v, i, i + columns), index));
-            }
+      loops.add(loop(face.numbers("CoordIndex"), index));
+      switch (face.get("InnerCoordIndices")) {
+        case Value.Table(double[] v, int columns, Value.Tokens _) -> {
+          for (int i = 0; i < v.length; i += columns) {
+            loops.add(loop(java.util.Arrays.copyOfRange(v, i, i + columns), index));
           }
-          case Value.Many(List<Value> inner) -> {
-            for (Value v : inner) {
-              if (v instanceof Value.Numbers(double[] n)) {
-                loops.add(loop(n, index));
-              }
-            }
-          }
-          default -> {}
         }
-        face(loops, face.id());
-      } catch (OutOfRange e) {
-        faults.add(e.getMessage());
+        case Value.Many(List<Value> inner) -> {
+          for (Value v : inner) {
+            if (v instanceof Value.Numbers(double[] n, Value.Tokens _)) {
+              loops.add(loop(n, index));
+            }
+          }
+        }
+        default -> {}
       }
+      face(loops, face);
     }
+    closedFlag(set);
   }
 
   private static int[] loop(double[] indices, Index index) {
@@ -173,24 +196,25 @@ final class ShapeReader {
     for (Instance face : shell.refs("CfsFaces")) {
       if (face.isA("IFCFACESURFACE")
           && !face.ref("FaceSurface").map(s -> s.isA("IFCPLANE")).orElse(false)) {
-        unread.merge(face.entity().name(), 1, Integer::sum);
-        continue;
+        throw new Unread(face, "lies on a curved surface, which is not read");
       }
       List<int[]> loops = new ArrayList<>();
       for (Instance bound : face.refs("Bounds")) {
-        Optional<Instance> loop = bound.ref("Bound");
-        if (loop.isEmpty() || !loop.get().isA("IFCPOLYLOOP")) {
-          unread.merge(loop.map(l -> l.entity().name()).orElse("face bound"), 1, Integer::sum);
-          continue;
+        Instance loop = bound.ref("Bound").orElseThrow(() -> new Unread(bound, "has no loop"));
+        if (!loop.isA("IFCPOLYLOOP")) {
+          throw Unread.kind(loop);
         }
         int[] v =
-            loop.get().refs("Polygon").stream()
+            loop.refs("Polygon").stream()
                 .mapToInt(
                     p ->
                         vertexOf.computeIfAbsent(
                             p.id(),
                             k -> {
                               double[] c = Placement.point(Optional.of(p));
+                              if (p.numbers("Coordinates").length != 3) {
+                                throw new Unread(p, "has no three coordinates");
+                              }
                               return mesh.vertex(c[0], c[1], c[2]);
                             }))
                 .toArray();
@@ -204,7 +228,7 @@ final class ShapeReader {
         }
       }
       if (!loops.isEmpty()) {
-        face(loops, face.id());
+        face(loops, face);
       }
     }
   }
@@ -217,10 +241,9 @@ final class ShapeReader {
     }
   }
 
-  private void face(List<int[]> loops, int id) {
+  private void face(List<int[]> loops, Instance of) {
     if (loops.getFirst().length < 3) {
-      faults.add("#" + id + " is a face with fewer than three corners");
-      return;
+      throw new Unread(of, "is a face with fewer than three corners");
     }
     try {
       int[] t = FaceTriangulator.triangles(mesh.coordinates(), loops);
@@ -228,54 +251,7 @@ final class ShapeReader {
         mesh.triangle(t[i], t[i + 1], t[i + 2]);
       }
     } catch (IllegalArgumentException e) {
-      faults.add("#" + id + ": " + e.getMessage());
+      throw new Unread(of, "cannot be cut into triangles: " + e.getMessage());
     }
-  }
-
-  private void extrusion(Instance solid) {
-    Optional<List<double[]>> profile = solid.ref("SweptArea").flatMap(ProfileReader::loops);
-    if (profile.isEmpty()) {
-      unread.merge(
-          solid.entity().name()
-              + " of "
-              + solid.ref("SweptArea").map(p -> p.entity().name()).orElse("nothing"),
-          1,
-          Integer::sum);
-      return;
-    }
-    double depth = solid.number("Depth", 0);
-    double[] d =
-        solid
-            .ref("ExtrudedDirection")
-            .map(i -> i.numbers("DirectionRatios"))
-            .filter(v -> v.length == 3)
-            .orElse(new double[] {0, 0, 1});
-    double l = depth / Math.sqrt(d[0] * d[0] + d[1] * d[1] + d[2] * d[2]);
-    int before = mesh.pointCount();
-    List<int[]> bottom = new ArrayList<>();
-    List<int[]> top = new ArrayList<>();
-    for (int k = 0; k < profile.get().size(); k++) {
-      double[] xy = ProfileReader.turned(profile.get().get(k), k == 0);
-      int n = xy.length / 2;
-      int[] low = new int[n];
-      int[] high = new int[n];
-      for (int i = 0; i < n; i++) {
-        low[i] = mesh.vertex(xy[2 * i], xy[2 * i + 1], 0);
-        high[i] = mesh.vertex(xy[2 * i] + l * d[0], xy[2 * i + 1] + l * d[1], l * d[2]);
-      }
-      for (int i = 0; i < n; i++) {
-        int j = (i + 1) % n;
-        mesh.triangle(low[i], low[j], high[j]);
-        mesh.triangle(low[i], high[j], high[i]);
-      }
-      top.add(high);
-      int[] under = low.clone();
-      reverse(under);
-      bottom.add(under);
-    }
-    face(bottom, solid.id());
-    face(top, solid.id());
-    Placement.axis(solid.ref("Position"))
-        .apply(mesh.coordinates(), 3 * before, 3 * mesh.pointCount());
   }
 }

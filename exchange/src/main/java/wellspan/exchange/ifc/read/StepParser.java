@@ -14,6 +14,8 @@ final class StepParser {
 
   private final byte[] b;
   private int at;
+  private boolean anyReal;
+  private boolean anyWhole;
 
   StepParser(byte[] bytes, int offset) {
     b = bytes;
@@ -140,24 +142,35 @@ final class StepParser {
         return table;
       }
     } else if (c == '-' || c == '+' || c >= '0' && c <= '9') {
-      return numbers();
+      Value numbers = numbers();
+      if (numbers != null) {
+        return numbers;
+      }
     }
     at = start;
     return new Value.Many(parameters());
   }
 
+  /** A list of numbers only, or null if it is something else. */
   private Value numbers() {
+    int start = at;
     double[] out = new double[8];
     int n = 0;
+    anyReal = false;
+    anyWhole = false;
     while (true) {
       if (n == out.length) {
         out = Arrays.copyOf(out, 2 * n);
       }
-      peek();
+      int c = peek();
+      if (!(c == '-' || c == '+' || c >= '0' && c <= '9')) {
+        at = start - 1; // something else stands among the numbers
+        return null;
+      }
       out[n++] = real();
       if (peek() == ')') {
         at++;
-        return new Value.Numbers(Arrays.copyOf(out, n));
+        return new Value.Numbers(Arrays.copyOf(out, n), Value.Tokens.of(anyReal, anyWhole));
       }
       expect(',');
     }
@@ -168,6 +181,8 @@ final class StepParser {
     double[] out = new double[48];
     int n = 0;
     int columns = -1;
+    anyReal = false;
+    anyWhole = false;
     while (true) {
       expect('(');
       int begin = n;
@@ -194,7 +209,7 @@ final class StepParser {
       int c = peek();
       at++;
       if (c == ')') {
-        return new Value.Table(Arrays.copyOf(out, n), columns);
+        return new Value.Table(Arrays.copyOf(out, n), columns, Value.Tokens.of(anyReal, anyWhole));
       }
       if (c != ',') {
         throw new StepSyntaxException(at - 1, "a comma or a closing parenthesis is missing");
@@ -245,6 +260,8 @@ final class StepParser {
       at++;
     }
     boolean exponent = at < b.length && (b[at] == 'E' || b[at] == 'e');
+    anyReal |= point || exponent;
+    anyWhole |= !point && !exponent;
     if (!exponent && digits <= 15 && scale <= 22) {
       double v = mantissa / POWERS[scale];
       return negative ? -v : v;

@@ -86,12 +86,14 @@ final class TextureReader {
   private static Optional<TextureFit> fit(Instance set, Instance map, Mesh mesh) {
     Value list = map.ref("TexCoords").map(c -> c.get("TexCoordsList")).orElse(Value.UNSET);
     Value own = map.get("TexCoordIndex");
-    if (!(list instanceof Value.Table(double[] uv, int columns) && columns == 2)
-        || !(set.get("CoordIndex") instanceof Value.Table(double[] corners, int three))
+    if (!(list instanceof Value.Table(double[] uv, int columns, Value.Tokens _) && columns == 2)
+        || !(set.get("CoordIndex")
+            instanceof Value.Table(double[] corners, int three, Value.Tokens _))
         || three != 3) {
       return Optional.empty();
     }
-    double[] index = own instanceof Value.Table(double[] t, int c) && c == 3 ? t : corners;
+    double[] index =
+        own instanceof Value.Table(double[] t, int c, Value.Tokens _) && c == 3 ? t : corners;
     if (index.length != corners.length || set.numbers("PnIndex").length > 0) {
       return Optional.empty();
     }

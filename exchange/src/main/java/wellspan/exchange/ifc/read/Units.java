@@ -1,17 +1,26 @@
 package wellspan.exchange.ifc.read;
 
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import wellspan.core.unit.LinearUnit;
 
 /**
- * The units of a file.
+ * The units of a file: SI units in one unit of each kind.
  *
- * @param length metres in its length unit
- * @param area square metres in its area unit
- * @param angle radians in its plane angle unit
+ * @param factors by the kind of unit, such as {@code LENGTHUNIT}
+ * @param unclear kinds whose unit is assigned and cannot be told
  */
-record Units(double length, double area, double angle) {
+record Units(Map<String, Double> factors, Set<String> unclear) {
   private static final Map<String, Double> PREFIXES =
       Map.ofEntries(
+          Map.entry("EXA", 1e18),
+          Map.entry("PETA", 1e15),
+          Map.entry("TERA", 1e12),
           Map.entry("GIGA", 1e9),
           Map.entry("MEGA", 1e6),
           Map.entry("KILO", 1e3),
@@ -21,53 +30,107 @@ record Units(double length, double area, double angle) {
           Map.entry("CENTI", 1e-2),
           Map.entry("MILLI", 1e-3),
           Map.entry("MICRO", 1e-6),
-          Map.entry("NANO", 1e-9));
+          Map.entry("NANO", 1e-9),
+          Map.entry("PICO", 1e-12));
+
+  private static final int DEEP = 16;
 
   static Units of(IfcModel model) {
-    double length = 1;
-    double area = 1;
-    double angle = 1;
+    Map<String, Double> factors = new HashMap<>();
+    Set<String> unclear = new HashSet<>();
     for (Instance project : model.all("IFCPROJECT")) {
-      for (Instance u :
-          project.ref("UnitsInContext").map(a -> a.refs("Units")).orElse(java.util.List.of())) {
+      for (Instance u : project.ref("UnitsInContext").map(a -> a.refs("Units")).orElse(List.of())) {
+        String kind = u.literal("UnitType");
         double si = metres(u);
-        switch (u.literal("UnitType")) {
-          case "LENGTHUNIT" -> length = si;
-          case "AREAUNIT" -> area = si;
-          case "PLANEANGLEUNIT" -> angle = si;
-          default -> {}
+        if (kind.isEmpty()) {
+          continue; // money
+        }
+        if (Double.isFinite(si) && si > 0) {
+          factors.putIfAbsent(kind, si);
+        } else {
+          unclear.add(kind);
         }
       }
     }
-    return new Units(length, area, angle);
+    return new Units(Map.copyOf(factors), Set.copyOf(unclear));
+  }
+
+  /** Metres in the file's length unit; one if it does not say. */
+  double length() {
+    return factors.getOrDefault("LENGTHUNIT", 1.0);
+  }
+
+  boolean saysLength() {
+    return factors.containsKey("LENGTHUNIT");
+  }
+
+  /** Radians in the file's unit of angles; one if it does not say. */
+  double angle() {
+    return factors.getOrDefault("PLANEANGLEUNIT", 1.0);
+  }
+
+  /**
+   * SI units in one unit of a measure.
+   *
+   * @param kind of unit, such as {@code AREAUNIT}
+   * @return empty if the file does not say
+   */
+  Optional<Double> factor(String kind) {
+    return Optional.ofNullable(factors.get(kind));
+  }
+
+  /** The kind of unit that a measure counts in: IfcPositiveLengthMeasure in LENGTHUNIT. */
+  static String kindOf(String measure) {
+    String m = measure.toUpperCase(Locale.ROOT);
+    return m.replaceFirst("^IFC(POSITIVE|NONNEGATIVE)?", "").replaceFirst("MEASURE$", "") + "UNIT";
   }
 
   /** SI units in one of this unit, NaN if it cannot be told. */
   static double metres(Instance unit) {
+    return si(unit, 0);
+  }
+
+  private static double si(Instance unit, int depth) {
+    if (depth > DEEP) {
+      return Double.NaN; // a unit that is made of itself
+    }
     if (unit.isA("IFCSIUNIT")) {
       String name = unit.literal("Name");
-      double prefix = PREFIXES.getOrDefault(unit.literal("Prefix"), 1.0);
-      return name.equals("SQUARE_METRE")
-          ? prefix * prefix
-          : name.equals("CUBIC_METRE") ? prefix * prefix * prefix : prefix;
+      String p = unit.literal("Prefix");
+      double prefix = p.isEmpty() ? 1 : PREFIXES.getOrDefault(p, Double.NaN);
+      return switch (name) {
+        case "SQUARE_METRE" -> prefix * prefix;
+        case "CUBIC_METRE" -> prefix * prefix * prefix;
+        case "GRAM" -> prefix * 1e-3;
+        case "" -> Double.NaN;
+        default -> prefix;
+      };
     }
     if (unit.isA("IFCCONVERSIONBASEDUNIT")) {
       return unit.ref("ConversionFactor")
           .map(
               f ->
                   f.number("ValueComponent")
-                      * f.ref("UnitComponent").map(Units::metres).orElse(Double.NaN))
+                      * f.ref("UnitComponent").map(u -> si(u, depth + 1)).orElse(Double.NaN))
           .orElse(Double.NaN);
+    }
+    if (unit.isA("IFCDERIVEDUNIT")) {
+      double product = 1;
+      for (Instance e : unit.refs("Elements")) {
+        double of = e.ref("Unit").map(u -> si(u, depth + 1)).orElse(Double.NaN);
+        product *= Math.pow(of, e.number("Exponent"));
+      }
+      return product;
     }
     return Double.NaN;
   }
 
   String title() {
-    for (wellspan.core.unit.LinearUnit u : wellspan.core.unit.LinearUnit.values()) {
-      if (Math.abs(u.metres() / length - 1) < 1e-9) {
+    for (LinearUnit u : LinearUnit.values()) {
+      if (Math.abs(u.metres() / length() - 1) < 1e-9) {
         return u.title();
       }
     }
-    return length + " m";
+    return length() + " m";
   }
 }

@@ -20,11 +20,22 @@ sealed interface Value {
 
   record Many(List<Value> values) implements Value {}
 
+  /** How the numbers of a list are written: with a decimal point, as reals must be, or without. */
+  enum Tokens {
+    REAL,
+    WHOLE,
+    MIXED;
+
+    static Tokens of(boolean anyReal, boolean anyWhole) {
+      return anyReal && anyWhole ? MIXED : anyReal ? REAL : WHOLE;
+    }
+  }
+
   /** A flat list of numbers. */
-  record Numbers(double[] values) implements Value {}
+  record Numbers(double[] values, Tokens tokens) implements Value {}
 
   /** A list of equally long lists of numbers, row after row. */
-  record Table(double[] values, int columns) implements Value {}
+  record Table(double[] values, int columns, Tokens tokens) implements Value {}
 
   Value UNSET = new Unset();
   Value DERIVED = new Derived();

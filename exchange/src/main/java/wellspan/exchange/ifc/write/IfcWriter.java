@@ -28,9 +28,9 @@ import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
+import wellspan.core.schema.Attribute;
+import wellspan.core.schema.Schema;
 import wellspan.exchange.file.UniqueNames;
-import wellspan.exchange.ifc.schema.Attribute;
-import wellspan.exchange.ifc.schema.Schema;
 
 /**
  * Writes a parcel as IFC: project and site, in IFC4.3 road and road part, and the items in them.
@@ -127,8 +127,7 @@ public final class IfcWriter {
       case Item.Cover c ->
           contained(piece, product(piece, project, mesh(piece, project, c.mesh(), false)));
       case Item.Body b ->
-          contained(
-              piece, product(piece, project, mesh(piece, project, b.mesh(), b.mesh().isClosed())));
+          contained(piece, product(piece, project, mesh(piece, project, b.mesh(), closed(piece))));
       case Item.AlignmentLine a when parcel.schema() == IfcSchema.IFC4X3 -> {
         int alignment =
             new AlignmentRecords(step, parcel, project, properties, local).write(piece, a);
@@ -146,6 +145,10 @@ public final class IfcWriter {
   private int mesh(Parcel.Piece piece, ProjectRecords project, Mesh mesh, boolean closed)
       throws IOException {
     return meshes.shape(project, mesh, closed, piece.description().finish(), picture(piece));
+  }
+
+  private static boolean closed(Parcel.Piece piece) {
+    return piece.description().closed().orElse(false);
   }
 
   private Optional<PictureOver> picture(Parcel.Piece piece) {
@@ -238,6 +241,8 @@ public final class IfcWriter {
         typed = true;
       } else if (name.equals("OwnerHistory")) {
         values[i] = step.owner();
+      } else if (name.equals("ObjectType") && !c.objectType().isEmpty()) {
+        values[i] = text(c.objectType());
       } else {
         values[i] = given.getOrDefault(name, UNSET);
       }

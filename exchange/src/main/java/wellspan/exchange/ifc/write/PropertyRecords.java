@@ -2,6 +2,7 @@ package wellspan.exchange.ifc.write;
 
 import static wellspan.exchange.ifc.write.StepValue.UNSET;
 import static wellspan.exchange.ifc.write.StepValue.flag;
+import static wellspan.exchange.ifc.write.StepValue.literal;
 import static wellspan.exchange.ifc.write.StepValue.real;
 import static wellspan.exchange.ifc.write.StepValue.ref;
 import static wellspan.exchange.ifc.write.StepValue.refs;
@@ -13,13 +14,19 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.describe.PropertySet;
 import wellspan.core.describe.PropertyValue;
 
 /** Writes property sets as single values with their measures. */
 final class PropertyRecords {
   private static final int LABEL_LIMIT = 255;
+
+  /** Lengths beside the plain one; all of them count in the file's length unit. */
+  private static final Set<String> LENGTHS =
+      Set.of("IfcPositiveLengthMeasure", "IfcNonNegativeLengthMeasure");
 
   private final StepWriter step;
   private final Parcel parcel;
@@ -35,17 +42,17 @@ final class PropertyRecords {
       List<Integer> properties = new ArrayList<>();
       for (Map.Entry<String, PropertyValue> p : set.values().entrySet()) {
         properties.add(
-            step.add(
-                "IfcPropertySingleValue", text(p.getKey()), UNSET, value(p.getValue()), UNSET));
+            set.quantities()
+                ? quantity(p.getKey(), p.getValue())
+                : property(p.getKey(), p.getValue()));
       }
       if (!properties.isEmpty()) {
+        String id = parcel.ids().of(key, "set " + set.name());
         int written =
-            step.root(
-                "IfcPropertySet",
-                parcel.ids().of(key, "set " + set.name()),
-                text(set.name()),
-                UNSET,
-                refs(properties));
+            set.quantities()
+                ? step.root(
+                    "IfcElementQuantity", id, text(set.name()), UNSET, UNSET, refs(properties))
+                : step.root("IfcPropertySet", id, text(set.name()), UNSET, refs(properties));
         step.root(
             "IfcRelDefinesByProperties",
             parcel.ids().of(key, "sets " + set.name()),
@@ -57,16 +64,109 @@ final class PropertyRecords {
     }
   }
 
+  private int property(String name, PropertyValue v) throws IOException {
+    StepValue n = text(name);
+    return switch (v) {
+      case PropertyValue.Several(boolean enumerated, List<PropertyValue> all) ->
+          enumerated
+              ? step.add("IfcPropertyEnumeratedValue", n, UNSET, values(all), UNSET)
+              : step.add("IfcPropertyListValue", n, UNSET, values(all), UNSET);
+      case PropertyValue.Bounded b -> bounded(n, b);
+      case PropertyValue.Table t ->
+          step.attributeCount("IfcPropertyTableValue") == 7
+              ? step.add(
+                  "IfcPropertyTableValue",
+                  n,
+                  UNSET,
+                  values(t.defining()),
+                  values(t.defined()),
+                  UNSET,
+                  UNSET,
+                  UNSET)
+              : step.add(
+                  "IfcPropertyTableValue",
+                  n,
+                  UNSET,
+                  values(t.defining()),
+                  values(t.defined()),
+                  UNSET,
+                  UNSET,
+                  UNSET,
+                  UNSET);
+      default -> step.add("IfcPropertySingleValue", n, UNSET, value(v), UNSET);
+    };
+  }
+
+  private int bounded(StepValue name, PropertyValue.Bounded b) throws IOException {
+    StepValue upper = b.upper().map(this::value).orElse(UNSET);
+    StepValue lower = b.lower().map(this::value).orElse(UNSET);
+    return step.attributeCount("IfcPropertyBoundedValue") == 5 // IFC2x3 has no set point
+        ? step.add("IfcPropertyBoundedValue", name, UNSET, upper, lower, UNSET)
+        : step.add(
+            "IfcPropertyBoundedValue",
+            name,
+            UNSET,
+            upper,
+            lower,
+            UNSET,
+            b.setPoint().map(this::value).orElse(UNSET));
+  }
+
+  private StepValue values(List<PropertyValue> all) {
+    return all.isEmpty() ? UNSET : StepValue.many(all.stream().map(this::value).toList());
+  }
+
+  /** A measured quantity; numbers without a measure count something. */
+  private int quantity(String name, PropertyValue v) throws IOException {
+    return switch (v) {
+      case PropertyValue.Length(double m) ->
+          quantity("IfcQuantityLength", name, real(m / parcel.unit().metres()));
+      case PropertyValue.Area(double a) -> quantity("IfcQuantityArea", name, real(a));
+      case PropertyValue.Measure(String type, double d) ->
+          switch (type) {
+            case "IfcVolumeMeasure" -> quantity("IfcQuantityVolume", name, real(d));
+            case "IfcMassMeasure" -> quantity("IfcQuantityWeight", name, real(d));
+            case "IfcTimeMeasure" -> quantity("IfcQuantityTime", name, real(d));
+            default -> quantity("IfcQuantityCount", name, real(d));
+          };
+      case PropertyValue.Count(long n) ->
+          quantity(
+              "IfcQuantityCount",
+              name,
+              parcel.schema() == IfcSchema.IFC4X3 ? whole(n) : real((double) n));
+      case PropertyValue.Real(double d) -> quantity("IfcQuantityCount", name, real(d));
+      default -> throw new SchemaViolation(name + " is no quantity: " + v.show() + ".");
+    };
+  }
+
+  private int quantity(String entity, String name, StepValue value) throws IOException {
+    return step.attributeCount(entity) == 4 // IFC2x3 has no formula
+        ? step.add(entity, text(name), UNSET, UNSET, value)
+        : step.add(entity, text(name), UNSET, UNSET, value, UNSET);
+  }
+
   private StepValue value(PropertyValue v) {
     return switch (v) {
       case PropertyValue.Label(String s) ->
           typed(s.codePointCount(0, s.length()) <= LABEL_LIMIT ? "IfcLabel" : "IfcText", text(s));
+      case PropertyValue.Words(String type, String s) -> typed(type, text(s));
       case PropertyValue.Length(double m) ->
           typed("IfcLengthMeasure", real(m / parcel.unit().metres()));
       case PropertyValue.Area(double a) -> typed("IfcAreaMeasure", real(a));
+      case PropertyValue.Measure(String type, double d) ->
+          typed(type, LENGTHS.contains(type) ? real(d / parcel.unit().metres()) : real(d));
       case PropertyValue.Count(long n) -> typed("IfcInteger", whole(n));
       case PropertyValue.Real(double d) -> typed("IfcReal", real(d));
       case PropertyValue.Flag(boolean b) -> typed("IfcBoolean", flag(b));
+      case PropertyValue.Unknown() -> typed("IfcLogical", literal("U"));
+      case PropertyValue.Empty() -> UNSET;
+      case PropertyValue.Several s -> throw nested(s);
+      case PropertyValue.Bounded b -> throw nested(b);
+      case PropertyValue.Table t -> throw nested(t);
     };
+  }
+
+  private static SchemaViolation nested(PropertyValue v) {
+    return new SchemaViolation("A list cannot stand within another one: " + v.show() + ".");
   }
 }

@@ -3,10 +3,10 @@ package wellspan.exchange.ifc.write;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
-import wellspan.exchange.ifc.schema.Attribute;
-import wellspan.exchange.ifc.schema.Entity;
-import wellspan.exchange.ifc.schema.Schema;
-import wellspan.exchange.ifc.schema.TypeRef;
+import wellspan.core.schema.Attribute;
+import wellspan.core.schema.Entity;
+import wellspan.core.schema.Schema;
+import wellspan.core.schema.TypeRef;
 
 /**
  * Checks every record against the schema before it is written: entity, number of attributes,

@@ -6,8 +6,8 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Locale;
 import wellspan.core.progress.Progress;
-import wellspan.exchange.ifc.schema.Entity;
-import wellspan.exchange.ifc.schema.Schema;
+import wellspan.core.schema.Entity;
+import wellspan.core.schema.Schema;
 
 /** Writes ISO 10303-21 text, one record after the other, each checked against the schema first. */
 final class StepWriter {

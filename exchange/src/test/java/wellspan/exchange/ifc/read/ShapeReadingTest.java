@@ -174,10 +174,14 @@ class ShapeReadingTest {
 
   @Test
   void geometryThatIsNotReadIsNamedAndWrongIndicesAreErrors() throws IOException {
-    Received sphere = read("IFC4", "#50=IFCSPHERE(#6,1000.);\n");
-    assertThat(sphere.findings())
+    Received box = read("IFC4", "#50=IFCBOUNDINGBOX(#5,1000.,1000.,1000.);\n");
+    assertThat(box.items()).isEmpty();
+    assertThat(box.findings())
         .anySatisfy(
-            f -> assertThat(f.message()).contains("1 × IfcSphere").contains("not read yet"));
+            f -> {
+              assertThat(f.isError()).isTrue();
+              assertThat(f.message()).contains("left out").contains("#50 IfcBoundingBox");
+            });
     Received wrong = read("IFC4", POINTS + "#50=IFCTRIANGULATEDFACESET(#40,$,.F.,((1,2,9)),$);\n");
     assertThat(wrong.findings())
         .anySatisfy(

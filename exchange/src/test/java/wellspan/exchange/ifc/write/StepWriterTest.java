@@ -25,7 +25,7 @@ import net.jqwik.api.constraints.IntRange;
 import net.jqwik.api.constraints.LongRange;
 import org.junit.jupiter.api.Test;
 import wellspan.core.progress.Progress;
-import wellspan.exchange.ifc.schema.Schema;
+import wellspan.core.schema.Schema;
 
 class StepWriterTest {
   private final ByteArrayOutputStream out = new ByteArrayOutputStream();

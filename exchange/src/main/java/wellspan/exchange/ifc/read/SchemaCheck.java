@@ -1,0 +1,241 @@
+package wellspan.exchange.ifc.read;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+import wellspan.core.schema.Attribute;
+import wellspan.core.schema.Schema;
+import wellspan.core.schema.TypeRef;
+
+/** Tells what is wrong with an instance by the tables of its schema. */
+final class SchemaCheck {
+  private static final Set<String> LOGICAL = Set.of("T", "F", "U");
+
+  /** Who made an object says nothing of what or where it is. */
+  private static final String OWNER = "OwnerHistory";
+
+  private final IfcModel model;
+  private final Schema schema;
+  private int wholeForReal;
+  private int longTexts;
+
+  SchemaCheck(IfcModel model) {
+    this.model = model;
+    schema = model.schema();
+  }
+
+  /** Instances in which reals are written without a decimal point; they are read as they stand. */
+  int wholeForReal() {
+    return wholeForReal;
+  }
+
+  /** Instances with texts of more characters than their type allows. */
+  int longTexts() {
+    return longTexts;
+  }
+
+  /** What is wrong with an instance by itself; what it refers to is looked at for its type only. */
+  Optional<String> fault(Instance i) {
+    List<Attribute> attributes = i.entity().attributes();
+    if (i.entity().isAbstract()) {
+      return Optional.of(i.entity().name() + " is abstract and cannot stand in a file");
+    }
+    if (i.values().size() != attributes.size()) {
+      return Optional.of(
+          "it has "
+              + i.values().size()
+              + " values where "
+              + i.entity().name()
+              + " has "
+              + attributes.size()
+              + " attributes");
+    }
+    int wholes = wholeForReal;
+    int longs = longTexts;
+    for (int k = 0; k < attributes.size(); k++) {
+      Attribute a = attributes.get(k);
+      Value v = i.values().get(k);
+      if (a.name().equals(OWNER) || a.derived()) {
+        continue;
+      }
+      if (v instanceof Value.Unset || v instanceof Value.Derived) {
+        if (!a.optional()) {
+          return Optional.of(a.name() + " is missing");
+        }
+        continue;
+      }
+      String fault = fault(a.type(), v);
+      if (fault != null) {
+        return Optional.of(a.name() + " " + fault);
+      }
+    }
+    wholeForReal = Math.min(wholeForReal, wholes + 1);
+    longTexts = Math.min(longTexts, longs + 1);
+    return Optional.empty();
+  }
+
+  private String fault(TypeRef type, Value v) {
+    return switch (type) {
+      case TypeRef.Aggregate a -> aggregate(a, v);
+      case TypeRef.Named(String name) -> named(name, v);
+    };
+  }
+
+  private String aggregate(TypeRef.Aggregate a, Value v) {
+    return switch (v) {
+      case Value.Many(List<Value> values) -> {
+        String size = size(a, values.size());
+        if (size != null) {
+          yield size;
+        }
+        for (Value x : values) {
+          String f = fault(a.of(), x);
+          if (f != null) {
+            yield f;
+          }
+        }
+        yield null;
+      }
+      case Value.Numbers(double[] n, Value.Tokens k) -> {
+        String size = size(a, n.length);
+        yield size != null ? size : numbers(a.of(), k, n.length == 0 ? 0 : n[0]);
+      }
+      case Value.Table(double[] t, int columns, Value.Tokens k) -> {
+        if (!(a.of() instanceof TypeRef.Aggregate row)) {
+          yield "holds lists where single values are needed";
+        }
+        String size = size(a, t.length / columns);
+        String inner = size(row, columns);
+        yield size != null
+            ? size
+            : inner != null ? inner : numbers(row.of(), k, t.length == 0 ? 0 : t[0]);
+      }
+      default -> "is no list: " + shown(v);
+    };
+  }
+
+  private static String size(TypeRef.Aggregate a, int n) {
+    if (n >= a.low() && n <= a.high()) {
+      return null;
+    }
+    return "has "
+        + n
+        + " values where "
+        + (a.low() == a.high()
+            ? Integer.toString(a.low())
+            : a.low() + " to " + (a.high() == Integer.MAX_VALUE ? "any number" : a.high()))
+        + " are allowed (decimal commas make two values of one)";
+  }
+
+  private String numbers(TypeRef of, Value.Tokens tokens, double sample) {
+    if (!(of instanceof TypeRef.Named(String name))) {
+      return "holds numbers where lists are needed";
+    }
+    if (tokens == Value.Tokens.MIXED || tokens == Value.Tokens.WHOLE) {
+      String simple = schema.simpleType(name).orElse("");
+      if (simple.equals("REAL")) {
+        wholeForReal++;
+        return null;
+      }
+      if (simple.equals("INTEGER") && tokens == Value.Tokens.WHOLE || simple.equals("NUMBER")) {
+        return null;
+      }
+    }
+    return named(name, new Value.Num(sample, tokens == Value.Tokens.WHOLE));
+  }
+
+  private String named(String name, Value v) {
+    if (schema.entity(name).isPresent()) {
+      return reference(name, v, Set.of(name));
+    }
+    if (schema.isSelect(name)) {
+      return select(name, v);
+    }
+    Set<String> literals = schema.enumeration(name).orElse(null);
+    if (literals != null) {
+      boolean known = v instanceof Value.Literal(String l) && literals.contains(l);
+      return known ? null : "is " + shown(v) + ", which is no value of " + name;
+    }
+    Schema.DefinedType t = schema.type(name).orElse(null);
+    if (t != null && t.base() instanceof TypeRef.Aggregate a) {
+      return aggregate(a, v);
+    }
+    return simple(name, t, v);
+  }
+
+  private String simple(String name, Schema.DefinedType t, Value v) {
+    String simple = schema.simpleType(name).orElse("");
+    boolean ok =
+        switch (simple) {
+          case "STRING", "BINARY" -> v instanceof Value.Text;
+          case "REAL", "NUMBER" -> v instanceof Value.Num;
+          case "INTEGER" -> v instanceof Value.Num(double d, boolean whole) && whole;
+          case "BOOLEAN" ->
+              v instanceof Value.Literal(String l) && LOGICAL.contains(l) && !l.equals("U");
+          case "LOGICAL" -> v instanceof Value.Literal(String l) && LOGICAL.contains(l);
+          default -> false;
+        };
+    if (!ok) {
+      return "is " + shown(v) + " where " + simple + " is needed";
+    }
+    if (v instanceof Value.Num(double d, boolean whole)) {
+      if (simple.equals("REAL") && whole) {
+        wholeForReal++;
+      }
+      if (!Double.isFinite(d)
+          || name.startsWith("IFCPOSITIVE") && d <= 0
+          || name.startsWith("IFCNONNEGATIVE") && d < 0) {
+        return "is " + d + ", which " + name + " does not allow";
+      }
+    }
+    if (v instanceof Value.Text(String s)
+        && t != null
+        && t.maxLength() > 0
+        && !t.exactLength()
+        && s.codePointCount(0, s.length()) > t.maxLength()) {
+      longTexts++;
+    }
+    return null;
+  }
+
+  private String select(String name, Value v) {
+    Set<String> members = schema.selectMembers(name);
+    if (v instanceof Value.Typed(String type, Value inner)) {
+      String upper = type.toUpperCase(Locale.ROOT);
+      return members.contains(upper)
+          ? named(upper, inner)
+          : "is of the type " + type + ", which " + name + " does not allow";
+    }
+    return reference(name, v, members);
+  }
+
+  private String reference(String name, Value v, Set<String> allowed) {
+    if (!(v instanceof Value.Ref(int id))) {
+      return "is " + shown(v) + " where a reference to " + name + " is needed";
+    }
+    Optional<Instance> target = model.find(id);
+    if (target.isEmpty()) {
+      return "refers to #" + id + ", which does not exist or is not of this schema";
+    }
+    Instance t = target.get();
+    return allowed.stream().anyMatch(t::isA)
+        ? null
+        : "refers to #" + id + ", which is a " + t.entity().name() + " and no " + name;
+  }
+
+  private static String shown(Value v) {
+    return switch (v) {
+      case Value.Unset() -> "$";
+      case Value.Derived() -> "*";
+      case Value.Ref(int id) -> "#" + id;
+      case Value.Text(String s) -> "'" + (s.length() > 40 ? s.substring(0, 40) + "…" : s) + "'";
+      case Value.Num(double d, boolean whole) -> whole ? Long.toString((long) d) : "" + d;
+      case Value.Literal(String l) -> "." + l + ".";
+      case Value.Typed(String type, Value inner) -> type + "(" + shown(inner) + ")";
+      case Value.Many m -> "a list";
+      case Value.Numbers n -> "a list of numbers";
+      case Value.Table t -> "a list of lists";
+    };
+  }
+}

@@ -1,0 +1,367 @@
+package wellspan.exchange.ifc.read;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Mesh;
+import wellspan.core.solid.Loft;
+import wellspan.core.solid.SolidBoolean;
+
+/** Reads solids that are swept, primitive, or made of others, as closed meshes. */
+final class SolidReader {
+  private static final double TURN = 2 * Math.PI;
+  private static final int CORNERS = 64;
+
+  private final CurveReader curves;
+  private final ProfileReader profiles;
+  private final SectionedReader sectioned;
+
+  SolidReader(CurveReader curves) {
+    this.curves = curves;
+    profiles = new ProfileReader(curves);
+    sectioned = new SectionedReader(curves, profiles);
+  }
+
+  /** Reads a body that is given by its faces. */
+  interface Faces {
+    Mesh mesh(Instance item);
+  }
+
+  /**
+   * The solid in the coordinates of the shape; empty if it is none of these kinds.
+   *
+   * @param faces reads bodies given by faces, where they are cut
+   * @throws Unread if it cannot be read whole
+   */
+  Optional<Mesh> solid(Instance s, Faces faces) {
+    try {
+      return switch (s.entity().name()) {
+        case "IfcExtrudedAreaSolid" -> Optional.of(extruded(s, "SweptArea"));
+        case "IfcExtrudedAreaSolidTapered" -> Optional.of(extruded(s, "EndSweptArea"));
+        case "IfcRevolvedAreaSolid" -> Optional.of(revolved(s));
+        case "IfcSweptDiskSolid" -> Optional.of(disk(s));
+        case "IfcSectionedSolidHorizontal" -> Optional.of(sectioned.solid(s));
+        case "IfcSectionedSpine" -> Optional.of(sectioned.spine(s));
+        case "IfcSectionedSurface" -> Optional.of(sectioned.surface(s));
+        case "IfcCsgSolid" ->
+            solid(part(s, "TreeRootExpression"), faces)
+                .or(() -> Optional.of(faces.mesh(part(s, "TreeRootExpression"))));
+        case "IfcBooleanResult", "IfcBooleanClippingResult" -> Optional.of(cut(s, faces));
+        case "IfcBlock",
+            "IfcRectangularPyramid",
+            "IfcRightCircularCylinder",
+            "IfcRightCircularCone",
+            "IfcSphere" ->
+            Optional.of(primitive(s));
+        default -> Optional.empty();
+      };
+    } catch (IllegalArgumentException e) {
+      throw new Unread(s, "cannot be made: " + e.getMessage());
+    }
+  }
+
+  private static Instance part(Instance of, String attribute) {
+    return of.ref(attribute).orElseThrow(() -> new Unread(of, "has no " + attribute));
+  }
+
+  private static Mesh placed(Mesh mesh, Placement p) {
+    if (p.isIdentity()) {
+      return mesh;
+    }
+    p.apply(mesh.xyz(), 0, mesh.xyz().length);
+    return mesh;
+  }
+
+  private static Mesh together(List<Mesh> parts) {
+    if (parts.size() == 1) {
+      return parts.getFirst();
+    }
+    MeshBuilder all = new MeshBuilder();
+    parts.forEach(all::mesh);
+    return new Mesh(all.takeXyz(), all.takeTriangles());
+  }
+
+  /** A loop of x y pairs in space. */
+  private static double[] raised(double[] xy, double dx, double dy, double z) {
+    double[] out = new double[xy.length / 2 * 3];
+    for (int i = 0; i < xy.length / 2; i++) {
+      out[3 * i] = xy[2 * i] + dx;
+      out[3 * i + 1] = xy[2 * i + 1] + dy;
+      out[3 * i + 2] = z;
+    }
+    return out;
+  }
+
+  private Mesh extruded(Instance s, String end) {
+    double[] d = Placement.direction(s.ref("ExtrudedDirection"), s);
+    double depth = s.number("Depth");
+    if (Math.abs(d[2]) < 1e-9) {
+      throw new Unread(s, "is drawn out along its own profile");
+    }
+    List<List<double[]>> from = profiles.areas(part(s, "SweptArea"));
+    List<List<double[]>> to = profiles.areas(part(s, end));
+    List<Mesh> out = new ArrayList<>();
+    for (int k = 0; k < from.size(); k++) {
+      List<double[]> low = from.get(k).stream().map(l -> raised(l, 0, 0, 0)).toList();
+      List<double[]> high =
+          to.get(Math.min(k, to.size() - 1)).stream()
+              .map(l -> raised(l, depth * d[0], depth * d[1], depth * d[2]))
+              .toList();
+      out.add(Loft.body(List.of(low, high), false));
+    }
+    return placed(together(out), Placement.axis(s.ref("Position")));
+  }
+
+  private Mesh revolved(Instance s) {
+    Instance axis = part(s, "Axis");
+    double[] o = Placement.point(axis.ref("Location"));
+    double[] a = Placement.direction(axis.ref("Axis"), axis);
+    double angle = s.number("Angle") * curves.angle();
+    boolean ring = Math.abs(Math.abs(angle) - TURN) < 1e-9;
+    List<Mesh> out = new ArrayList<>();
+    for (List<double[]> area : profiles.areas(part(s, "SweptArea"))) {
+      List<double[]> flat = area.stream().map(l -> raised(l, 0, 0, 0)).toList();
+      double radius = flat.stream().mapToDouble(l -> reach(l, o, a)).max().orElse(0);
+      double step = 2 * Math.acos(1 - Math.min(1, curves.tolerance() / Math.max(radius, 1e-12)));
+      int n = (int) Math.ceil(Math.abs(angle) / Math.min(step, TURN / CORNERS));
+      List<List<double[]>> sections = new ArrayList<>();
+      for (int i = 0; i < (ring ? n : n + 1); i++) {
+        double by = angle * i / n;
+        sections.add(flat.stream().map(l -> turned(l, o, a, by, radius)).toList());
+      }
+      out.add(Loft.body(sections, ring));
+    }
+    return placed(together(out), Placement.axis(s.ref("Position")));
+  }
+
+  private static double[] off(double[] loop, int i, double[] o, double[] a) {
+    double[] v = {loop[i] - o[0], loop[i + 1] - o[1], loop[i + 2] - o[2]};
+    double along = CurveReader.dot(v, a);
+    return new double[] {v[0] - along * a[0], v[1] - along * a[1], v[2] - along * a[2]};
+  }
+
+  private static double reach(double[] loop, double[] o, double[] a) {
+    double most = 0;
+    for (int i = 0; i < loop.length; i += 3) {
+      double[] r = off(loop, i, o, a);
+      most = Math.max(most, Math.sqrt(CurveReader.dot(r, r)));
+    }
+    return most;
+  }
+
+  /** Turned about an axis; corners on the axis stay exactly where they are. */
+  private static double[] turned(double[] loop, double[] o, double[] a, double by, double radius) {
+    double[] out = loop.clone();
+    for (int i = 0; i < loop.length; i += 3) {
+      double[] r = off(loop, i, o, a);
+      if (Math.sqrt(CurveReader.dot(r, r)) <= 1e-9 * radius) {
+        continue;
+      }
+      double[] side = CurveReader.cross(a, r);
+      for (int k = 0; k < 3; k++) {
+        out[i + k] = loop[i + k] - r[k] + Math.cos(by) * r[k] + Math.sin(by) * side[k];
+      }
+    }
+    return out;
+  }
+
+  /** A tube along a line: its rings stand in the planes that halve the corners. */
+  private Mesh disk(Instance s) {
+    if (!(s.get("StartParam") instanceof Value.Unset)
+        || !(s.get("EndParam") instanceof Value.Unset)) {
+      throw new Unread(s, "is trimmed by parameters, which is not read");
+    }
+    double[] line = withoutRepeats(curves.points(part(s, "Directrix")));
+    int n = line.length / 3;
+    boolean ring =
+        n > 3
+            && Math.abs(line[0] - line[3 * n - 3]) < curves.tolerance()
+            && Math.abs(line[1] - line[3 * n - 2]) < curves.tolerance()
+            && Math.abs(line[2] - line[3 * n - 1]) < curves.tolerance();
+    n = ring ? n - 1 : n;
+    double[] first = direction(line, 0);
+    double[] last = direction(line, (ring ? n : n - 1) - 1);
+    List<Double> radii = new ArrayList<>(List.of(s.number("Radius")));
+    if (Double.isFinite(s.number("InnerRadius"))) {
+      radii.add(s.number("InnerRadius"));
+    }
+    double[] side =
+        CurveReader.unit(
+            CurveReader.cross(
+                first, Math.abs(first[2]) < 0.9 ? new double[] {0, 0, 1} : new double[] {1, 0, 0}));
+    double[] up = CurveReader.cross(first, side);
+    double[] at = {line[0], line[1], line[2]};
+    List<double[]> now = new ArrayList<>();
+    for (double r : radii) {
+      double[] loop =
+          curves.chords(
+              at,
+              new double[] {r * side[0], r * side[1], r * side[2]},
+              new double[] {r * up[0], r * up[1], r * up[2]},
+              0,
+              now.isEmpty() ? TURN : -TURN); // the hole runs the other way
+      now.add(java.util.Arrays.copyOf(loop, loop.length - 3));
+    }
+    List<List<double[]>> sections = new ArrayList<>();
+    sections.add(onPlane(now, first, at, ring ? halving(last, first) : first, s));
+    for (int i = 1; i < n; i++) {
+      double[] in = direction(line, i - 1);
+      double[] out = i == n - 1 && !ring ? in : direction(line, i);
+      double[] p = {line[3 * i], line[3 * i + 1], line[3 * i + 2]};
+      sections.add(onPlane(sections.getLast(), in, p, halving(in, out), s));
+    }
+    return Loft.body(sections, ring);
+  }
+
+  private static double[] withoutRepeats(double[] xyz) {
+    double[] out = new double[xyz.length];
+    int n = 0;
+    for (int i = 0; i < xyz.length; i += 3) {
+      if (n == 0 || xyz[i] != out[n - 3] || xyz[i + 1] != out[n - 2] || xyz[i + 2] != out[n - 1]) {
+        System.arraycopy(xyz, i, out, n, 3);
+        n += 3;
+      }
+    }
+    return java.util.Arrays.copyOf(out, n);
+  }
+
+  private static double[] direction(double[] line, int piece) {
+    int i = 3 * piece;
+    return CurveReader.unit(
+        new double[] {line[i + 3] - line[i], line[i + 4] - line[i + 1], line[i + 5] - line[i + 2]});
+  }
+
+  private static double[] halving(double[] in, double[] out) {
+    return new double[] {in[0] + out[0], in[1] + out[1], in[2] + out[2]};
+  }
+
+  /** The loops moved along a direction until they meet a plane. */
+  private static List<double[]> onPlane(
+      List<double[]> loops, double[] along, double[] through, double[] normal, Instance s) {
+    double fall = CurveReader.dot(along, normal);
+    if (fall < 1e-6) {
+      throw new Unread(s, "turns back on itself");
+    }
+    List<double[]> out = new ArrayList<>();
+    for (double[] loop : loops) {
+      double[] moved = loop.clone();
+      for (int i = 0; i < loop.length; i += 3) {
+        double[] v = {through[0] - loop[i], through[1] - loop[i + 1], through[2] - loop[i + 2]};
+        double t = CurveReader.dot(v, normal) / fall;
+        for (int k = 0; k < 3; k++) {
+          moved[i + k] = loop[i + k] + t * along[k];
+        }
+      }
+      out.add(moved);
+    }
+    return out;
+  }
+
+  private Mesh primitive(Instance s) {
+    Placement p = Placement.axis(s.ref("Position"));
+    double x = s.number("XLength");
+    double y = s.number("YLength");
+    return switch (s.entity().name()) {
+      case "IfcBlock" -> {
+        double[] base = {0, 0, x, 0, x, y, 0, y};
+        yield placed(prism(base, base, s.number("ZLength")), p);
+      }
+      case "IfcRectangularPyramid" -> {
+        double[] top = {x / 2, y / 2, x / 2, y / 2, x / 2, y / 2, x / 2, y / 2};
+        yield placed(prism(new double[] {0, 0, x, 0, x, y, 0, y}, top, s.number("Height")), p);
+      }
+      case "IfcRightCircularCylinder" -> {
+        double[] base = circle(s.number("Radius"));
+        yield placed(prism(base, base, s.number("Height")), p);
+      }
+      case "IfcRightCircularCone" -> {
+        double[] base = circle(s.number("BottomRadius"));
+        yield placed(prism(base, new double[base.length], s.number("Height")), p);
+      }
+      default -> placed(sphere(s.number("Radius")), p);
+    };
+  }
+
+  private static Mesh prism(double[] base, double[] top, double height) {
+    return Loft.body(
+        List.of(List.of(raised(base, 0, 0, 0)), List.of(raised(top, 0, 0, height))), false);
+  }
+
+  private static double[] circle(double radius) {
+    double[] xy = new double[2 * CORNERS];
+    for (int i = 0; i < CORNERS; i++) {
+      xy[2 * i] = radius * Math.cos(TURN * i / CORNERS);
+      xy[2 * i + 1] = radius * Math.sin(TURN * i / CORNERS);
+    }
+    return xy;
+  }
+
+  private static Mesh sphere(double radius) {
+    List<List<double[]>> rings = new ArrayList<>();
+    for (int i = 0; i <= CORNERS / 2; i++) {
+      double a = Math.PI * i / (CORNERS / 2) - Math.PI / 2;
+      boolean pole = i == 0 || i == CORNERS / 2;
+      rings.add(
+          List.of(raised(circle(pole ? 0 : radius * Math.cos(a)), 0, 0, radius * Math.sin(a))));
+    }
+    return Loft.body(rings, false);
+  }
+
+  private Mesh cut(Instance s, Faces faces) {
+    Mesh first = operand(part(s, "FirstOperand"), faces);
+    Instance second = part(s, "SecondOperand");
+    Mesh other =
+        second.isA("IFCHALFSPACESOLID") ? halfSpace(second, first) : operand(second, faces);
+    if (!first.isClosed() || !other.isClosed()) {
+      throw new Unread(s, "combines bodies that are not closed");
+    }
+    return switch (s.literal("Operator")) {
+      case "DIFFERENCE" -> SolidBoolean.difference(first, other);
+      case "INTERSECTION" -> SolidBoolean.intersection(first, other);
+      case "UNION" -> SolidBoolean.union(first, other);
+      default -> throw new Unread(s, "does not say how its bodies are combined");
+    };
+  }
+
+  private Mesh operand(Instance s, Faces faces) {
+    return solid(s, faces).orElseGet(() -> faces.mesh(s));
+  }
+
+  /** The part of a half-space near a body, as a body. */
+  private Mesh halfSpace(Instance h, Mesh near) {
+    Instance plane = part(h, "BaseSurface");
+    if (!plane.isA("IFCPLANE")) {
+      throw new Unread(h, "is bounded by a " + plane.entity().name() + ", which is not read");
+    }
+    Placement p = Placement.axis(plane.ref("Position"));
+    Box box = near.bounds();
+    double reach =
+        Math.abs(box.minE() - p.m()[3])
+            + Math.abs(box.maxE() - p.m()[3])
+            + Math.abs(box.minN() - p.m()[7])
+            + Math.abs(box.maxN() - p.m()[7])
+            + Math.abs(box.minH() - p.m()[11])
+            + Math.abs(box.maxH() - p.m()[11])
+            + 1;
+    double[] square = {-reach, -reach, reach, -reach, reach, reach, -reach, reach};
+    // agreement: the plane's normal points out of the material
+    boolean agrees = !h.literal("AgreementFlag").equals("F");
+    Mesh half = placed(prism(square, square, agrees ? -reach : reach), p);
+    if (!h.isA("IFCPOLYGONALBOUNDEDHALFSPACE")) {
+      return half;
+    }
+    Placement base = Placement.axis(h.ref("Position"));
+    double[] ring = curves.ring(part(h, "PolygonalBoundary"));
+    double high =
+        2 * (reach + Math.abs(base.m()[3]) + Math.abs(base.m()[7]) + Math.abs(base.m()[11]));
+    double[] low = ring.clone();
+    double[] top = ring.clone();
+    for (int i = 2; i < ring.length; i += 3) {
+      low[i] = -high;
+      top[i] = high;
+    }
+    return SolidBoolean.intersection(
+        placed(Loft.body(List.of(List.of(low), List.of(top)), false), base), half);
+  }
+}
