@@ -16,7 +16,7 @@ final class CoordinateLines {
 
   private final Transformation transformation;
   private final int decimals;
-  private final NumberText numbers = new NumberText();
+  private final NumberText numbers = new NumberText(true);
   private final double[] xy = new double[2];
   private final StringBuilder out = new StringBuilder(64);
   private char[] chars = new char[256];

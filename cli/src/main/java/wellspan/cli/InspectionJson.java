@@ -138,6 +138,7 @@ final class InspectionJson {
             case PlanElement.Line l -> "line";
             case PlanElement.Arc r -> "arc";
             case PlanElement.Spiral s -> "spiral";
+            case PlanElement.Irregular i -> "polyline";
           });
       o.put("length", e.length());
       radius(o, "radiusStart", e.startCurvature());

@@ -111,6 +111,8 @@ final class LandXmlText {
                     "<Curve rot=\"%s\" radius=\"%.4f\" length=\"%.9f\">%s<Center>%s</Center>%s</Curve>",
                     rotation, Math.abs(a.radius()), a.length(), start, point(c), end);
               }
+              case PlanElement.Irregular i ->
+                  throw new IllegalStateException("the demo's roads have none");
               case PlanElement.Spiral c ->
                   f(
                       "<Spiral length=\"%.9f\" radiusStart=\"%s\" radiusEnd=\"%s\" rot=\"%s\" spiType=\"clothoid\">%s<PI>%s</PI>%s</Spiral>",

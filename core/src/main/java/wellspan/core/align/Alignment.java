@@ -61,8 +61,15 @@ public record Alignment(
     double d = 0;
     ends.add(0.0);
     for (PlanElement e : elements) {
-      d += e.length();
-      ends.add(d);
+      if (e instanceof PlanElement.Irregular i) {
+        for (PlanElement piece : i.pieces()) {
+          d += piece.length();
+          ends.add(d);
+        }
+      } else {
+        d += e.length();
+        ends.add(d);
+      }
     }
     double end = d;
     profile.ifPresent(
@@ -80,6 +87,29 @@ public record Alignment(
     if (x > 0 && x < end) {
       ends.add(x);
     }
+  }
+
+  /**
+   * The same line by elements that every format knows: straight pieces of irregular lines on their
+   * own, clothoids between opposite curvatures in two.
+   */
+  public List<PlanElement> simpleElements() {
+    List<PlanElement> out = new ArrayList<>();
+    for (PlanElement e : elements) {
+      switch (e) {
+        case PlanElement.Irregular i -> out.addAll(i.pieces());
+        case PlanElement.Spiral s
+            when s.law() == SpiralLaw.CLOTHOID && s.startCurvature() * s.endCurvature() < 0 -> {
+          double first = s.length() * s.startCurvature() / (s.startCurvature() - s.endCurvature());
+          out.add(new PlanElement.Spiral(s.start(), first, s.startCurvature(), 0, s.law()));
+          out.add(
+              new PlanElement.Spiral(
+                  s.at(first), s.length() - first, 0, s.endCurvature(), s.law()));
+        }
+        default -> out.add(e);
+      }
+    }
+    return out;
   }
 
   /** Points every {@code step} metres from the start, and the end. */

@@ -49,6 +49,15 @@ public final class MovedAlignment {
       case PlanElement.Spiral c ->
           new PlanElement.Spiral(
               start, c.length() * k, c.startCurvature() / k, c.endCurvature() / k, c.law());
+      case PlanElement.Irregular i -> {
+        double[] xy = i.xy().clone();
+        for (int n = 0; n < xy.length; n += 2) {
+          Position at = s.apply(new Position(xy[n], xy[n + 1], 0));
+          xy[n] = at.east();
+          xy[n + 1] = at.north();
+        }
+        yield new PlanElement.Irregular(xy);
+      }
     };
   }
 
@@ -61,6 +70,14 @@ public final class MovedAlignment {
       case PlanElement.Spiral c ->
           new PlanElement.Spiral(
               start, c.length(), -c.startCurvature(), -c.endCurvature(), c.law());
+      case PlanElement.Irregular i -> {
+        double[] xy = i.xy().clone();
+        for (int n = 0; n < xy.length; n += 2) {
+          xy[n] = i.xy()[n + 1];
+          xy[n + 1] = i.xy()[n];
+        }
+        yield new PlanElement.Irregular(xy);
+      }
     };
   }
 

@@ -72,9 +72,12 @@ public sealed interface PlanElement {
   }
 
   /**
-   * A transition whose curvature runs from one value to another by a law. Positions are integrated
-   * numerically (Gauss–Legendre, ten nodes on panels that turn by less than half a radian); error
-   * below 1e-12 of the length.
+   * A transition whose curvature runs from one value to another by a law. Positions along curvature
+   * laws are integrated numerically (Gauss–Legendre, ten nodes on panels that turn by less than
+   * half a radian); error below 1e-12 of the length.
+   *
+   * @param startCurvature nominal one, as the law's formula counts it
+   * @param endCurvature nominal one; laws over the tangent need one end without curvature
    */
   record Spiral(
       PlanPoint start, double length, double startCurvature, double endCurvature, SpiralLaw law)
@@ -94,8 +97,22 @@ public sealed interface PlanElement {
       0.0666713443086881
     };
 
+    /**
+     * @throws IllegalArgumentException if a law over the tangent is to run between two arcs
+     */
+    public Spiral {
+      if (!law.alongCurve() && startCurvature != 0 && endCurvature != 0) {
+        throw new IllegalArgumentException(
+            "a transition over its tangent cannot run between two arcs");
+      }
+    }
+
     @Override
     public PlanPoint at(double s) {
+      return law.alongCurve() ? alongCurve(s) : overTangent(s);
+    }
+
+    private PlanPoint alongCurve(double s) {
       double turn = (Math.abs(startCurvature) + Math.abs(endCurvature)) * Math.abs(s);
       int panels = Math.max(2, (int) Math.ceil(turn / 0.5));
       double half = s / panels / 2;
@@ -110,23 +127,112 @@ public sealed interface PlanElement {
           y += WEIGHT[k] * (Math.sin(a) + Math.sin(b));
         }
       }
-      x *= half;
-      y *= half;
+      return laid(x * half, y * half, turned(s));
+    }
+
+    /** From the flat end on; if that is the end of the element the curve is run backwards. */
+    private PlanPoint overTangent(double s) {
+      boolean forward = startCurvature == 0;
+      TangentCurve curve = new TangentCurve(law, length, forward ? endCurvature : -startCurvature);
+      if (forward) {
+        double[] p = curve.at(s);
+        return laid(p[0], p[1], p[2]);
+      }
+      double[] from = curve.at(length);
+      double[] to = curve.at(length - s);
+      double back = Math.PI - from[2]; // turns the way back at its start onto the x axis
+      double dx = to[0] - from[0];
+      double dy = to[1] - from[1];
+      return laid(
+          dx * Math.cos(back) - dy * Math.sin(back),
+          dx * Math.sin(back) + dy * Math.cos(back),
+          to[2] - from[2]);
+    }
+
+    private PlanPoint laid(double x, double y, double turned) {
       double c = Math.cos(start.direction());
       double d = Math.sin(start.direction());
       return new PlanPoint(
-          start.east() + x * c - y * d,
-          start.north() + x * d + y * c,
-          start.direction() + turned(s));
+          start.east() + x * c - y * d, start.north() + x * d + y * c, start.direction() + turned);
     }
 
     private double turned(double s) {
       return startCurvature * s + (endCurvature - startCurvature) * length * law.angle(s / length);
     }
 
-    /** Curvature at a distance from the start, 1/m. */
+    /** Curvature at a distance from the start by a law along the curve, 1/m. */
     public double curvatureAt(double s) {
       return startCurvature + (endCurvature - startCurvature) * law.curvature(s / length);
+    }
+  }
+
+  /**
+   * Straight pieces through points, one element all the same.
+   *
+   * @param xy easting, northing of two or more points, no two the same after each other; immutable
+   *     by convention
+   */
+  record Irregular(double[] xy) implements PlanElement {
+    /**
+     * @throws IllegalArgumentException if there are fewer than two points
+     */
+    public Irregular {
+      if (xy.length < 4 || xy.length % 2 != 0) {
+        throw new IllegalArgumentException("an irregular line needs two points or more");
+      }
+    }
+
+    @Override
+    public PlanPoint start() {
+      return new PlanPoint(xy[0], xy[1], direction(0));
+    }
+
+    private double direction(int i) {
+      return Math.atan2(xy[i + 3] - xy[i + 1], xy[i + 2] - xy[i]);
+    }
+
+    private double piece(int i) {
+      return Math.hypot(xy[i + 2] - xy[i], xy[i + 3] - xy[i + 1]);
+    }
+
+    @Override
+    public double length() {
+      double sum = 0;
+      for (int i = 0; i + 3 < xy.length; i += 2) {
+        sum += piece(i);
+      }
+      return sum;
+    }
+
+    @Override
+    public double startCurvature() {
+      return 0;
+    }
+
+    @Override
+    public double endCurvature() {
+      return 0;
+    }
+
+    @Override
+    public PlanPoint at(double distance) {
+      double rest = distance;
+      int i = 0;
+      while (i + 5 < xy.length && rest > piece(i)) {
+        rest -= piece(i);
+        i += 2;
+      }
+      double a = direction(i);
+      return new PlanPoint(xy[i] + rest * Math.cos(a), xy[i + 1] + rest * Math.sin(a), a);
+    }
+
+    /** The straight pieces on their own. */
+    public java.util.List<PlanElement> pieces() {
+      java.util.List<PlanElement> out = new java.util.ArrayList<>();
+      for (int i = 0; i + 3 < xy.length; i += 2) {
+        out.add(new Line(new PlanPoint(xy[i], xy[i + 1], direction(i)), piece(i)));
+      }
+      return out;
     }
   }
 }

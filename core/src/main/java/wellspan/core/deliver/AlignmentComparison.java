@@ -59,12 +59,12 @@ final class AlignmentComparison {
               String.format(Locale.ROOT, "%s: chainages differ by up to %.3f m.", name, chainage)));
     }
     boolean identical =
-        sent.elements().size() == arrived.elements().size()
+        sent.simpleElements().size() == arrived.simpleElements().size()
             && sent.profile()
                 .map(p -> p.segments().size())
                 .equals(arrived.profile().map(p -> p.segments().size()))
             && max <= Proof.TOLERANCE;
-    if (sent.elements().size() != arrived.elements().size()) {
+    if (sent.simpleElements().size() != arrived.simpleElements().size()) {
       findings.add(
           Finding.error(
               DELIVER,
@@ -72,9 +72,9 @@ final class AlignmentComparison {
               name,
               name
                   + ": "
-                  + sent.elements().size()
+                  + sent.simpleElements().size()
                   + " plan elements were sent, "
-                  + arrived.elements().size()
+                  + arrived.simpleElements().size()
                   + " arrived."));
     }
     return new ItemComparison(

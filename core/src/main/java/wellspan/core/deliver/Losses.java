@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.PlanElement;
+import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
@@ -86,7 +87,9 @@ public final class Losses {
   private static List<Finding> ofModel(Item item, IfcSchema schema, Frame frame) {
     List<Finding> out = new ArrayList<>();
     switch (item) {
-      case Item.AlignmentLine a when schema != IfcSchema.IFC4X3 -> out.add(chords(a, schema));
+      case Item.AlignmentLine a
+          when schema != IfcSchema.IFC4X3 || !ClassRules.hasLayout(a.alignment()) ->
+          out.add(chords(a, schema));
       case Item.AlignmentLine a -> partProfile(a, out);
       case Item.TerrainSurface s -> {
         if (s.invisibleCount() > 0) {
@@ -154,8 +157,9 @@ public final class Losses {
             item,
             String.format(
                 Locale.ROOT,
-                "%s has no alignments: it goes as a line with a point every metre and at every element end, up to %.2f mm beside its arcs; elements, profile and chainages stay here.",
+                "%s has no alignments%s: it goes as a line with a point every metre and at every element end, up to %.2f mm beside its arcs; elements, profile and chainages stay here.",
                 schema.title(),
+                schema == IfcSchema.IFC4X3 ? " with transitions of these laws" : "",
                 1000 * sharpest / 8))
         .withFigure(String.format(Locale.ROOT, "%.2f mm", 1000 * sharpest / 8));
   }

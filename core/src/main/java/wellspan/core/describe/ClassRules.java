@@ -1,5 +1,9 @@
 package wellspan.core.describe;
 
+import java.util.Set;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.PlanElement;
+import wellspan.core.align.SpiralLaw;
 import wellspan.core.item.Item;
 import wellspan.core.schema.ProductClasses;
 import wellspan.core.schema.Schema;
@@ -9,6 +13,9 @@ import wellspan.core.schema.Schema;
  * else the one for its kind.
  */
 public final class ClassRules {
+  private static final Set<SpiralLaw> LAYOUTS =
+      Set.of(SpiralLaw.CLOTHOID, SpiralLaw.BLOSS, SpiralLaw.COSINE, SpiralLaw.SINE);
+
   private ClassRules() {}
 
   /**
@@ -45,6 +52,12 @@ public final class ClassRules {
         Schema.forFile(schema.id()).orElseThrow(), c.entity(), c.predefinedType());
   }
 
+  /** Whether the layouts of IFC4.3 hold all transitions of an alignment. */
+  public static boolean hasLayout(Alignment a) {
+    return a.elements().stream()
+        .allMatch(e -> !(e instanceof PlanElement.Spiral s) || LAYOUTS.contains(s.law()));
+  }
+
   /** The class for an item's kind. */
   public static EntityClass standard(Item item, IfcSchema schema) {
     return switch (item) {
@@ -54,7 +67,10 @@ public final class ClassRules {
               : new EntityClass("IfcGeographicElement", "TERRAIN");
       case Item.AlignmentLine a ->
           switch (schema) {
-            case IFC4X3 -> new EntityClass("IfcAlignment", "");
+            case IFC4X3 ->
+                hasLayout(a.alignment())
+                    ? new EntityClass("IfcAlignment", "")
+                    : new EntityClass("IfcAnnotation", "");
             case IFC4 -> new EntityClass("IfcCivilElement", "");
             case IFC2X3 -> new EntityClass("IfcAnnotation", "");
           };

@@ -49,7 +49,9 @@ class PlanElementTest {
   }
 
   @ParameterizedTest
-  @EnumSource(SpiralLaw.class)
+  @EnumSource(
+      value = SpiralLaw.class,
+      names = {"CLOTHOID", "BLOSS", "COSINE", "SINE", "BIQUADRATIC", "VIENNESE"})
   void everyLawTurnsByTheMeanCurvatureAndMeetsItsEnds(SpiralLaw law) {
     PlanElement.Spiral s = new PlanElement.Spiral(ORIGIN, 80, 1 / 400.0, -1 / 150.0, law);
     assertThat(s.end().direction()).isCloseTo(80 * (1 / 400.0 - 1 / 150.0) / 2, within(1e-12));
@@ -75,5 +77,72 @@ class PlanElementTest {
             law);
     assertThat(back.end().east()).isCloseTo(412_000, within(1e-8));
     assertThat(back.end().north()).isCloseTo(6_534_500, within(1e-8));
+  }
+
+  /** Laws over the tangent against their formulas, integrated here by fine steps. */
+  @ParameterizedTest
+  @EnumSource(
+      value = SpiralLaw.class,
+      names = {"CUBIC", "CUBIC_PARABOLA", "BIQUADRATIC_PARABOLA", "SINE_HALF_WAVE"})
+  void lawsOverTheTangentFollowTheirFormulas(SpiralLaw law) {
+    double length = 80;
+    double k = 1 / 150.0;
+    PlanElement.Spiral s = new PlanElement.Spiral(ORIGIN, length, 0, k, law);
+    double run = s.end().east();
+    for (double at : new double[] {10, 39, 41, 63, 80}) {
+      PlanPoint p = s.at(at);
+      double u = p.east() / run;
+      double y =
+          switch (law) {
+            case CUBIC -> k * Math.pow(p.east(), 3) / (6 * run);
+            case CUBIC_PARABOLA -> k * Math.pow(p.east(), 3) / (6 * length);
+            case BIQUADRATIC_PARABOLA ->
+                k
+                    * run
+                    * run
+                    * (u < 0.5
+                        ? Math.pow(u, 4) / 6
+                        : u * u / 2 - u / 2 - Math.pow(1 - u, 4) / 6 + 7 / 48.0);
+            default ->
+                k * run * run * (u * u / 4 - (1 - Math.cos(Math.PI * u)) / (2 * Math.PI * Math.PI));
+          };
+      assertThat(p.north()).isCloseTo(y, within(1e-10));
+    }
+    double sum = 0;
+    PlanPoint last = s.at(0);
+    for (int i = 1; i <= 400; i++) {
+      PlanPoint p = s.at(length * i / 400);
+      sum += Math.hypot(p.east() - last.east(), p.north() - last.north());
+      last = p;
+    }
+    assertThat(sum).isCloseTo(length, within(1e-4)).isLessThan(length + 1e-9);
+    double h = 1e-4;
+    double direction =
+        Math.atan2(
+            s.at(50 + h).north() - s.at(50 - h).north(), s.at(50 + h).east() - s.at(50 - h).east());
+    assertThat(s.at(50).direction()).isCloseTo(direction, within(1e-7));
+  }
+
+  /**
+   * The lemniscate: three times the polar angle is the direction, curvature grows with the chord.
+   */
+  @Test
+  void theRadioidIsALemniscate() {
+    PlanElement.Spiral s = new PlanElement.Spiral(ORIGIN, 90, 0, 1 / 120.0, SpiralLaw.RADIOID);
+    PlanPoint end = s.end();
+    assertThat(end.direction()).isCloseTo(3 * Math.atan2(end.north(), end.east()), within(1e-9));
+    double chord = Math.hypot(end.east(), end.north());
+    PlanPoint mid = s.at(45);
+    double h = 1e-3;
+    double k = (s.at(45 + h).direction() - s.at(45 - h).direction()) / (2 * h);
+    assertThat(k).isCloseTo(Math.hypot(mid.east(), mid.north()) / chord / 120, within(1e-7));
+  }
+
+  @Test
+  void anIrregularLineIsOneElementOfStraightPieces() {
+    PlanElement line = new PlanElement.Irregular(new double[] {0, 0, 3, 4, 3, 10});
+    assertThat(line.length()).isEqualTo(11);
+    assertThat(line.at(7)).isEqualTo(new PlanPoint(3, 6, Math.PI / 2));
+    assertThat(line.at(5).east()).isCloseTo(3, within(1e-12));
   }
 }

@@ -17,7 +17,7 @@ final class TextGroups implements Groups {
   private final Path file;
   private final InputStream in;
   private final long size;
-  private final NumberText numbers = new NumberText();
+  private final NumberText numbers = new NumberText(false);
   private char[] digits = new char[64];
   private Charset charset = StandardCharsets.UTF_8;
   private byte[] buffer = new byte[1 << 18];

@@ -17,20 +17,32 @@ public final class NumberText {
   private static final Pattern DECIMAL =
       Pattern.compile("[-+]?(\\d+\\.?\\d*|\\.\\d+)([eEdD][-+]?\\d+)?");
 
+  /** What separates beside white space; a blank where nothing else does. */
+  private final char comma;
+
   private char[] text = {};
+  private int begin;
   private int at;
   private int end;
+
+  /**
+   * @param commas whether commas stand between numbers too; otherwise a number with one is none
+   */
+  public NumberText(boolean commas) {
+    comma = commas ? ',' : ' ';
+  }
 
   /** Starts over on characters that must not change while they are read. */
   public void over(char[] chars, int from, int length) {
     text = chars;
+    begin = from;
     at = from;
     end = from + length;
   }
 
-  /** Skips white space and commas; true if there is another token. */
+  /** Skips white space and separators; true if there is another token. */
   public boolean hasNext() {
-    while (at < end && (text[at] <= ' ' || text[at] == ',')) {
+    while (at < end && (text[at] <= ' ' || text[at] == comma)) {
       at++;
     }
     return at < end;
@@ -64,7 +76,7 @@ public final class NumberText {
       }
     }
     int digits = p - first - (point < 0 ? 0 : 1);
-    boolean whole = p >= end || t[p] <= ' ' || t[p] == ',';
+    boolean whole = p >= end || t[p] <= ' ' || t[p] == comma;
     // up to 18 digits the mantissa cannot overflow; below 2^53 it is exact as a double
     if (whole && digits > 0 && digits <= 18 && mantissa < 1L << 53) {
       at = p;
@@ -103,20 +115,25 @@ public final class NumberText {
       v = 10 * v + (t[p++] - '0');
     }
     boolean leadingZero = p - first > 1 && t[first] == '0';
-    if (p == first || leadingZero || p < end && t[p] > ' ' && t[p] != ',') {
+    if (p == first || leadingZero || p < end && t[p] > ' ' && t[p] != comma) {
       return -1;
     }
     at = p;
     return v;
   }
 
+  /** The whole run of characters, also what was taken already. */
+  public String all() {
+    return new String(text, begin, end - begin);
+  }
+
   /** The next token as text. */
   public String nextToken() {
     hasNext();
-    int begin = at;
-    while (at < end && text[at] > ' ' && text[at] != ',') {
+    int first = at;
+    while (at < end && text[at] > ' ' && text[at] != comma) {
       at++;
     }
-    return new String(text, begin, at - begin);
+    return new String(text, first, at - first);
   }
 }

@@ -42,7 +42,7 @@ public final class AsciiGridReader {
   private final Path file;
   private final BufferedReader text;
   private final Progress progress;
-  private final NumberText numbers = new NumberText();
+  private final NumberText numbers = new NumberText(false);
   private final Map<String, Double> head = new HashMap<>();
   private String line;
   private long lineNumber;

@@ -5,46 +5,33 @@ import static wellspan.core.finding.Stop.RECEIVE;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
-import wellspan.core.align.PlanPoint;
 import wellspan.core.align.Profile;
 import wellspan.core.align.Pvi;
-import wellspan.core.align.SpiralLaw;
 import wellspan.core.finding.Finding;
-import wellspan.core.geom.Position;
 
-/**
- * Makes alignments out of what was read. Every element starts where the file says and takes its
- * direction from its own points, so that nothing is moved; where its computed end differs from the
- * end in the file, a finding says by how much.
- */
+/** Makes alignments, with profile and chainages, out of what was read. */
 final class AlignmentMaker {
-  /** Ends that differ by more than this are worth a finding, metres. */
-  private static final double VISIBLE = 0.001;
+  /** A gap of this much is no rounding any more: something is missing, metres. */
+  private static final double JUMP = 0.1;
 
   private final double unit;
-  private final Map<String, double[]> coordinatePoints;
+  private final double levels;
+  private final PlanElements plan;
   private final List<Finding> findings;
 
   /**
    * @param unit metres in the file's unit
-   * @param coordinatePoints northing, easting by name, in the file's unit
+   * @param levels metres in the file's unit of levels
    */
-  AlignmentMaker(double unit, Map<String, double[]> coordinatePoints, List<Finding> findings) {
+  AlignmentMaker(double unit, double levels, NamedPoints points, List<Finding> findings) {
     this.unit = unit;
-    this.coordinatePoints = coordinatePoints;
+    this.levels = levels;
     this.findings = findings;
-  }
-
-  /** A fault that makes this alignment useless. */
-  private static final class Refused extends Exception {
-    Refused(long line, String what) {
-      super("line " + line + ": " + what);
-    }
+    plan = new PlanElements(unit, points, findings);
   }
 
   /** The alignment, or nothing and an error finding. */
@@ -52,29 +39,32 @@ final class AlignmentMaker {
     try {
       List<PlanElement> elements = new ArrayList<>();
       for (AlignmentSection.RawElement e : raw.elements()) {
-        elements.add(element(raw.name(), e));
+        plan.make(raw.name(), e).ifPresent(elements::add);
       }
       if (elements.isEmpty()) {
-        throw new Refused(
+        throw new PlanElements.Refused(
             raw.line(),
             "it has no elements, so nothing will arrive. Ask for the file with its plan geometry.");
       }
-      Alignment plan = new Alignment(raw.name(), elements, chainages(raw), Optional.empty());
-      double gap = plan.largestGap();
-      if (gap > VISIBLE) {
+      Alignment line = new Alignment(raw.name(), elements, chainages(raw), Optional.empty());
+      double gap = line.largestGap();
+      if (gap > PlanElements.VISIBLE) {
+        String said =
+            String.format(
+                Locale.ROOT, "%s: elements leave gaps of up to %.1f mm.", raw.name(), 1000 * gap);
         findings.add(
-            Finding.warning(
-                RECEIVE,
-                "alignment.gap",
-                raw.name(),
-                String.format(
-                    Locale.ROOT,
-                    "%s: elements leave gaps of up to %.1f mm.",
-                    raw.name(),
-                    1000 * gap)));
+            gap > JUMP
+                ? Finding.error(RECEIVE, "alignment.gap", raw.name(), said)
+                : Finding.warning(RECEIVE, "alignment.gap", raw.name(), said));
       }
-      return Optional.of(new Alignment(raw.name(), elements, plan.chainages(), profile(raw)));
-    } catch (Refused | IllegalArgumentException e) {
+      Optional<Profile> profile = profile(raw);
+      return Optional.of(
+          new Alignment(
+              raw.name(),
+              elements,
+              line.chainages(),
+              profile.isPresent() ? profile : levelsOfPoints(raw)));
+    } catch (PlanElements.Refused | IllegalArgumentException e) {
       findings.add(
           Finding.error(
               RECEIVE,
@@ -85,124 +75,31 @@ final class AlignmentMaker {
     }
   }
 
-  private PlanElement element(String alignment, AlignmentSection.RawElement e) throws Refused {
-    double[] start = need(e, "Start");
-    double[] end = need(e, "End");
-    PlanElement made =
-        switch (e.kind()) {
-          case "Line" -> line(start, end);
-          case "Curve" -> arc(e, start, end);
-          case "Spiral" -> spiral(e, start);
-          default ->
-              throw new Refused(
-                  e.line(),
-                  "it holds a <"
-                      + e.kind()
-                      + ">, which cannot be read yet. Ask for lines, curves and spirals.");
-        };
-    if (!(made.length() > 0)) {
-      throw new Refused(e.line(), "a <" + e.kind() + "> has no length.");
+  /** The levels of a line that is given by points in space only, as a profile of grades. */
+  private Optional<Profile> levelsOfPoints(AlignmentSection.Raw raw) throws PlanElements.Refused {
+    List<Pvi> out = new ArrayList<>();
+    double reached = 0;
+    double[] last = null;
+    for (AlignmentSection.RawElement e : raw.elements()) {
+      if (!e.kind().equals("IrregularLine") && !e.kind().equals("Chain")) {
+        return Optional.empty();
+      }
+      double[] xyz = plan.points(e);
+      for (int i = 0; i < xyz.length; i += 3) {
+        if (Double.isNaN(xyz[i + 2])) {
+          return Optional.empty();
+        }
+        double step = last == null ? 0 : Math.hypot(xyz[i] - last[0], xyz[i + 1] - last[1]);
+        reached += step;
+        if (last == null || step > 0) {
+          out.add(new Pvi(reached, xyz[i + 2] * levels, new Pvi.Rounding.None()));
+        }
+        last = new double[] {xyz[i], xyz[i + 1]};
+      }
     }
-    PlanPoint p = made.end();
-    double off = Math.hypot(p.east() - end[0], p.north() - end[1]);
-    if (!(off <= VISIBLE)) {
-      findings.add(
-          Finding.warning(
-                  RECEIVE,
-                  "alignment.end",
-                  alignment,
-                  String.format(
-                      Locale.ROOT,
-                      "%s, line %d: the <%s> ends %.1f mm from the end point in the file.",
-                      alignment,
-                      e.line(),
-                      e.kind(),
-                      1000 * off))
-              .at(new Position(end[0], end[1], Double.NaN))
-              .withFigure(String.format(Locale.ROOT, "%.1f mm", 1000 * off)));
-    }
-    return made;
-  }
-
-  /** Easting and northing in metres. */
-  private double[] need(AlignmentSection.RawElement e, String name) throws Refused {
-    AlignmentSection.RawPoint p = e.points().get(name);
-    if (p == null) {
-      throw new Refused(e.line(), "a <" + e.kind() + "> has no <" + name + ">.");
-    }
-    double[] ne = p.reference().isEmpty() ? p.coordinates() : coordinatePoints.get(p.reference());
-    if (ne == null) {
-      throw new Refused(e.line(), "the coordinate point " + p.reference() + " does not exist.");
-    }
-    return new double[] {ne[1] * unit, ne[0] * unit};
-  }
-
-  private static PlanElement line(double[] a, double[] b) {
-    double dx = b[0] - a[0];
-    double dy = b[1] - a[1];
-    return new PlanElement.Line(new PlanPoint(a[0], a[1], Math.atan2(dy, dx)), Math.hypot(dx, dy));
-  }
-
-  private int turn(AlignmentSection.RawElement e) throws Refused {
-    return switch (e.rotation()) {
-      case "ccw" -> 1;
-      case "cw" -> -1;
-      default ->
-          throw new Refused(
-              e.line(), "a <" + e.kind() + "> does not say rot=\"cw\" or rot=\"ccw\".");
-    };
-  }
-
-  private PlanElement arc(AlignmentSection.RawElement e, double[] a, double[] b) throws Refused {
-    int turn = turn(e);
-    double[] c = need(e, "Center");
-    double radius = Math.hypot(a[0] - c[0], a[1] - c[1]);
-    if (!(radius > 0)) {
-      throw new Refused(e.line(), "a <Curve> has its centre at its start.");
-    }
-    double from = Math.atan2(a[1] - c[1], a[0] - c[0]);
-    double to = Math.atan2(b[1] - c[1], b[0] - c[0]);
-    double sweep = turn * (to - from) % (2 * Math.PI);
-    if (sweep < 0) {
-      sweep += 2 * Math.PI;
-    }
-    return new PlanElement.Arc(
-        new PlanPoint(a[0], a[1], from + turn * Math.PI / 2), sweep * radius, turn * radius);
-  }
-
-  private PlanElement spiral(AlignmentSection.RawElement e, double[] a) throws Refused {
-    SpiralLaw law =
-        switch (e.type()) {
-          case "clothoid", "" -> SpiralLaw.CLOTHOID;
-          case "bloss" -> SpiralLaw.BLOSS;
-          case "cosine" -> SpiralLaw.COSINE;
-          case "sinusoid" -> SpiralLaw.SINE;
-          default ->
-              throw new Refused(
-                  e.line(),
-                  "it holds a spiral of type "
-                      + e.type()
-                      + ", which cannot be read yet. Ask for clothoids, or for the alignment as points.");
-        };
-    int turn = turn(e);
-    double[] pi = need(e, "PI");
-    double direction = Math.atan2(pi[1] - a[1], pi[0] - a[0]);
-    if (pi[0] == a[0] && pi[1] == a[1] || Double.isNaN(e.length())) {
-      throw new Refused(e.line(), "a <Spiral> needs a length, and a PI away from its start.");
-    }
-    PlanPoint start = new PlanPoint(a[0], a[1], direction);
-    double from = turn * curvature(e.radiusStart());
-    double to = turn * curvature(e.radiusEnd());
-    if (from == to) {
-      return from == 0
-          ? new PlanElement.Line(start, e.length() * unit)
-          : new PlanElement.Arc(start, e.length() * unit, 1 / from);
-    }
-    return new PlanElement.Spiral(start, e.length() * unit, from, to, law);
-  }
-
-  private double curvature(double radius) {
-    return Double.isNaN(radius) ? 0 : 1 / (Math.abs(radius) * unit);
+    return out.size() < 2
+        ? Optional.empty()
+        : Optional.of(Profile.through(raw.name() + " levels", out));
   }
 
   private Chainages chainages(AlignmentSection.Raw raw) {
@@ -231,7 +128,7 @@ final class AlignmentMaker {
     }
     if (all.size() > 1) {
       findings.add(
-          Finding.note(
+          Finding.warning(
               RECEIVE,
               "alignment.profiles",
               raw.name(),
@@ -253,7 +150,7 @@ final class AlignmentMaker {
             case "CircCurve" -> new Pvi.Rounding.Circle(Math.abs(p.radius()) * unit);
             default -> new Pvi.Rounding.None();
           };
-      points.add(new Pvi((p.station() - raw.start()) * unit, p.level() * unit, rounding));
+      points.add(new Pvi((p.station() - raw.start()) * unit, p.level() * levels, rounding));
     }
     try {
       return Optional.of(Profile.through(all.getFirst().name(), points));

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import wellspan.core.describe.PropertySet;
 
 /**
  * Reads one {@code Alignment} as it stands in the file; geometry is made later, when units and
@@ -25,7 +26,9 @@ final class AlignmentSection {
    * An element with whatever the file says of it; numbers that are not there are NaN, radii of ∞
    * too.
    *
-   * @param kind Line, Curve, Spiral, or another name for what cannot be read
+   * @param kind Line, Curve, Spiral, IrregularLine, Chain, or another name for what cannot be read
+   * @param list points of an irregular line, easting, northing, level in threes
+   * @param chain names of coordinate points that a chain joins
    */
   record RawElement(
       String kind,
@@ -36,7 +39,25 @@ final class AlignmentSection {
       double radiusEnd,
       double length,
       String rotation,
-      String type) {}
+      String type,
+      double[] list,
+      List<String> chain) {
+
+    RawElement(String kind, long line, Map<String, RawPoint> points) {
+      this(
+          kind,
+          line,
+          points,
+          Double.NaN,
+          Double.NaN,
+          Double.NaN,
+          Double.NaN,
+          "",
+          "",
+          new double[0],
+          List.of());
+    }
+  }
 
   /** A point of vertical intersection with its element's name. */
   record RawPvi(
@@ -60,7 +81,8 @@ final class AlignmentSection {
       double length,
       List<RawElement> elements,
       List<RawProfile> profiles,
-      List<RawEquation> equations) {}
+      List<RawEquation> equations,
+      List<PropertySet> sets) {}
 
   Raw read() throws IOException {
     String name = xml.attribute("name").orElse("Alignment");
@@ -70,9 +92,11 @@ final class AlignmentSection {
     List<RawElement> elements = new ArrayList<>();
     List<RawProfile> profiles = new ArrayList<>();
     List<RawEquation> equations = new ArrayList<>();
+    List<PropertySet> sets = new ArrayList<>();
     while (xml.nextTag()) {
       switch (xml.name()) {
-        case "CoordGeom" -> elements(elements);
+        case "CoordGeom" -> elements.addAll(elements());
+        case "Feature" -> new FeatureSection(xml, counts).read(sets);
         case "Profile" -> profiles(profiles);
         case "StaEquation" -> {
           equations.add(
@@ -88,7 +112,7 @@ final class AlignmentSection {
       }
     }
     return new Raw(
-        name, line, Double.isNaN(start) ? 0 : start, length, elements, profiles, equations);
+        name, line, Double.isNaN(start) ? 0 : start, length, elements, profiles, equations, sets);
   }
 
   private void countAndSkip() throws IOException {
@@ -104,7 +128,9 @@ final class AlignmentSection {
     }
   }
 
-  private void elements(List<RawElement> out) throws IOException {
+  /** The elements of a {@code CoordGeom}. */
+  List<RawElement> elements() throws IOException {
+    List<RawElement> out = new ArrayList<>();
     while (xml.nextTag()) {
       if (xml.name().equals("Feature")) {
         xml.skip();
@@ -112,11 +138,27 @@ final class AlignmentSection {
         out.add(element());
       }
     }
+    return out;
   }
 
   private RawElement element() throws IOException {
     String kind = xml.name();
     long line = xml.line();
+    if (kind.equals("Chain")) {
+      List<String> names = List.of(xml.words().split("\\s+"));
+      return new RawElement(
+          kind,
+          line,
+          Map.of(),
+          Double.NaN,
+          Double.NaN,
+          Double.NaN,
+          Double.NaN,
+          "",
+          "",
+          new double[0],
+          names);
+    }
     double radius = xml.number("radius");
     double length = xml.number("length");
     double radiusStart = spiralRadius("radiusStart");
@@ -124,15 +166,28 @@ final class AlignmentSection {
     String rotation = xml.attribute("rot").orElse("");
     String type = xml.attribute("spiType").orElse("");
     Map<String, RawPoint> points = new java.util.HashMap<>();
+    double[] list = {};
     while (xml.nextTag()) {
       String name = xml.name();
       switch (name) {
         case "Start", "End", "Center", "PI" -> points.put(name, point());
+        case "PntList2D" -> list = PointListText.read(xml, 2);
+        case "PntList3D" -> list = PointListText.read(xml, 3);
         default -> xml.skip();
       }
     }
     return new RawElement(
-        kind, line, points, radius, radiusStart, radiusEnd, length, rotation, type);
+        kind,
+        line,
+        points,
+        radius,
+        radiusStart,
+        radiusEnd,
+        length,
+        rotation,
+        type,
+        list,
+        List.of());
   }
 
   private double spiralRadius(String name) throws IOException {

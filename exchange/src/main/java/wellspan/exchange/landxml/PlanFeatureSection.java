@@ -4,8 +4,9 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import wellspan.core.describe.PropertySet;
 
-/** Reads one {@code PlanFeature}: its irregular lines and straight lines. */
+/** Reads one {@code PlanFeature}: lines of the same elements as those of alignments. */
 final class PlanFeatureSection {
   private final XmlCursor xml;
   private final Map<String, Integer> unread;
@@ -16,51 +17,26 @@ final class PlanFeatureSection {
   }
 
   /**
-   * A feature as read, in the file's unit.
+   * A feature as it stands in the file.
    *
-   * @param lines easting, northing, level triples
+   * @param lines each a run of elements
    */
-  record Raw(String name, List<double[]> lines) {}
+  record Raw(String name, List<List<AlignmentSection.RawElement>> lines, List<PropertySet> sets) {}
 
   Raw read() throws IOException {
     String name = xml.attribute("name").orElse("Lines");
-    List<double[]> lines = new ArrayList<>();
+    List<List<AlignmentSection.RawElement>> lines = new ArrayList<>();
+    List<PropertySet> sets = new ArrayList<>();
     while (xml.nextTag()) {
-      if (xml.name().equals("CoordGeom")) {
-        while (xml.nextTag()) {
-          switch (xml.name()) {
-            case "IrregularLine" -> lines.addAll(PointListText.within(xml));
-            case "Line" -> lines.add(straight());
-            case "Feature" -> xml.skip();
-            default -> {
-              unread.merge(xml.name() + " of a PlanFeature", 1, Integer::sum);
-              xml.skip();
-            }
-          }
+      switch (xml.name()) {
+        case "CoordGeom" -> lines.add(new AlignmentSection(xml, unread).elements());
+        case "Feature" -> new FeatureSection(xml, unread).read(sets);
+        default -> {
+          unread.merge(xml.name() + " of a PlanFeature", 1, Integer::sum);
+          xml.skip();
         }
-      } else {
-        xml.skip();
       }
     }
-    return new Raw(name, lines);
-  }
-
-  private double[] straight() throws IOException {
-    double[] out = {Double.NaN, Double.NaN, Double.NaN, Double.NaN, Double.NaN, Double.NaN};
-    while (xml.nextTag()) {
-      int at = xml.name().equals("Start") ? 0 : xml.name().equals("End") ? 3 : -1;
-      if (at < 0) {
-        xml.skip();
-        continue;
-      }
-      double[] p = xml.numbers(2, 3);
-      out[at] = p[1];
-      out[at + 1] = p[0];
-      out[at + 2] = p.length > 2 ? p[2] : Double.NaN;
-    }
-    if (Double.isNaN(out[0]) || Double.isNaN(out[3])) {
-      throw xml.fault("a <Line> of a plan feature needs a <Start> and an <End> with coordinates.");
-    }
-    return out;
+    return new Raw(name, lines, sets);
   }
 }

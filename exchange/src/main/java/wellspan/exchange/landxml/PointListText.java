@@ -45,7 +45,10 @@ final class PointListText {
           "a list of points holds "
               + (e.getMessage().isEmpty()
                   ? "no whole number of points."
-                  : "\"" + e.getMessage() + "\", which is no number."));
+                  : "\""
+                      + e.getMessage()
+                      + "\", which is no number"
+                      + (e.getMessage().contains(",") ? " (a decimal comma?)." : ".")));
     }
     return Arrays.copyOf(xyz, n);
   }

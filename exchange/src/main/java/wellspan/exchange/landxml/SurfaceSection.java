@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import wellspan.core.describe.PropertySet;
 import wellspan.exchange.file.NumberText;
 
 /** Reads one {@code Surface}: points with any ids, faces over them. */
@@ -21,8 +22,18 @@ final class SurfaceSection {
   private int[] byNumber = new int[1024];
   private final Map<String, Integer> byName = new HashMap<>();
   private final SourceData data =
-      new SourceData(new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+      new SourceData(
+          new ArrayList<>(),
+          new ArrayList<>(),
+          new ArrayList<>(),
+          new ArrayList<>(),
+          new ArrayList<>());
+  private final List<PropertySet> sets = new ArrayList<>();
+  private final List<String> leftOut = new ArrayList<>();
+  private final List<Later> later = new ArrayList<>();
   private boolean grid;
+  private int quads;
+  private int degenerate;
 
   SurfaceSection(XmlCursor xml, Map<String, Integer> counts) {
     this.xml = xml;
@@ -33,6 +44,9 @@ final class SurfaceSection {
    * A surface as read, in the file's unit.
    *
    * @param xyz easting, northing, level triples
+   * @param quads faces of four points, each cut into two triangles
+   * @param degenerate faces that name a point twice; they are no part of the mesh
+   * @param leftOut parts that could not be read, with the reason
    */
   record Raw(
       String name,
@@ -41,14 +55,28 @@ final class SurfaceSection {
       int[] invisible,
       SourceData data,
       boolean grid,
+      int quads,
+      int degenerate,
+      List<PropertySet> sets,
+      List<String> leftOut,
       long line) {}
+
+  /** A face that came before its points. */
+  private record Later(boolean hidden, List<String> ids, long line) {}
 
   /**
    * What a surface says it was made of, as easting, northing, level triples in the file's unit.
    *
    * @param boundaries outer ones and holes
+   * @param contours level lines
+   * @param references names of coordinate points among the data points
    */
-  record SourceData(List<double[]> breaklines, List<double[]> boundaries, List<double[]> points) {}
+  record SourceData(
+      List<double[]> breaklines,
+      List<double[]> boundaries,
+      List<double[]> points,
+      List<double[]> contours,
+      List<String> references) {}
 
   Raw read() throws IOException {
     String name = xml.attribute("name").orElse("Surface");
@@ -66,16 +94,30 @@ final class SurfaceSection {
           depth++;
         }
         case "Pnts", "Faces" -> depth++;
-        case "Breakline" -> data.breaklines.addAll(lists());
-        case "Boundary" -> data.boundaries.addAll(lists());
-        case "DataPoints" -> data.points.addAll(lists());
-        case "Contour", "PointFiles", "Watershed", "SurfVolume" -> {
+        case "Breakline" -> part(() -> data.breaklines.addAll(lists()));
+        case "Boundary" -> part(() -> data.boundaries.addAll(lists()));
+        case "DataPoints" -> part(this::dataPoints);
+        case "Contour" -> part(this::contour);
+        case "Feature" -> new FeatureSection(xml, counts).read(sets);
+        case "PointFiles", "Watershed", "SurfVolume", "Chain", "RetWall" -> {
           counts.merge(xml.name(), 1, Integer::sum);
           xml.skip();
         }
         case "SourceData", "Breaklines", "Boundaries", "Contours", "Watersheds" -> depth++;
         default -> xml.skip();
       }
+    }
+    for (Later f : later) {
+      int[] corners = new int[f.ids.size()];
+      for (int i = 0; i < corners.length; i++) {
+        corners[i] = known(f.ids.get(i));
+        if (corners[i] < 0) {
+          throw new XmlCursor.ContentFault(
+              f.line,
+              "a face names the point " + f.ids.get(i) + ", which does not exist in this surface.");
+        }
+      }
+      put(f.hidden, corners);
     }
     return new Raw(
         name,
@@ -84,11 +126,39 @@ final class SurfaceSection {
         Arrays.copyOf(invisible, invisibleNumbers),
         data,
         grid,
+        quads,
+        degenerate,
+        sets,
+        leftOut,
         line);
+  }
+
+  /** A part without which the surface's own triangles are whole. */
+  private void part(XmlCursor.Part part) throws IOException {
+    String name = xml.name();
+    xml.whole(part, why -> leftOut.add("<" + name + ">, " + why));
   }
 
   private List<double[]> lists() throws IOException {
     return PointListText.within(xml);
+  }
+
+  private void dataPoints() throws IOException {
+    String reference = xml.attributeOrNull("pntRef");
+    if (reference != null) {
+      data.references.addAll(List.of(reference.split("\\s+")));
+    }
+    data.points.addAll(lists());
+  }
+
+  private void contour() throws IOException {
+    double level = xml.needNumber("elev");
+    for (double[] xyz : lists()) {
+      for (int i = 2; i < xyz.length; i += 3) {
+        xyz[i] = level;
+      }
+      data.contours.add(xyz);
+    }
   }
 
   private void point() throws IOException {
@@ -159,21 +229,58 @@ final class SurfaceSection {
     boolean hidden = "1".equals(xml.attributeOrNull("i"));
     NumberText t = xml.text();
     int a = vertex(t);
-    int b = vertex(t);
-    int c = vertex(t);
-    if (t.hasNext()) {
-      throw xml.fault("a face <F> names more than three points; only triangles can be read.");
-    }
-    if (hidden) {
-      if (invisibleNumbers + 3 > invisible.length) {
-        invisible = Arrays.copyOf(invisible, Math.max(48, 2 * invisible.length));
-      }
-      invisibleNumbers = put(invisible, invisibleNumbers, a, b, c);
+    int b = a < 0 ? a : vertex(t);
+    int c = b < 0 ? b : vertex(t);
+    if (c < 0 || t.hasNext()) {
+      others(hidden, t, a, b, c);
+    } else if (a == b || b == c || c == a) {
+      degenerate++;
     } else {
-      if (faceNumbers + 3 > faces.length) {
-        faces = Arrays.copyOf(faces, 2 * faces.length);
+      put(hidden, a, b, c);
+    }
+  }
+
+  /** A face of four points, or one whose points come later. */
+  private void others(boolean hidden, NumberText t, int a, int b, int c) throws IOException {
+    List<String> ids = new ArrayList<>();
+    for (String id : t.all().split("[ \\t\\r\\n]+")) {
+      if (!id.isEmpty()) {
+        ids.add(id);
       }
-      faceNumbers = put(faces, faceNumbers, a, b, c);
+    }
+    if (ids.size() < 3) {
+      throw xml.fault("a face <F> names fewer than three points.");
+    }
+    if (ids.size() > 4) {
+      throw xml.fault("a face <F> names more than four points.");
+    }
+    int[] corners = ids.stream().mapToInt(this::known).toArray();
+    if (Arrays.stream(corners).anyMatch(v -> v < 0)) {
+      later.add(new Later(hidden, ids, xml.line()));
+    } else {
+      put(hidden, corners);
+    }
+  }
+
+  /** Adds a triangle, or a face of four corners as two of them. */
+  private void put(boolean hidden, int... corners) {
+    if (Arrays.stream(corners).distinct().count() < corners.length) {
+      degenerate++;
+      return;
+    }
+    quads += corners.length == 4 ? 1 : 0;
+    for (int k = 1; k + 1 < corners.length; k++) {
+      if (hidden) {
+        if (invisibleNumbers + 3 > invisible.length) {
+          invisible = Arrays.copyOf(invisible, Math.max(48, 2 * invisible.length));
+        }
+        invisibleNumbers = put(invisible, invisibleNumbers, corners[0], corners[k], corners[k + 1]);
+      } else {
+        if (faceNumbers + 3 > faces.length) {
+          faces = Arrays.copyOf(faces, 2 * faces.length);
+        }
+        faceNumbers = put(faces, faceNumbers, corners[0], corners[k], corners[k + 1]);
+      }
     }
   }
 
@@ -184,19 +291,25 @@ final class SurfaceSection {
     return at + 3;
   }
 
-  private int vertex(NumberText t) throws IOException {
+  /** The vertex of an id, −1 if there is none yet. */
+  private int known(String id) {
+    int number = wholeNumber(id);
+    if (number >= 0 && number < byNumber.length && byNumber[number] != 0) {
+      return byNumber[number] - 1;
+    }
+    return byName.getOrDefault(id, 0) - 1;
+  }
+
+  /** The vertex of the next id, −1 if there is none of it yet or no id any more. */
+  private int vertex(NumberText t) {
     int number = t.nextWhole();
     if (number >= 0 && number < byNumber.length && byNumber[number] != 0) {
       return byNumber[number] - 1;
     }
     if (number < 0 && !t.hasNext()) {
-      throw xml.fault("a face <F> names fewer than three points.");
+      return -1;
     }
     String id = number >= 0 ? Integer.toString(number) : t.nextToken();
-    int found = byName.getOrDefault(id, 0);
-    if (found == 0) {
-      throw xml.fault("a face names the point " + id + ", which does not exist in this surface.");
-    }
-    return found - 1;
+    return byName.getOrDefault(id, 0) - 1;
   }
 }

@@ -23,11 +23,12 @@ final class XmlCursor implements AutoCloseable {
   private final Path file;
   private final InputStream in;
   private final XMLStreamReader xml;
-  private final NumberText numbers = new NumberText();
+  private final NumberText numbers = new NumberText(false);
   private final Progress progress;
   private final long size;
   private char[] buffer = new char[256];
   private int events;
+  private int depth;
 
   XmlCursor(Path file, Progress progress) throws IOException {
     this.file = file;
@@ -66,11 +67,18 @@ final class XmlCursor implements AutoCloseable {
       }
       int event = xml.next();
       if (event == XMLStreamConstants.DTD) {
-        throw fault(
+        throw new ReadException(
+            file,
+            line(),
             "the file brings its own document type declaration, which designs do not need; it is refused for safety. Remove the <!DOCTYPE …> part.");
       }
       if (event == XMLStreamConstants.END_DOCUMENT) {
-        throw fault("the file ends too early.");
+        throw new ReadException(file, line(), "the file ends too early.");
+      }
+      if (event == XMLStreamConstants.START_ELEMENT) {
+        depth++;
+      } else if (event == XMLStreamConstants.END_ELEMENT) {
+        depth--;
       }
       return event;
     } catch (XMLStreamException e) {
@@ -85,15 +93,83 @@ final class XmlCursor implements AutoCloseable {
         file, line, "the XML is broken (" + what + "). Ask for the file again.");
   }
 
+  /** Something in the file that cannot be read, while the rest can. */
+  static final class ContentFault extends IOException {
+    private static final long serialVersionUID = 1;
+
+    ContentFault(long line, String what) {
+      super("line " + line + ": " + what);
+    }
+  }
+
+  /** Reads a part of the file. */
+  interface Part {
+    void read() throws IOException;
+  }
+
+  /** Takes what is wrong with a part that is left out. */
+  interface LeftOut {
+    void take(String why);
+  }
+
+  /**
+   * Reads the element whose start was just read, or, where that cannot be read whole, passes to its
+   * end and says why.
+   */
+  void whole(Part part, LeftOut leftOut) throws IOException {
+    int outside = depth - 1;
+    try {
+      part.read();
+    } catch (ContentFault e) {
+      leftOut.take(e.getMessage());
+      while (depth > outside) {
+        next();
+      }
+    }
+  }
+
+  /**
+   * Passes to the end of the document.
+   *
+   * @return what stands behind the root element although nothing may, empty if nothing does
+   */
+  Optional<String> behindRoot() {
+    try {
+      while (xml.hasNext()) {
+        int event = xml.next();
+        if (event == XMLStreamConstants.START_ELEMENT) {
+          return Optional.of("<" + xml.getLocalName() + ">");
+        }
+        if (event == XMLStreamConstants.CHARACTERS && !xml.isWhiteSpace()) {
+          return Optional.of("text");
+        }
+      }
+      return Optional.empty();
+    } catch (XMLStreamException e) {
+      return Optional.of("something that is no XML");
+    }
+  }
+
   String name() {
     return xml.getLocalName();
+  }
+
+  /** Whether the element is of LandXML, not of somebody's own name space. */
+  boolean isOwn() {
+    String space = xml.getNamespaceURI();
+    return space == null || space.isEmpty() || space.contains("landxml.org");
   }
 
   long line() {
     return xml.getLocation().getLineNumber();
   }
 
-  ReadException fault(String what) {
+  ContentFault fault(String what) {
+    return new ContentFault(line(), what);
+  }
+
+  /** For what is wrong with the file as a whole. */
+  ReadException refusal(String what) {
     return new ReadException(file, line(), what);
   }
 
@@ -116,7 +192,7 @@ final class XmlCursor implements AutoCloseable {
   /**
    * @return the attribute as a number, NaN if it is not there
    */
-  double number(String name) throws ReadException {
+  double number(String name) throws ContentFault {
     Optional<String> v = attribute(name);
     if (v.isEmpty()) {
       return Double.NaN;
@@ -133,7 +209,7 @@ final class XmlCursor implements AutoCloseable {
         "the attribute " + name + "=\"" + v.get() + "\" of <" + name() + "> is not a number.");
   }
 
-  double needNumber(String name) throws ReadException {
+  double needNumber(String name) throws ContentFault {
     double d = number(name);
     if (Double.isNaN(d)) {
       throw fault("<" + name() + "> has no attribute " + name + ".");
@@ -145,6 +221,22 @@ final class XmlCursor implements AutoCloseable {
   void skip() throws IOException {
     for (int depth = 1; depth > 0; ) {
       depth += nextTag() ? 1 : -1;
+    }
+  }
+
+  /** The text of the element whose start was just read; moves to its end. */
+  String words() throws IOException {
+    StringBuilder s = new StringBuilder();
+    while (true) {
+      int event = next();
+      if (event == XMLStreamConstants.END_ELEMENT) {
+        return s.toString().strip();
+      }
+      if (event == XMLStreamConstants.CHARACTERS || event == XMLStreamConstants.CDATA) {
+        s.append(xml.getText());
+      } else if (event == XMLStreamConstants.START_ELEMENT) {
+        throw fault("<" + name() + "> is not expected here.");
+      }
     }
   }
 

@@ -45,7 +45,8 @@ final class DeliveredItems {
     PlanPoint at = new PlanPoint(412_050.5, 6_534_550.25, 0.7);
     double sign = 1;
     plan.add(new PlanElement.Line(at, 60));
-    for (SpiralLaw law : SpiralLaw.values()) {
+    for (SpiralLaw law :
+        List.of(SpiralLaw.CLOTHOID, SpiralLaw.BLOSS, SpiralLaw.COSINE, SpiralLaw.SINE)) {
       at = plan.getLast().end();
       plan.add(new PlanElement.Spiral(at, 50, 0, sign / 180, law));
       plan.add(new PlanElement.Arc(plan.getLast().end(), 70, sign * 180));

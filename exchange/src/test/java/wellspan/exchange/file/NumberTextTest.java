@@ -14,7 +14,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class NumberTextTest {
   private static NumberText over(String s) {
-    NumberText t = new NumberText();
+    NumberText t = new NumberText(true);
     t.over(s.toCharArray(), 0, s.length());
     return t;
   }

@@ -176,16 +176,23 @@ class LandXmlReaderTest {
   }
 
   @Test
-  void aListOfPointsThatDoesNotComeOutEvenNamesItsLine() {
-    assertThatThrownBy(
-            () ->
-                read(
-                    METRE
-                        + PYRAMID.replace(
-                            "<Definition",
-                            "<SourceData><Breaklines><Breakline><PntList3D>1 2 3 4</PntList3D></Breakline></Breaklines></SourceData><Definition")))
-        .hasMessageContaining("line ")
-        .hasMessageContaining("no whole number of points");
+  void aListOfPointsThatDoesNotComeOutEvenNamesItsLine() throws IOException {
+    Received r =
+        read(
+            METRE
+                + PYRAMID.replace(
+                    "<Definition",
+                    "<SourceData><Breaklines><Breakline><PntList3D>1 2 3 4</PntList3D></Breakline></Breaklines></SourceData><Definition"));
+    assertThat(r.items()).singleElement().isInstanceOf(Item.TerrainSurface.class);
+    assertThat(r.findings())
+        .filteredOn(Finding::isError)
+        .singleElement()
+        .satisfies(
+            f ->
+                assertThat(f.message())
+                    .contains("Hill")
+                    .contains("<Breakline>, line ")
+                    .contains("no whole number of points"));
   }
 
   @Test
@@ -195,17 +202,17 @@ class LandXmlReaderTest {
             METRE
                 + PYRAMID.replace(
                     "<Definition",
-                    "<SourceData><Contours><Contour/><Contour/></Contours></SourceData><Definition")
+                    "<SourceData><PointFiles><PointFile/><PointFile/></PointFiles></SourceData><Watersheds><Watershed/><Watershed/></Watersheds><Definition")
                 + "<PipeNetworks/><Parcels/>");
     assertThat(r.counts())
-        .containsEntry("Contour", 2)
+        .containsEntry("Watershed", 2)
         .containsEntry("PipeNetworks", 1)
         .containsEntry("Parcels", 1)
         .containsEntry("Surface", 1);
     assertThat(r.findings())
         .filteredOn(f -> f.code().equals("landxml.unread"))
-        .hasSize(3)
-        .anySatisfy(f -> assertThat(f.message()).startsWith("2 × <Contour>"));
+        .hasSize(4)
+        .anySatisfy(f -> assertThat(f.message()).startsWith("2 × <Watershed>"));
   }
 
   @ParameterizedTest
@@ -219,15 +226,37 @@ class LandXmlReaderTest {
         "<P id=\"19\">10 10 0</P> | <P>10 10 0</P> | no id",
         "<F>17 18 top</F> | <F>17 18 99</F> | point 99, which does not exist",
         "<F>17 18 top</F> | <F>17 18</F> | fewer than three",
-        "<F>17 18 top</F> | <F>17 18 19 20</F> | more than three",
-        "<F>17 18 top</F> | <F>17 18 top</G> | XML is broken"
+        "<F>17 18 top</F> | <F>17 18 19 20 top</F> | more than four",
+        "<P id=\"19\">10 10 0</P> | <P id=\"19\">10,5 10 0</P> | 10,5"
       })
-  void faultsNameTheLine(String good, String bad, String said) throws IOException {
-    Path f = file(METRE + PYRAMID.replace(good.strip(), bad.strip()));
+  void aSurfaceThatCannotBeReadWholeIsLeftOutWithItsLine(String good, String bad, String said)
+      throws IOException {
+    Received r =
+        read(
+            METRE
+                + PYRAMID
+                    .replace(good.strip(), bad.strip())
+                    .replace(
+                        "</Surfaces>",
+                        PYRAMID.replaceAll("(?s).*?<Surfaces>", "").replace("Hill", "Sound")));
+    assertThat(r.items()).extracting(Item::name).containsExactly("Sound");
+    assertThat(r.findings())
+        .filteredOn(Finding::isError)
+        .singleElement()
+        .satisfies(
+            f ->
+                assertThat(f.message())
+                    .startsWith("Surface Hill is left out: line ")
+                    .contains(said.strip()));
+  }
+
+  @Test
+  void brokenXmlIsRefusedWithItsLine() throws IOException {
+    Path f = file(METRE + PYRAMID.replace("<F>17 18 top</F>", "<F>17 18 top</G>"));
     assertThatThrownBy(() -> LandXmlReader.read(f, Progress.NONE))
         .isInstanceOf(ReadException.class)
         .hasMessageStartingWith("design.xml, line ")
-        .hasMessageContaining(said.strip());
+        .hasMessageContaining("XML is broken");
   }
 
   @ParameterizedTest
@@ -354,7 +383,20 @@ class LandXmlReaderTest {
   }
 
   @ParameterizedTest
-  @CsvSource({"clothoid,CLOTHOID", "bloss,BLOSS", "cosine,COSINE", "sinusoid,SINE"})
+  @CsvSource({
+    "clothoid,CLOTHOID",
+    "bloss,BLOSS",
+    "cosine,COSINE",
+    "sinusoid,SINE",
+    "biquadratic,BIQUADRATIC",
+    "weinerBogen,VIENNESE",
+    "cubic,CUBIC",
+    "japaneseCubic,CUBIC",
+    "cubicParabola,CUBIC_PARABOLA",
+    "biquadraticParabola,BIQUADRATIC_PARABOLA",
+    "sineHalfWave,SINE_HALF_WAVE",
+    "radioid,RADIOID"
+  })
   void spiralsTakeTheirLaw(String type, SpiralLaw law) throws IOException {
     Alignment a = alignment(read(METRE + spiral(type)));
     PlanElement.Spiral s = (PlanElement.Spiral) a.elements().getFirst();
@@ -372,14 +414,14 @@ class LandXmlReaderTest {
 
   @Test
   void aSpiralTypeThatIsNotReadLeavesTheAlignmentOutAndSaysSo() throws IOException {
-    Received r = read(METRE + spiral("weinerBogen") + PYRAMID);
+    Received r = read(METRE + spiral("corkscrew").replace("-5.318 79.681", "-9 70") + PYRAMID);
     assertThat(r.items()).hasSize(1);
     assertThat(r.findings())
         .anySatisfy(
             f -> {
               assertThat(f.code()).isEqualTo("alignment.unread");
               assertThat(f.isError()).isTrue();
-              assertThat(f.message()).contains("weinerBogen").contains("line ");
+              assertThat(f.message()).contains("corkscrew").contains("line ");
             });
   }
 
@@ -400,5 +442,125 @@ class LandXmlReaderTest {
     assertThat(r.findings())
         .anySatisfy(f -> assertThat(f.message()).contains("coordinate point A does not exist"));
     assertThat(r.items()).isEmpty();
+  }
+
+  @Test
+  void anUnknownSpiralTakesTheLawThatHitsItsEnd() throws IOException {
+    PlanElement.Spiral meant =
+        new PlanElement.Spiral(
+            new wellspan.core.align.PlanPoint(0, 0, 0), 80, 0, -1 / 200.0, SpiralLaw.BLOSS);
+    String end = meant.end().north() + " " + meant.end().east();
+    Received r =
+        read(METRE + spiral("own").replace("-5.318 79.681", end).replace("0 53.4", "0 40"));
+    assertThat(((PlanElement.Spiral) alignment(r).elements().getFirst()).law())
+        .isEqualTo(SpiralLaw.BLOSS);
+    assertThat(r.findings()).extracting(Finding::code).contains("alignment.spiral");
+  }
+
+  @Test
+  void irregularLinesAndChainsAreElementsAndTheirLevelsAProfile() throws IOException {
+    Received r =
+        read(
+            METRE
+                + "<Alignments><Alignment name=\"S\" staStart=\"100\"><CoordGeom><IrregularLine><Start>0 0 5</Start><End>10 10 6</End><PntList3D>0 0 5 0 10 7 10 10 6</PntList3D></IrregularLine>"
+                + "<Chain>A B</Chain></CoordGeom></Alignment></Alignments><CgPoints><CgPoint name=\"A\">10 10 6</CgPoint><CgPoint name=\"B\" pntRef=\"C\"/><CgPoint name=\"C\">20 10 8</CgPoint></CgPoints>");
+    assertThat(r.hasErrors()).isFalse();
+    Alignment a = alignment(r);
+    assertThat(a.elements()).hasSize(2).allMatch(PlanElement.Irregular.class::isInstance);
+    assertThat(a.length()).isEqualTo(30);
+    assertThat(a.at(5).level()).isCloseTo(6, within(1e-9));
+    assertThat(a.at(25).level()).isCloseTo(7, within(1e-9));
+    assertThat(a.at(25).north()).isCloseTo(15, within(1e-9));
+  }
+
+  @Test
+  void planFeaturesAreDrawnWithTheirCurvesAndReferences() throws IOException {
+    Received r =
+        read(
+            METRE
+                + "<PlanFeatures><PlanFeature name=\"Kerb\"><CoordGeom><Line><Start pntRef=\"A\"/><End>0 10</End></Line>"
+                + "<Curve rot=\"ccw\"><Start>0 10</Start><Center>10 10</Center><End>10 20</End></Curve></CoordGeom>"
+                + "<Feature code=\"asset\"><Property label=\"Number\" value=\"007\"/></Feature></PlanFeature></PlanFeatures>"
+                + "<CgPoints><CgPoint name=\"A\">0 0 3</CgPoint></CgPoints>");
+    assertThat(r.hasErrors()).isFalse();
+    Item.StringLine l = (Item.StringLine) r.items().getFirst();
+    assertThat(l.lines()).hasSize(1);
+    assertThat(l.planLength()).isCloseTo(10 + 5 * Math.PI, within(0.005));
+    assertThat(r.entries().getFirst().description().orElseThrow().propertySets())
+        .singleElement()
+        .satisfies(
+            s -> {
+              assertThat(s.name()).isEqualTo("asset");
+              assertThat(s.values().get("Number").show()).isEqualTo("007");
+            });
+  }
+
+  @Test
+  void facesOfFourPointsBeforeTheirPointsAndWithoutArea() throws IOException {
+    Received r =
+        read(
+            METRE
+                + "<Surfaces><Surface name=\"G\"><Definition surfType=\"grid\"><Faces><F>1 2 3 4</F><F>1 1 2</F></Faces>"
+                + "<Pnts><P id=\"1\">0 0 1</P><P id=\"2\">0 10 1</P><P id=\"3\">10 10 1</P><P id=\"4\">10 0 1</P></Pnts></Definition></Surface></Surfaces>");
+    assertThat(r.hasErrors()).isFalse();
+    assertThat(surface(r).mesh().triangles()).containsExactly(0, 1, 2, 0, 2, 3);
+    assertThat(r.findings())
+        .extracting(Finding::code)
+        .contains("terrain.quads", "terrain.degenerate");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "epsgCode=\"25832\"|EPSG:25832",
+        "epsgCode=\"EPSG:25832\"|EPSG:25832",
+        "name=\"ETRS89 / UTM zone 32N (EPSG:25832)\"|EPSG:25832",
+        "desc=\"urn:ogc:def:crs:EPSG::25832\"|EPSG:25832",
+        "ogcWktCode='PROJCS[&quot;x&quot;,GEOGCS[&quot;y&quot;,AUTHORITY[&quot;EPSG&quot;,&quot;4258&quot;]],AUTHORITY[&quot;EPSG&quot;,&quot;25832&quot;]]'|EPSG:25832",
+        "name=\"Harbour grid\"|Harbour grid"
+      })
+  void theSystemIsFoundWhereverItIsSaid(String attributes, String crs) throws IOException {
+    Received r = read(METRE + "<CoordinateSystem " + attributes + "/>" + PYRAMID);
+    assertThat(r.crs()).isEqualTo(crs);
+    assertThat(r.hasErrors()).isFalse();
+    assertThat(r.findings().stream().anyMatch(f -> f.code().equals("system.unknown")))
+        .isEqualTo(!crs.startsWith("EPSG"));
+  }
+
+  @Test
+  void levelsInAUnitOfTheirOwn() throws IOException {
+    Received r =
+        read("<Units><Metric linearUnit=\"meter\" elevationUnit=\"foot\"/></Units>" + PYRAMID);
+    assertThat(surface(r).mesh().level(4)).isCloseTo(8 * 0.3048, within(1e-12));
+    assertThat(surface(r).mesh().east(1)).isEqualTo(10);
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"<Surfaces/>", "more", "<!-- ended --> x"})
+  void whatStandsBehindTheEndIsSaid(String more) throws IOException {
+    Path f = file(METRE + PYRAMID);
+    Files.writeString(f, Files.readString(f) + more);
+    Received r = LandXmlReader.read(f, Progress.NONE);
+    assertThat(r.items()).hasSize(1);
+    assertThat(r.findings())
+        .filteredOn(Finding::isError)
+        .extracting(Finding::code)
+        .containsExactly("landxml.behind");
+  }
+
+  @Test
+  void aFileWithNothingInItSaysSo() throws IOException {
+    assertThat(read(METRE).findings()).extracting(Finding::code).containsExactly("landxml.nothing");
+  }
+
+  @Test
+  void anUnknownUnitRefusesNothingButIsADoubt() throws IOException {
+    Received r = read("<Units><Imperial linearUnit=\"yard\"/></Units>" + PYRAMID);
+    assertThat(r.items()).hasSize(1);
+    assertThat(r.findings())
+        .filteredOn(Finding::isError)
+        .singleElement()
+        .satisfies(f -> assertThat(f.message()).contains("yard"));
   }
 }

@@ -307,6 +307,7 @@ final class AlignmentReader {
       case PlanElement.Spiral s ->
           new PlanElement.Spiral(
               start, s.length() * k, s.startCurvature() / k, s.endCurvature() / k, s.law());
+      case PlanElement.Irregular i -> throw new IllegalStateException("a layout has none");
     };
   }
 

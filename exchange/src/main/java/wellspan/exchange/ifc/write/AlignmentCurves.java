@@ -67,6 +67,7 @@ final class AlignmentCurves {
         yield segment(transition, at, 0, Math.signum(a.radius()) * length, circle);
       }
       case PlanElement.Spiral s -> spiral(s, transition, at, length);
+      case PlanElement.Irregular i -> throw new IllegalStateException("taken to pieces before");
     };
   }
 
@@ -109,6 +110,14 @@ final class AlignmentCurves {
                 constant(k0));
         yield segment(transition, at, 0, length, parent);
       }
+      case BIQUADRATIC,
+          VIENNESE,
+          CUBIC,
+          CUBIC_PARABOLA,
+          BIQUADRATIC_PARABOLA,
+          SINE_HALF_WAVE,
+          RADIOID ->
+          throw new IllegalStateException(SpiralTypes.of(s));
     };
   }
 

@@ -72,7 +72,7 @@ final class AlignmentRecords {
     }
     Alignment a = local.of(item.alignment());
     AlignmentCurves curves = new AlignmentCurves(step, unit);
-    int base = curves.composite(a.elements());
+    int base = curves.composite(a.simpleElements());
     List<Integer> representations = new ArrayList<>();
     int axis = base;
     if (a.profile().isPresent()) {
@@ -97,7 +97,7 @@ final class AlignmentRecords {
             ref(placement),
             ref(shape),
             c.predefinedType().isEmpty() ? UNSET : literal(c.predefinedType()));
-    List<Integer> layouts = new ArrayList<>(List.of(horizontal(a.elements(), placement)));
+    List<Integer> layouts = new ArrayList<>(List.of(horizontal(a.simpleElements(), placement)));
     if (a.profile().isPresent()) {
       layouts.add(vertical(a.profile().get().segments(), placement));
     }
@@ -123,13 +123,9 @@ final class AlignmentRecords {
           switch (e) {
             case PlanElement.Line l -> "LINE";
             case PlanElement.Arc r -> "CIRCULARARC";
-            case PlanElement.Spiral s ->
-                switch (s.law()) {
-                  case CLOTHOID -> "CLOTHOID";
-                  case BLOSS -> "BLOSSCURVE";
-                  case COSINE -> "COSINECURVE";
-                  case SINE -> "SINECURVE";
-                };
+            case PlanElement.Spiral s -> SpiralTypes.of(s);
+            case PlanElement.Irregular i ->
+                throw new IllegalStateException("taken to pieces before");
           };
       segments.add(
           horizontalSegment(

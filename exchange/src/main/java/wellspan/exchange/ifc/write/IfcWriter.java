@@ -128,7 +128,8 @@ public final class IfcWriter {
           contained(piece, product(piece, project, mesh(piece, project, c.mesh(), false)));
       case Item.Body b ->
           contained(piece, product(piece, project, mesh(piece, project, b.mesh(), closed(piece))));
-      case Item.AlignmentLine a when parcel.schema() == IfcSchema.IFC4X3 -> {
+      case Item.AlignmentLine a
+          when piece.description().entityClass().entity().equals("IfcAlignment") -> {
         int alignment =
             new AlignmentRecords(step, parcel, project, properties, local).write(piece, a);
         alignments.add(alignment);

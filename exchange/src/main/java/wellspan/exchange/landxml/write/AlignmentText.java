@@ -1,5 +1,7 @@
 package wellspan.exchange.landxml.write;
 
+import java.util.List;
+import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
@@ -26,7 +28,15 @@ final class AlignmentText {
     number("length", a.length());
     number("staStart", a.startChainage());
     text.append(">\n      <CoordGeom>\n");
-    a.elements().forEach(this::element);
+    for (PlanElement e : a.elements()) {
+      if (e instanceof PlanElement.Irregular) {
+        element(e);
+      } else {
+        new Alignment("", List.of(e), a.chainages(), Optional.empty())
+            .simpleElements()
+            .forEach(this::element);
+      }
+    }
     text.append("      </CoordGeom>\n");
     for (Chainages.Equation e : a.chainages().equations()) {
       text.append("      <StaEquation");
@@ -47,18 +57,24 @@ final class AlignmentText {
   }
 
   private void element(PlanElement e) {
+    if (e instanceof PlanElement.Irregular line) {
+      irregular(line.xy());
+      return;
+    }
     text.append("        <");
     String element =
         switch (e) {
           case PlanElement.Line l -> "Line";
           case PlanElement.Arc r -> "Curve";
           case PlanElement.Spiral s -> "Spiral";
+          case PlanElement.Irregular i -> throw new IllegalStateException("written before");
         };
     text.append(element);
     number("length", e.length());
     String rot = e.startCurvature() + e.endCurvature() > 0 ? "ccw" : "cw";
     switch (e) {
       case PlanElement.Line l -> {}
+      case PlanElement.Irregular i -> {}
       case PlanElement.Arc r -> {
         text.append(" rot=\"").append(rot).append("\" crvType=\"arc\"");
         number("radius", Math.abs(r.radius()));
@@ -66,7 +82,11 @@ final class AlignmentText {
       case PlanElement.Spiral s -> {
         radius("radiusStart", s.startCurvature());
         radius("radiusEnd", s.endCurvature());
-        text.append(" rot=\"").append(rot).append("\" spiType=\"").append(law(s)).append('"');
+        text.append(" rot=\"")
+            .append(s.endCurvature() == 0 || opposed(s) ? side(s) : rot)
+            .append("\" spiType=\"")
+            .append(law(s))
+            .append('"');
       }
     }
     text.append('>');
@@ -83,17 +103,52 @@ final class AlignmentText {
                 0));
       }
       case PlanElement.Spiral s -> point("PI", intersection(s));
+      case PlanElement.Irregular i -> {}
     }
     point("End", e.end());
     text.append("</").append(element).append(">\n");
   }
 
+  private void irregular(double[] xy) {
+    text.append("        <IrregularLine>");
+    pair("Start", xy, 0);
+    pair("End", xy, xy.length - 2);
+    text.append("<PntList2D>");
+    for (int i = 0; i < xy.length; i += 2) {
+      DecimalText.append(text.append(i == 0 ? "" : " "), xy[i + 1], FINE).append(' ');
+      DecimalText.append(text, xy[i], FINE);
+    }
+    text.append("</PntList2D></IrregularLine>\n");
+  }
+
+  private void pair(String element, double[] xy, int i) {
+    point(element, new PlanPoint(xy[i], xy[i + 1], 0));
+  }
+
+  /** Whether it turns from one side to the other. */
+  private static boolean opposed(PlanElement.Spiral s) {
+    return s.startCurvature() * s.endCurvature() < 0;
+  }
+
+  /** The side that counts: that of the end; of one that runs flat that of the start. */
+  private static String side(PlanElement.Spiral s) {
+    return (s.endCurvature() == 0 ? s.startCurvature() : s.endCurvature()) > 0 ? "ccw" : "cw";
+  }
+
   private static String law(PlanElement.Spiral s) {
+    boolean opposed = opposed(s);
     return switch (s.law()) {
       case CLOTHOID -> "clothoid";
-      case BLOSS -> "bloss";
-      case COSINE -> "cosine";
-      case SINE -> "sinusoid";
+      case BLOSS -> opposed ? "revBloss" : "bloss";
+      case COSINE -> opposed ? "revCosine" : "cosine";
+      case SINE -> opposed ? "revSinusoid" : "sinusoid";
+      case BIQUADRATIC -> opposed ? "revBiquadratic" : "biquadratic";
+      case VIENNESE -> "weinerBogen";
+      case CUBIC -> "cubic";
+      case CUBIC_PARABOLA -> "cubicParabola";
+      case BIQUADRATIC_PARABOLA -> "biquadraticParabola";
+      case SINE_HALF_WAVE -> "sineHalfWave";
+      case RADIOID -> "radioid";
     };
   }
 
@@ -115,7 +170,9 @@ final class AlignmentText {
         det == 0
             ? e.length() / 2
             : ((q.east() - p.east()) * wy - (q.north() - p.north()) * wx) / det;
-    return new PlanPoint(p.east() + t * ux, p.north() + t * uy, 0);
+    // behind the start, or out of reach, it would tell a wrong direction or none
+    double ahead = t > 0 && t < 1000 * e.length() ? t : e.length() / 2;
+    return new PlanPoint(p.east() + ahead * ux, p.north() + ahead * uy, 0);
   }
 
   private void point(String element, PlanPoint p) {
