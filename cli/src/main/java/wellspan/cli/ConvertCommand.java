@@ -22,7 +22,6 @@ import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.deliver.ReceiptJson;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.BasePoints;
@@ -34,6 +33,7 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
+import wellspan.core.receipt.ReceiptJson;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
@@ -119,7 +119,6 @@ final class ConvertCommand implements Callable<Integer> {
     String ending = out.toString().toLowerCase(Locale.ROOT);
     DeliveryFormat format = format(out, ending);
     boolean list = format instanceof DeliveryFormat.PointList;
-    IfcSchema version = format instanceof DeliveryFormat.Ifc f ? f.schema() : IfcSchema.IFC4X3;
     LocalZero where = zero();
     Frame.UNPLACED.withScale(scale); // says early what is wrong with it
     LinearUnit lengths =
@@ -135,6 +134,7 @@ final class ConvertCommand implements Callable<Integer> {
     }
     ReadingRule rule = reading.rule();
     List<Parcel.Piece> pieces = new ArrayList<>();
+    List<Finding> doubts = new ArrayList<>();
     UniqueNames origins = new UniqueNames();
     Box box = Box.EMPTY;
     Map<String, String> declared = new LinkedHashMap<>();
@@ -142,6 +142,7 @@ final class ConvertCommand implements Callable<Integer> {
     for (Path in : files.subList(0, files.size() - 1)) {
       Received r = Intake.read(in, rule, Progress.NONE);
       say(r.findings(), in.getFileName() + "  ");
+      r.findings().stream().filter(Finding::isError).forEach(doubts::add);
       if (!r.crs().isEmpty()) {
         declared.put(in.getFileName().toString(), r.crs());
       }
@@ -152,7 +153,7 @@ final class ConvertCommand implements Callable<Integer> {
         if (format.carries(item)) {
           box = box.union(item.bounds());
           ItemId id = ItemId.of(origin, item.kind(), item.name());
-          pieces.add(Packing.loosePiece(ids, id, e, version, file));
+          pieces.add(Packing.loosePiece(ids, id, e, format, file));
         }
       }
     }
@@ -174,13 +175,13 @@ final class ConvertCommand implements Callable<Integer> {
             pieces);
     DeliveryRun.Outcome o =
         DeliveryRun.run(
-            out.getFileName().toString(), parcel, out, Clock.systemUTC(), Progress.NONE);
+            out.getFileName().toString(), parcel, doubts, out, Clock.systemUTC(), Progress.NONE);
     if (json) {
       spec.commandLine().getOut().println(ReceiptJson.node(o.receipt()).toPrettyString());
     } else {
       DeliverCommand.text(spec.commandLine().getOut(), o);
     }
-    return o.receipt().proof().pass() ? Main.DONE : Main.ERRORS_FOUND;
+    return o.receipt().proof().whole() ? Main.DONE : Main.ERRORS_FOUND;
   }
 
   /** By the ending of the output, and by --schema or --drawing where there are several. */

@@ -15,19 +15,20 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.Proof;
-import wellspan.core.deliver.ReceiptJson;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;
+import wellspan.core.proof.Proof;
+import wellspan.core.receipt.ReceiptJson;
 import wellspan.exchange.delivery.DeliveryRun;
 import wellspan.exchange.intake.SourceIntake;
 
 /** {@code deliver JOB [DELIVERY...]}: runs deliveries and proves them. */
 @Command(
     name = "deliver",
-    description = "Runs deliveries and proves them; exit 1 if a proof fails.",
+    description =
+        "Runs deliveries and proves them; exit 1 if a proof fails, or if what was sent was not received whole.",
     mixinStandardHelpOptions = true)
 final class DeliverCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
@@ -81,7 +82,7 @@ final class DeliverCommand implements Callable<Integer> {
               store.receipts(),
               Clock.systemUTC(),
               Progress.NONE);
-      pass &= o.receipt().proof().pass();
+      pass &= o.receipt().proof().whole();
       if (json) {
         all.add(ReceiptJson.node(o.receipt()));
       } else {
@@ -99,7 +100,7 @@ final class DeliverCommand implements Callable<Integer> {
     out.printf(
         "%s: %s. %d of %d items arrived, largest deviation %.5f mm, triangles %s, %d properties equal. %s%n",
         o.receipt().delivery(),
-        p.pass() ? "proven" : "NOT PROVEN",
+        p.pass() ? p.whole() ? "proven" : "proven, but not whole" : "NOT PROVEN",
         p.arrived(),
         p.sent(),
         1000 * p.maxDeviation(),

@@ -27,6 +27,7 @@ import picocli.CommandLine.Command;
       CheckCommand.class,
       DeliverCommand.class,
       ConvertCommand.class,
+      ProveCommand.class,
       TransformCommand.class,
       PlaceCommand.class,
       TallyCommand.class,

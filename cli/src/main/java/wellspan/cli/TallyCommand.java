@@ -14,11 +14,11 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import wellspan.core.deliver.ReceiptJson;
 import wellspan.core.job.Build;
 import wellspan.core.job.JobStore;
 import wellspan.core.place.ControlTally;
 import wellspan.core.progress.Progress;
+import wellspan.core.proof.ProofJson;
 import wellspan.exchange.intake.Intake;
 import wellspan.exchange.intake.SourceIntake;
 
@@ -72,7 +72,7 @@ final class TallyCommand implements Callable<Integer> {
       for (ControlTally t : tallies) {
         ObjectNode n = all.addObject().put("where", t.where()).put("tolerance", t.tolerance());
         ArrayNode lines = n.put("within", t.isWithin()).putArray("controlTally");
-        t.lines().forEach(l -> lines.add(ReceiptJson.line(l)));
+        t.lines().forEach(l -> lines.add(ProofJson.line(l)));
         ArrayNode missing = n.putArray("notFound");
         t.notFound().forEach(missing::add);
       }

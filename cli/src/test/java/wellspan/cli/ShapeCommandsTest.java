@@ -132,7 +132,8 @@ class ShapeCommandsTest extends CommandFixture {
   void theGroundConvertsToEveryFormat() throws IOException {
     String in = DEMO.resolve("../road/quay-road.xml").toString();
     for (String name : new String[] {"a.xml", "a.dxf"}) {
-      assertThat(run("convert", in, dir.resolve(name).toString())).as(name).isZero();
+      // its empty surface did not arrive: proven, but not whole
+      assertThat(run("convert", in, dir.resolve(name).toString())).as(name).isEqualTo(1);
       assertThat(out.toString()).contains("proven").contains("triangles identical");
       assertThat(dir.resolve("a.position.json")).exists();
     }

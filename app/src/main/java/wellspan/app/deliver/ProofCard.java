@@ -15,11 +15,11 @@ import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.Losses;
-import wellspan.core.deliver.PastRun;
-import wellspan.core.deliver.Proof;
-import wellspan.core.deliver.Receipt;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.SinglePrecision;
+import wellspan.core.proof.Proof;
+import wellspan.core.receipt.PastRun;
+import wellspan.core.receipt.Receipt;
 import wellspan.exchange.delivery.DeliveryRun;
 
 /** The delivery in hand: its button, and after a run the figures of the proof. */

@@ -1,9 +1,9 @@
 package wellspan.app.session;
 
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.PastRun;
 import wellspan.core.job.Build;
 import wellspan.core.packing.Packing;
+import wellspan.core.receipt.PastRun;
 import wellspan.exchange.delivery.DeliveryRun;
 
 /** How an item stands to a delivery; never by colour alone. */

@@ -19,7 +19,6 @@ import wellspan.core.crs.Crs;
 import wellspan.core.crs.GridNorth;
 import wellspan.core.crs.Transformation;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.PastRun;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameChange;
 import wellspan.core.frame.FrameSheet;
@@ -33,6 +32,7 @@ import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
 import wellspan.core.place.SpotMark;
 import wellspan.core.reading.Snap;
+import wellspan.core.receipt.PastRun;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 

@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.item.Item;
+import wellspan.core.unit.LinearUnit;
 
 /** The format of a delivered file. */
 public sealed interface DeliveryFormat {
@@ -77,6 +78,17 @@ public sealed interface DeliveryFormat {
       case LandXml f -> ".xml";
       case Dxf f -> ".dxf";
       case PointList f -> ".csv";
+    };
+  }
+
+  /** Decimals that coordinates are written with in a unit. */
+  default int decimals(LinearUnit unit) {
+    boolean coarse = unit.metres() >= 0.1;
+    return switch (this) {
+      case Ifc f -> unit.metres() >= 100 ? 9 : coarse ? 7 : 4;
+      case LandXml f -> coarse ? 7 : 4;
+      case Dxf f -> coarse ? 7 : 4;
+      case PointList f -> coarse ? 6 : 3;
     };
   }
 

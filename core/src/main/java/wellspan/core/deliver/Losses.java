@@ -129,7 +129,7 @@ public final class Losses {
   }
 
   /** All notes of a parcel; the one on the scale once for the file. */
-  static List<Finding> of(Parcel parcel) {
+  public static List<Finding> of(Parcel parcel) {
     List<Finding> out = new ArrayList<>();
     boolean scaleSaid = false;
     for (Parcel.Piece p : parcel.pieces()) {

@@ -1,5 +1,2 @@
-/**
- * Deliveries: what is sent (parcel), under which identity (GlobalId), and the proof that it arrived
- * (proof, receipt).
- */
+/** Deliveries: what is sent (parcel), in which format, and under which identity (GlobalId). */
 package wellspan.core.deliver;

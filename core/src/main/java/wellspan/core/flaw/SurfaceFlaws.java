@@ -96,7 +96,7 @@ public record SurfaceFlaws(
         List.copyOf(repeated),
         overlapping(mesh, flawed, progress.part(0.3, 1)),
         irregular(edges),
-        holes(mesh, edges, turn),
+        holes(mesh, edges),
         islands);
   }
 
@@ -122,8 +122,8 @@ public record SurfaceFlaws(
     return List.copyOf(out.values());
   }
 
-  private static List<int[]> holes(Mesh mesh, MeshEdges edges, double turn) {
-    return edges.outlines().stream().filter(l -> planArea(mesh, l) * turn < 0).toList();
+  private static List<int[]> holes(Mesh mesh, MeshEdges edges) {
+    return edges.outlines().stream().filter(l -> planArea(mesh, l) < 0).toList();
   }
 
   /** Area within a chain of vertices in plan, positive if it runs counter-clockwise. */

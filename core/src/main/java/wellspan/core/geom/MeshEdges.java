@@ -15,12 +15,14 @@ public final class MeshEdges {
   /** More than two triangles meet here, or two that are turned against each other. */
   public static final int IRREGULAR = -2;
 
+  private final Mesh mesh;
   private final int[] triangles;
   private final int[] twin;
   private final int[] slots;
   private final int[] next;
 
   public MeshEdges(Mesh mesh) {
+    this.mesh = mesh;
     triangles = mesh.triangles();
     int n = triangles.length;
     twin = new int[n];
@@ -88,57 +90,99 @@ public final class MeshEdges {
   }
 
   /**
-   * The closed chains of vertices along edges that have a triangle on one side only: outer outlines
-   * counter-clockwise, holes clockwise. Where chains touch in a vertex they are kept apart as far
-   * as the order of edges allows.
+   * The closed chains of vertices along edges that have a triangle on one side only, whatever way
+   * triangles are wound. The surface lies to the left of each, seen from above: outer outlines run
+   * counter-clockwise, holes clockwise. Outlines that touch in a vertex are kept apart: each
+   * follows the triangles that hang together there.
    */
   public List<int[]> outlines() {
-    int vertices = Arrays.stream(triangles).max().orElse(-1) + 1;
-    int[] first = new int[vertices];
-    int[] after = new int[twin.length];
-    Arrays.fill(first, -1);
+    int n = twin.length;
+    int[] across = new int[n]; // the half edge of the other triangle, whatever way it runs
     int open = 0;
-    for (int h = 0; h < twin.length; h++) {
-      if (twin[h] == NONE) {
-        after[h] = first[from(h)];
-        first[from(h)] = h;
-        open++;
-      }
+    for (int h = 0; h < n; h++) {
+      across[h] = across(h);
+      open += across[h] == NONE ? 1 : 0;
     }
+    boolean[] done = new boolean[n];
     List<int[]> loops = new ArrayList<>();
     int[] chain = new int[open];
-    for (int start = 0; start < twin.length; start++) {
-      if (twin[start] != NONE || !take(first, after, start)) {
+    for (int start = 0; start < n; start++) {
+      if (across[start] != NONE || done[start]) {
         continue;
       }
-      int n = 0;
+      int length = 0;
+      double left = 0;
       int h = start;
-      while (h >= 0) {
-        chain[n++] = from(h);
-        h = first[to(h)];
-        if (h >= 0) {
-          take(first, after, h);
+      int at = from(start);
+      while (h >= 0 && !done[h]) {
+        done[h] = true;
+        chain[length++] = at;
+        int to = from(h) == at ? to(h) : from(h);
+        left += side(at, to, third(h));
+        h = nextOpen(h, to, across);
+        at = to;
+      }
+      int[] loop = Arrays.copyOf(chain, length);
+      if (left < 0) {
+        for (int i = 1, j = length - 1; i < j; i++, j--) {
+          int v = loop[i];
+          loop[i] = loop[j];
+          loop[j] = v;
         }
       }
-      loops.add(Arrays.copyOf(chain, n));
+      loops.add(loop);
     }
     return loops;
   }
 
-  /** Takes a half edge out of its start vertex's list; false if it was taken before. */
-  private boolean take(int[] first, int[] after, int h) {
-    int v = from(h);
-    if (first[v] == h) {
-      first[v] = after[h];
-      return true;
-    }
-    for (int o = first[v]; o >= 0; o = after[o]) {
-      if (after[o] == h) {
-        after[o] = after[h];
-        return true;
+  /** The one other triangle at an edge, {@link #NONE}, or {@link #IRREGULAR} if there are more. */
+  private int across(int h) {
+    int a = from(h), b = to(h), found = NONE;
+    for (int o = slots[slot(a, b)]; o >= 0; o = next[o]) {
+      if (o != h && (from(o) == b && to(o) == a || from(o) == a && to(o) == b)) {
+        if (found != NONE) {
+          return IRREGULAR;
+        }
+        found = o;
       }
     }
-    return false;
+    return found;
+  }
+
+  private int third(int h) {
+    int t = h - h % 3;
+    return triangles[t + (h % 3 + 2) % 3];
+  }
+
+  /** Twice the area in plan of the triangle on an edge, positive if it lies to the left. */
+  private double side(int a, int b, int c) {
+    return (mesh.east(b) - mesh.east(a)) * (mesh.north(c) - mesh.north(a))
+        - (mesh.north(b) - mesh.north(a)) * (mesh.east(c) - mesh.east(a));
+  }
+
+  /**
+   * The next open edge at a vertex: around it from triangle to triangle, until one has no
+   * neighbour. −1 where more than two triangles meet at an edge on the way.
+   */
+  private int nextOpen(int open, int vertex, int[] across) {
+    int h = open;
+    for (int i = 0; i < twin.length; i++) {
+      int t = h - h % 3;
+      int other = -1;
+      for (int k = t; k < t + 3; k++) {
+        if (k != h && (from(k) == vertex || to(k) == vertex)) {
+          other = k;
+        }
+      }
+      if (other < 0 || across[other] == IRREGULAR) {
+        return -1;
+      }
+      if (across[other] == NONE) {
+        return other;
+      }
+      h = across[other];
+    }
+    return -1;
   }
 
   /**

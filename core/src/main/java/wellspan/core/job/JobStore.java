@@ -12,8 +12,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
-import wellspan.core.deliver.PastRun;
 import wellspan.core.progress.Progress;
+import wellspan.core.receipt.PastRun;
 import wellspan.core.receive.FileStem;
 
 /**

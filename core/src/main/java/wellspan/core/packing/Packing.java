@@ -3,6 +3,7 @@ package wellspan.core.packing;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -17,6 +18,7 @@ import wellspan.core.describe.Finish;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.describe.KnownFacts;
 import wellspan.core.describe.PropertySet;
+import wellspan.core.describe.PropertyValue;
 import wellspan.core.describe.ValueTypes;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Polyline;
@@ -26,6 +28,7 @@ import wellspan.core.job.Build;
 import wellspan.core.job.Source;
 import wellspan.core.place.Control;
 import wellspan.core.place.SourcePlacement;
+import wellspan.core.proof.Boundaries;
 import wellspan.core.receive.Received;
 import wellspan.core.step.Recipe;
 import wellspan.core.triangulate.BreaklineChains;
@@ -38,6 +41,9 @@ public final class Packing {
 
   /** Between the identity of an item and that of a part of it. */
   private static final char PART = '\u0000';
+
+  /** Name of the set that says what a cover is made of, where a format has no materials. */
+  private static final String COVER = "Cover";
 
   private Packing() {}
 
@@ -113,26 +119,45 @@ public final class Packing {
         i.id().value(),
         i.item(),
         described(
-            c, ids.of(i.id().value(), "product"), facts, i.item(), i.said(), delivery.schema()),
+            c, ids.of(i.id().value(), "product"), facts, i.item(), i.said(), delivery.format()),
         fingerprint(build, i, c, delivery),
         "",
         i.layer(),
         i.said());
   }
 
-  /** What is said of an item: what was received, and what is known here. */
+  /** What is said of an item in a format: what was received, and in models what is known here. */
   private static Description described(
       EntityClass c,
       String globalId,
       PropertySet facts,
       Item item,
       Description said,
-      IfcSchema schema) {
-    List<PropertySet> sets = new ArrayList<>(List.of(facts));
-    said.propertySets().stream()
-        .filter(s -> !s.name().equals(facts.name()))
-        .map(s -> ValueTypes.fitting(s, schema))
-        .forEach(sets::add);
+      DeliveryFormat format) {
+    List<PropertySet> sets = new ArrayList<>();
+    switch (format) {
+      case DeliveryFormat.Ifc f -> {
+        sets.add(facts);
+        said.propertySets().stream()
+            .filter(s -> !s.name().equals(facts.name()))
+            .map(s -> ValueTypes.fitting(s, f.schema()))
+            .forEach(sets::add);
+      }
+      case DeliveryFormat.LandXml f -> {
+        // boundaries are written anew from the surface
+        said.propertySets().stream()
+            .filter(s -> !s.name().equals(Boundaries.SET))
+            .filter(s -> !s.values().isEmpty())
+            .forEach(sets::add);
+        if (item instanceof Item.Cover cover && !cover.material().isEmpty()) {
+          sets.add(
+              new PropertySet(
+                  COVER, Map.of("Material", new PropertyValue.Label(cover.material()))));
+        }
+      }
+      case DeliveryFormat.Dxf f -> {}
+      case DeliveryFormat.PointList f -> {}
+    }
     boolean faces = item.triangles().isPresent();
     return new Description(
         c,
@@ -193,7 +218,8 @@ public final class Packing {
    * @param id of the item, unlike that of any other in the parcel
    */
   public static Parcel.Piece loosePiece(
-      GlobalIds ids, ItemId id, Received.Entry e, IfcSchema schema, String file) {
+      GlobalIds ids, ItemId id, Received.Entry e, DeliveryFormat format, String file) {
+    IfcSchema schema = format instanceof DeliveryFormat.Ifc f ? f.schema() : IfcSchema.IFC4X3;
     Item item = e.item();
     Description said = e.description().orElse(Description.NONE);
     return new Parcel.Piece(
@@ -205,7 +231,7 @@ public final class Packing {
             KnownFacts.of(item, file, ""),
             item,
             said,
-            schema),
+            format),
         "",
         "",
         e.layer(),
@@ -215,7 +241,12 @@ public final class Packing {
   /** The same for an item that no file says anything of. */
   public static Parcel.Piece loosePiece(
       GlobalIds ids, ItemId id, Item item, IfcSchema schema, String file) {
-    return loosePiece(ids, id, new Received.Entry(item, "", Optional.empty()), schema, file);
+    return loosePiece(
+        ids,
+        id,
+        new Received.Entry(item, "", Optional.empty()),
+        new DeliveryFormat.Ifc(schema),
+        file);
   }
 
   /** The parcel of pieces without a job around them; received GlobalIds stay where they can. */

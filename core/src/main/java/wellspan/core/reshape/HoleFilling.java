@@ -30,9 +30,9 @@ public final class HoleFilling {
       turn += Math.signum(mesh.planArea(t));
     }
     for (int[] loop : new MeshEdges(mesh).outlines()) {
-      double area = SurfaceFlaws.planArea(mesh, loop) * Math.signum(turn);
+      double area = SurfaceFlaws.planArea(mesh, loop);
       if (area < 0 && -area <= largest && which.test(loop)) {
-        int[] more = lid(mesh, loop);
+        int[] more = lid(mesh, loop, turn < 0);
         tri = Arrays.copyOf(tri, n + more.length);
         System.arraycopy(more, 0, tri, n, more.length);
         n += more.length;
@@ -41,7 +41,7 @@ public final class HoleFilling {
     return new Mesh(mesh.xyz(), Arrays.copyOf(tri, n));
   }
 
-  private static int[] lid(Mesh mesh, int[] loop) {
+  private static int[] lid(Mesh mesh, int[] loop, boolean turned) {
     int k = loop.length;
     double[] flat = new double[3 * k];
     int[] around = new int[k];
@@ -59,6 +59,11 @@ public final class HoleFilling {
     }
     for (int i = 0; i < lid.length; i++) {
       lid[i] = loop[k - 1 - lid[i]];
+    }
+    for (int i = 0; turned && i < lid.length; i += 3) { // as the surface around it is wound
+      int v = lid[i + 1];
+      lid[i + 1] = lid[i + 2];
+      lid[i + 2] = v;
     }
     return lid;
   }

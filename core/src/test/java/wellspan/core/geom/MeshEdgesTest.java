@@ -65,8 +65,50 @@ class MeshEdgesTest {
   void outlinesThatTouchInAVertexAreAllFollowed() {
     double[] xyz = {0, 0, 0, 1, 0, 0, 0, 1, 0, -1, 0, 0, 0, -1, 0};
     Mesh bow = new Mesh(xyz, new int[] {0, 1, 2, 0, 3, 4});
-    int corners = new MeshEdges(bow).outlines().stream().mapToInt(l -> l.length).sum();
-    assertThat(corners).isEqualTo(6);
+    assertThat(new MeshEdges(bow).outlines()).hasSize(2).allMatch(l -> l.length == 3);
+  }
+
+  /** The open edges and their sides do not depend on which way each triangle is wound. */
+  @Property(tries = 100)
+  void outlinesAreThoseOfTheOpenEdgesWhateverTheWinding(@ForAll long seed) {
+    java.util.Random r = new java.util.Random(seed);
+    Mesh whole = Grounds.grid(7, 7, 1, (x, y) -> Math.sin(x) + y);
+    Mesh cut = whole.only(t -> r.nextInt(5) > 0);
+    int[] wound = cut.triangles().clone();
+    for (int t = 0; t < wound.length; t += 3) {
+      if (r.nextBoolean()) {
+        int v = wound[t + 1];
+        wound[t + 1] = wound[t + 2];
+        wound[t + 2] = v;
+      }
+    }
+    Mesh mixed = new Mesh(cut.xyz(), wound);
+    List<int[]> loops = new MeshEdges(mixed).outlines();
+    java.util.Map<List<Integer>, Integer> uses = new java.util.HashMap<>();
+    for (int t = 0; t < wound.length; t += 3) {
+      for (int k = 0; k < 3; k++) {
+        int a = wound[t + k], b = wound[t + (k + 1) % 3];
+        uses.merge(List.of(Math.min(a, b), Math.max(a, b)), 1, Integer::sum);
+      }
+    }
+    java.util.Set<List<Integer>> open = new java.util.HashSet<>();
+    uses.forEach(
+        (e, n) -> {
+          if (n == 1) {
+            open.add(e);
+          }
+        });
+    double area = 0;
+    for (int[] l : loops) {
+      for (int i = 0; i < l.length; i++) {
+        int a = l[i], b = l[(i + 1) % l.length];
+        assertThat(open.remove(List.of(Math.min(a, b), Math.max(a, b)))).isTrue();
+      }
+      area += wellspan.core.flaw.SurfaceFlaws.planArea(mixed, l);
+    }
+    assertThat(open).isEmpty();
+    // outer ones count for, holes against: together they make the area of the triangles
+    assertThat(area).isCloseTo(mixed.planArea(), org.assertj.core.data.Offset.offset(1e-9));
   }
 
   @Property(tries = 30)

@@ -11,19 +11,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.deliver.Proof;
-import wellspan.core.deliver.Prover;
-import wellspan.core.deliver.Receipt;
-import wellspan.core.deliver.ReceiptJson;
-import wellspan.core.deliver.ReceiptPage;
+import wellspan.core.finding.Finding;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.job.Build;
 import wellspan.core.job.Sha256;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
+import wellspan.core.proof.Proof;
+import wellspan.core.proof.Prover;
+import wellspan.core.receipt.Receipt;
+import wellspan.core.receipt.ReceiptJson;
+import wellspan.core.receipt.ReceiptPage;
 import wellspan.core.receive.FileStem;
 import wellspan.core.receive.Received;
 
@@ -63,7 +65,14 @@ public final class DeliveryRun {
               + delivery.name()
               + " has nothing to send. Receive a design first, or stop holding its items back.");
     }
-    Outcome o = run(delivery.name(), parcel, out.resolve(delivery.fileName()), clock, progress);
+    Outcome o =
+        run(
+            delivery.name(),
+            parcel,
+            LostAtReceiving.of(build, parcel),
+            out.resolve(delivery.fileName()),
+            clock,
+            progress);
     Files.createDirectories(receipts);
     String name =
         delivery.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-")
@@ -78,6 +87,17 @@ public final class DeliveryRun {
   /** Writes and proves one parcel. */
   public static Outcome run(String name, Parcel parcel, Path target, Clock clock, Progress progress)
       throws IOException {
+    return run(name, parcel, List.of(), target, clock, progress);
+  }
+
+  /**
+   * The same, with what the receipt says besides.
+   *
+   * @param lost what was lost or in doubt before anything was sent
+   */
+  public static Outcome run(
+      String name, Parcel parcel, List<Finding> lost, Path target, Clock clock, Progress progress)
+      throws IOException {
     Instant begin = clock.instant();
     long nanos = System.nanoTime();
     Path folder = target.toAbsolutePath().getParent();
@@ -87,13 +107,17 @@ public final class DeliveryRun {
     PicturesBeside pictures =
         PicturesBeside.write(
             parcel, folder, FileStem.withoutEnding(fileName), progress.part(0, 0.05));
+    Optional<PositionBeside.Fresh> place = Optional.empty();
     boolean delivered = false;
     try {
       Carrier carrier = Carrier.of(parcel, pictures.names());
       carrier.write(parcel, fresh, fileName, clock, progress.part(0.05, 0.45));
-      String position = PositionBeside.json(parcel, fileName);
+      if (!parcel.format().saysPlace()) {
+        place = Optional.of(PositionBeside.write(parcel, target.toAbsolutePath()));
+      }
+      String position = place.isPresent() ? place.get().read() : "";
       Received arrived = carrier.readBack(parcel, fresh, position, progress.part(0.45, 0.8));
-      Proof proof = Prover.compare(parcel, arrived, progress.part(0.8, 0.9));
+      Proof proof = Prover.compare(parcel, arrived, progress.part(0.8, 0.9)).with(lost);
       Path kept = proof.pass() ? target : folder.resolve(fileName + ".unproven");
       List<Receipt.SentFile> files = new ArrayList<>();
       files.add(sent(kept, fresh, progress.part(0.9, 1)));
@@ -102,8 +126,8 @@ public final class DeliveryRun {
       }
       AtomicFile.move(fresh, kept); // from here on it is delivered and cannot be cancelled
       delivered = true;
-      if (!parcel.format().saysPlace()) {
-        for (Path p : PositionBeside.write(parcel, kept, position)) {
+      if (place.isPresent()) {
+        for (Path p : place.get().keep()) {
           files.add(sent(p, p, Progress.NONE));
         }
       }
@@ -123,6 +147,9 @@ public final class DeliveryRun {
         pictures.discard();
       }
       Files.deleteIfExists(fresh);
+      if (place.isPresent()) {
+        place.get().discard();
+      }
     }
   }
 

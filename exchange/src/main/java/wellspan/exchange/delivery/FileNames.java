@@ -4,28 +4,34 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.item.Item;
 import wellspan.core.packing.Packing;
 import wellspan.exchange.file.UniqueNames;
 
-/** Names of pieces within a file that tells items apart by their names only. */
-final class FileNames {
-  private FileNames() {}
+/**
+ * Names of pieces within a file that tells items apart by their names only.
+ *
+ * @param wanted the name that a piece should have
+ * @param allowed makes a name that the format allows
+ * @param group pieces of different groups may share a name
+ * @param unique keeps names apart
+ */
+record FileNames(
+    Function<Parcel.Piece, String> wanted,
+    UnaryOperator<String> allowed,
+    Function<Item, String> group,
+    UniqueNames unique) {
 
-  /**
-   * @param allowed makes a name that the format allows
-   * @param perKind whether items of different kinds may share a name
-   * @return by the piece's key
-   */
-  static Map<String, String> of(Parcel parcel, UnaryOperator<String> allowed, boolean perKind) {
-    UniqueNames unique = new UniqueNames();
+  /** By the piece's key. */
+  Map<String, String> of(Parcel parcel) {
     Map<String, String> out = new HashMap<>();
     for (Parcel.Piece p : ordered(parcel)) {
       String name =
-          p.within().isEmpty() ? p.item().name() : out.get(p.within()) + Packing.BREAKLINES;
-      out.put(p.key(), unique.of(perKind ? kind(p.item()) : "", allowed.apply(name)));
+          p.within().isEmpty() ? wanted.apply(p) : out.get(p.within()) + Packing.BREAKLINES;
+      out.put(p.key(), unique.of(group.apply(p.item()), allowed.apply(name)));
     }
     return out;
   }
@@ -42,5 +48,12 @@ final class FileNames {
   /** The kind that an item arrives as. */
   static String kind(Item item) {
     return item instanceof Item.Cover ? "terrain surface" : item.kind();
+  }
+
+  /** What a drawing tells apart on one layer. */
+  static String drawn(Item item) {
+    return item.triangles().isPresent()
+        ? "faces"
+        : item instanceof Item.PointGroup ? "points" : "lines";
   }
 }

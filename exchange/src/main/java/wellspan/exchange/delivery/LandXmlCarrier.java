@@ -1,27 +1,31 @@
 package wellspan.exchange.delivery;
 
+import static wellspan.core.finding.Stop.DELIVER;
+
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
-import wellspan.core.geom.Mesh;
-import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
+import wellspan.core.proof.Boundaries;
 import wellspan.core.receive.Received;
+import wellspan.exchange.file.UniqueNames;
 import wellspan.exchange.landxml.LandXmlReader;
 import wellspan.exchange.landxml.write.LandXmlWriter;
 
 /** Carries surfaces, alignments, points and lines as LandXML. */
 record LandXmlCarrier() implements Carrier {
   private static Map<String, String> names(Parcel parcel) {
-    return FileNames.of(parcel, n -> n, true);
+    return new FileNames(p -> p.item().name(), n -> n, FileNames::kind, new UniqueNames())
+        .of(parcel);
   }
 
   @Override
@@ -34,39 +38,42 @@ record LandXmlCarrier() implements Carrier {
   public Received readBack(Parcel parcel, Path file, String position, Progress progress)
       throws IOException {
     Frame told = Told.frame(position);
-    Received shared = Told.inShared(LandXmlReader.read(file, progress), told, true);
-    return Told.described(withoutOutlines(shared), parcel, names(parcel), true);
+    Received read = withoutBoundaries(LandXmlReader.read(file, progress));
+    return Told.identified(
+        Told.inShared(read, told, true),
+        parcel,
+        names(parcel),
+        FileNames::kind,
+        e -> e.item().name());
   }
 
   /**
-   * The outlines of a surface are written beside it for receivers that want them. Where they are
-   * those of the surface that arrived they say nothing new; otherwise they stay and fail the proof.
+   * The boundaries of a surface are written beside it for receivers that want them. They are no
+   * items; they must be where the arrived surface ends.
    */
-  private static Received withoutOutlines(Received file) {
-    Map<String, Mesh> surfaces = new HashMap<>();
-    for (Item i : file.items()) {
-      if (i instanceof Item.TerrainSurface s) {
-        surfaces.put(s.name() + LandXmlReader.OUTLINES, s.mesh());
+  private static Received withoutBoundaries(Received file) {
+    Map<String, Boundaries> given = new HashMap<>();
+    List<Received.Entry> entries = new ArrayList<>();
+    for (Received.Entry e : file.entries()) {
+      Optional<Boundaries> b = Boundaries.of(e);
+      b.ifPresent(x -> given.put(x.surface(), x));
+      if (b.isEmpty()) {
+        entries.add(e);
       }
     }
-    List<Received.Entry> entries = new ArrayList<>(file.entries());
-    entries.removeIf(
-        e ->
-            e.item() instanceof Item.StringLine l
-                && surfaces.containsKey(l.name())
-                && same(LandXmlWriter.outlines(surfaces.get(l.name())), l.lines()));
-    return file.withEntries(entries, file.findings());
-  }
-
-  private static boolean same(List<Polyline> a, List<Polyline> b) {
-    if (a.size() != b.size()) {
-      return false;
-    }
-    for (int i = 0; i < a.size(); i++) {
-      if (!Arrays.equals(a.get(i).xyz(), b.get(i).xyz())) {
-        return false;
+    List<Finding> findings = new ArrayList<>(file.findings());
+    for (Received.Entry e : entries) {
+      if (e.item() instanceof Item.TerrainSurface s) {
+        given
+            .getOrDefault(s.name(), new Boundaries(s.name(), List.of(), List.of()))
+            .fault(s.mesh())
+            .ifPresent(
+                fault ->
+                    findings.add(
+                        Finding.error(
+                            DELIVER, "proof.geometry", s.name(), s.name() + ": " + fault + ".")));
       }
     }
-    return true;
+    return file.withEntries(entries, findings);
   }
 }

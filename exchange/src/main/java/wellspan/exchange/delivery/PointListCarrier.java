@@ -59,9 +59,17 @@ record PointListCarrier() implements Carrier {
                 p.position().height() * unit);
         points.add(new Item.NamedPoint(p.name(), told.toShared(local), p.code()));
       }
-      Description d = piece.description();
+      Description paired = Description.NONE.withGlobalId(piece.description().globalId());
       entries.add(
-          new Received.Entry(new Item.PointGroup(piece.item().name(), points), "", Optional.of(d)));
+          new Received.Entry(
+              new Item.PointGroup(piece.item().name(), points), "", Optional.of(paired)));
+    }
+    if (next < all.size()) { // more came than were sent
+      entries.add(
+          new Received.Entry(
+              new Item.PointGroup("more points", all.subList(next, all.size())),
+              "",
+              Optional.empty()));
     }
     return new Received(
         list.format(),
@@ -69,7 +77,7 @@ record PointListCarrier() implements Carrier {
         list.unit(),
         entries,
         list.counts(),
-        List.of(),
+        list.findings().stream().filter(f -> f.isError()).toList(),
         List.of(PlaceStatement.ofFrame(50, "the position file", "", told)));
   }
 }

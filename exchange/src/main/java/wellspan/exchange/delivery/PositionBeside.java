@@ -1,6 +1,7 @@
 package wellspan.exchange.delivery;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import wellspan.core.deliver.Parcel;
@@ -18,13 +19,43 @@ final class PositionBeside {
     return PositionFile.json(fileName, parcel.frame().withUnit(parcel.unit()), work);
   }
 
-  static List<Path> write(Parcel parcel, Path file, String position) throws IOException {
+  /** The files beside a written one, under names of their own until it is proven. */
+  record Fresh(Path json, Path text, Path jsonFresh, Path textFresh) {
+    /** What is to be read back: the position as it stands on the disk. */
+    String read() throws IOException {
+      return Files.readString(jsonFresh);
+    }
+
+    /** Lets them take their place. */
+    List<Path> keep() throws IOException {
+      AtomicFile.move(jsonFresh, json);
+      AtomicFile.move(textFresh, text);
+      return List.of(json, text);
+    }
+
+    void discard() throws IOException {
+      Files.deleteIfExists(jsonFresh);
+      Files.deleteIfExists(textFresh);
+    }
+  }
+
+  /**
+   * @param file the delivered file, as it will be called
+   */
+  static Fresh write(Parcel parcel, Path file) throws IOException {
     String fileName = String.valueOf(file.getFileName());
     String base = FileStem.withoutEnding(fileName);
     Path json = file.resolveSibling(base + ".position.json");
     Path text = file.resolveSibling(base + ".position.txt");
-    AtomicFile.write(json, position);
-    AtomicFile.write(text, PositionFile.text(fileName, parcel.frame().withUnit(parcel.unit())));
-    return List.of(json, text);
+    Fresh fresh =
+        new Fresh(
+            json,
+            text,
+            json.resolveSibling(json.getFileName() + ".fresh"),
+            text.resolveSibling(text.getFileName() + ".fresh"));
+    AtomicFile.write(fresh.jsonFresh, json(parcel, fileName));
+    AtomicFile.write(
+        fresh.textFresh, PositionFile.text(fileName, parcel.frame().withUnit(parcel.unit())));
+    return fresh;
   }
 }

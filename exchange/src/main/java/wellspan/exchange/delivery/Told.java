@@ -7,10 +7,12 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.Description;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameJson;
+import wellspan.core.item.Item;
 import wellspan.core.place.Placer;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.receive.PlaceStatement;
@@ -25,7 +27,8 @@ final class Told {
   }
 
   /**
-   * The content of a file in shared coordinates.
+   * The content of a file in shared coordinates. Where the file says its system itself that must be
+   * the one of the position file; the frame tells both apart.
    *
    * @param inMetres whether the reader knew the unit; otherwise the position file's counts
    */
@@ -37,39 +40,46 @@ final class Told {
                 new SourcePlacement.Where.Local(
                     told.basePoint(), told.rotationDegrees(), told.scale()));
     Received placed = Placer.place("the file", file, local, told);
+    Frame said = file.crs().isEmpty() ? told : told.withCrs(file.crs(), told.definition());
+    String heights = file.frame().map(Frame::verticalDatum).orElse("");
+    said = heights.isEmpty() ? said : said.withVerticalDatum(heights);
     return new Received(
         placed.format(),
-        told.crs(),
+        said.crs(),
         placed.unit(),
         placed.entries(),
         placed.layers(),
         placed.counts(),
         placed.findings().stream().filter(f -> f.isError()).toList(),
-        List.of(PlaceStatement.ofFrame(50, "the position file", "", told)));
+        List.of(PlaceStatement.ofFrame(50, "the position file", "", said)));
   }
 
   /**
-   * Gives every item the description it was sent with, found by the name it has in the file.
-   * Formats of this kind hold no classes and properties, so these are taken as sent.
+   * Gives every item the GlobalId of the piece that has its name in the file, so that they can be
+   * paired. What the file says of it stays.
    *
    * @param names of the pieces in the file, by their keys
-   * @param perKind whether names are unique within a kind only
+   * @param group pieces of different groups may share a name
+   * @param name of an entry in the file
    */
-  static Received described(
-      Received file, Parcel parcel, Map<String, String> names, boolean perKind) {
-    Map<String, Description> known = new HashMap<>();
+  static Received identified(
+      Received file,
+      Parcel parcel,
+      Map<String, String> names,
+      Function<Item, String> group,
+      Function<Received.Entry, String> name) {
+    Map<String, String> ids = new HashMap<>();
     for (Parcel.Piece p : parcel.pieces()) {
-      known.put(
-          (perKind ? FileNames.kind(p.item()) : "") + "\u0000" + names.get(p.key()),
-          p.description());
+      ids.put(group.apply(p.item()) + "\u0000" + names.get(p.key()), p.description().globalId());
     }
     List<Received.Entry> entries = new ArrayList<>();
     for (Received.Entry e : file.entries()) {
-      String key =
-          (perKind ? FileNames.kind(e.item()) : "")
-              + "\u0000"
-              + (perKind ? e.item().name() : e.layer());
-      entries.add(new Received.Entry(e.item(), e.layer(), Optional.ofNullable(known.get(key))));
+      String id = ids.get(group.apply(e.item()) + "\u0000" + name.apply(e));
+      Description said = e.description().orElse(Description.NONE);
+      entries.add(
+          id == null
+              ? e
+              : new Received.Entry(e.item(), e.layer(), Optional.of(said.withGlobalId(id))));
     }
     return file.withEntries(entries, file.findings());
   }

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import wellspan.core.geom.Affine;
 import wellspan.core.progress.Progress;
+import wellspan.exchange.file.UniqueNames;
 
 /**
  * Gathers what is drawn, layer by layer, and lays out blocks: what a block draws on layer "0" comes
@@ -115,7 +116,7 @@ final class Drawing {
     if (!i.name().isEmpty()) {
       on.mark(new LayerShapes.Mark(plane.apply(i.at()), 0, i.name(), i.block()));
     }
-    Block block = blocks.get(i.block());
+    Block block = blocks.get(UniqueNames.folded(i.block()));
     if (block == null) {
       missing.add(i.block());
       return;

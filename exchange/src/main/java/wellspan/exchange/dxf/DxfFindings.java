@@ -55,12 +55,61 @@ final class DxfFindings {
     unread.forEach(
         (type, n) ->
             out.add(
-                Finding.note(
+                Finding.error(
                         RECEIVE,
                         "drawing.unread",
                         "",
-                        n + " × " + type + " is in the drawing and is not read yet.")
+                        n + " " + type + " in the drawing: not shown, as this kind is not read.")
                     .withFigure(Integer.toString(n))));
+    return out;
+  }
+
+  /**
+   * @param broken entities that do not say where they are, by kind
+   * @param withoutArea faces whose corners are one or two places
+   * @param thick entities with a thickness
+   * @param clips boundaries by which inserted blocks are cut off
+   */
+  static List<Finding> of(Map<String, Integer> broken, int withoutArea, int thick, int clips) {
+    List<Finding> out = new ArrayList<>();
+    broken.forEach(
+        (type, n) ->
+            out.add(
+                Finding.error(
+                        RECEIVE,
+                        "drawing.broken",
+                        "",
+                        n + " " + type + " in the drawing: left out, as coordinates are missing.")
+                    .withFigure(Integer.toString(n))));
+    if (withoutArea > 0) {
+      out.add(
+          Finding.warning(
+                  RECEIVE,
+                  "drawing.degenerate",
+                  "",
+                  withoutArea + " 3DFACE in the drawing: left out, as they have no area.")
+              .withFigure(Integer.toString(withoutArea)));
+    }
+    if (thick > 0) {
+      out.add(
+          Finding.note(
+                  RECEIVE,
+                  "drawing.thickness",
+                  "",
+                  thick
+                      + " entities have a thickness (group 39); they are taken as lines at their foot, without it.")
+              .withFigure(Integer.toString(thick)));
+    }
+    if (clips > 0) {
+      out.add(
+          Finding.warning(
+                  RECEIVE,
+                  "drawing.clip",
+                  "",
+                  clips
+                      + " SPATIAL_FILTER in the drawing: boundaries by which blocks are cut off are not applied, the blocks are shown whole.")
+              .withFigure(Integer.toString(clips)));
+    }
     return out;
   }
 

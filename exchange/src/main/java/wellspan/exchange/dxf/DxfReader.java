@@ -21,6 +21,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receive.Layer;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
+import wellspan.exchange.file.UniqueNames;
 
 /** Reads DXF drawings, text and binary, from R12 to 2018. */
 public final class DxfReader {
@@ -38,6 +39,11 @@ public final class DxfReader {
   private final Map<String, Map<String, Integer>> contents = new LinkedHashMap<>();
   private final Map<String, Integer> counts = new TreeMap<>();
   private final Map<String, Integer> unread = new TreeMap<>();
+  private final Map<String, Integer> broken = new TreeMap<>();
+  private int withoutArea;
+  private int thick;
+  private int clips;
+  private Optional<GeoData> geoData = Optional.empty();
   private final List<Finding> findings = new ArrayList<>();
   private String version = "";
   private String codePage = "";
@@ -55,6 +61,16 @@ public final class DxfReader {
   public static boolean isBinary(byte[] head) {
     int n = BinaryGroups.SENTINEL.length;
     return head.length >= n && Arrays.equals(head, 0, n, BinaryGroups.SENTINEL, 0, n);
+  }
+
+  /** The words of a text of one line, without the marks of how it looks. */
+  public static String words(String drawn) {
+    return DrawnText.line(drawn);
+  }
+
+  /** The colour 0xRRGGBB of a number of the format's palette. */
+  public static int rgb(int index) {
+    return ColourIndex.rgb(index);
   }
 
   /** True if this start of a file is that of a text drawing. */
@@ -101,6 +117,7 @@ public final class DxfReader {
           Drawing into = drawing;
           entities("ENDSEC", into::add);
         }
+        case "OBJECTS" -> objects();
         default -> toEndOfSection();
       }
       // behind ENDSEC
@@ -146,6 +163,19 @@ public final class DxfReader {
     } while (!atEnd("ENDSEC"));
   }
 
+  /** Objects draw nothing; but one says where the drawing lies, and some cut blocks off. */
+  private void objects() throws IOException {
+    step();
+    while (!atEnd("ENDSEC")) {
+      if (atEnd("GEODATA")) {
+        geoData = Optional.of(GeoData.read(groups));
+      } else {
+        clips += atEnd("SPATIAL_FILTER") ? 1 : 0;
+        step();
+      }
+    }
+  }
+
   private void header() throws IOException {
     String variable = "";
     step();
@@ -178,11 +208,11 @@ public final class DxfReader {
   }
 
   private void layer() {
-    String name = DrawnText.codePoints(entity.text(2));
+    String name = entity.spelled(DrawnText.name(entity.text(2)));
     int index = entity.whole(62, 7);
     boolean frozen = (entity.whole(70, 0) & 1) != 0;
     int rgb = entity.whole(420, ColourIndex.rgb(Math.abs(index)));
-    layers.put(name, new Layer(name, rgb, index >= 0 && !frozen, Map.of()));
+    layers.putIfAbsent(name, new Layer(name, rgb, index >= 0 && !frozen, Map.of()));
   }
 
   private void blocks() throws IOException {
@@ -192,7 +222,7 @@ public final class DxfReader {
         throw groups.fault("\"" + groups.text() + "\" stands where a block must begin.");
       }
       entity.read(groups);
-      String name = entity.text(2);
+      String name = UniqueNames.folded(DrawnText.name(entity.text(2)));
       double[] zero = entity.point(10);
       // 4: an external reference, 8: laid over one
       boolean elsewhere = (entity.whole(70, 0) & 12) != 0 && !entity.text(1).isEmpty();
@@ -224,6 +254,15 @@ public final class DxfReader {
       } else {
         inLayouts++;
       }
+      if (!layout && !EntityShapes.isWhole(entity)) {
+        broken.merge(type, 1, Integer::sum);
+        continue;
+      }
+      if (!layout && EntityShapes.isWithoutArea(entity)) {
+        withoutArea++;
+        continue;
+      }
+      thick += !layout && entity.number(39, 0) != 0 ? 1 : 0;
       Optional<Shape> shape =
           switch (type) {
             case "POLYLINE" -> polyline();
@@ -266,7 +305,7 @@ public final class DxfReader {
     double turn = Math.toRadians(entity.number(50, 0));
     Affine scale = Affine.scale(entity.number(41, 1), entity.number(42, 1), entity.number(43, 1));
     String layer = entity.layer();
-    String block = entity.text(2);
+    String block = DrawnText.name(entity.text(2));
     Affine plane = OwnPlane.facing(entity.extrusion());
     int columns = Math.max(1, entity.whole(70, 1));
     int rows = Math.max(1, entity.whole(71, 1));
@@ -339,17 +378,19 @@ public final class DxfReader {
     drawing.drawCurves(metres, CURVE_TOLERANCE);
     List<Received.Entry> entries = new LayerItems(drawing.layers(), metres, findings).entries();
     findings.addAll(DxfFindings.of(drawing, unread, inLayouts));
+    findings.addAll(DxfFindings.of(broken, withoutArea, thick, clips));
+    geoData.ifPresent(g -> findings.addAll(g.findings()));
     String unit =
         LinearUnit.nearest(metres).map(LinearUnit::title).orElse(metres == 0 ? "" : metres + " m");
     return new Received(
         "DXF " + DxfVersion.title(version) + (binary ? ", binary" : ""),
-        "",
+        geoData.map(GeoData::crs).orElse(""),
         unit,
         entries,
         described(),
         counts,
         findings,
-        List.of());
+        geoData.map(g -> g.places(metres == 0 ? 1 : metres)).orElse(List.of()));
   }
 
   /** The layers of the table and those that are only used, with what is on them. */

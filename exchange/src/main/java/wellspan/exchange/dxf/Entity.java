@@ -3,13 +3,17 @@ package wellspan.exchange.dxf;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import wellspan.exchange.file.UniqueNames;
 
 /** The groups of one entity, table entry or block; filled anew for each to spare the memory. */
 final class Entity {
   private static final int EMBEDDED_OBJECT = 101;
   private static final int EXTENDED = 1000;
 
+  private final Map<String, String> spellings = new HashMap<>();
   private String type = "";
   private int[] codes = new int[64];
   private double[] numbers = new double[64];
@@ -170,7 +174,12 @@ final class Entity {
   /** The layer; "0" if the entity does not say. */
   String layer() {
     String l = text(8);
-    return DrawnText.codePoints(l.isEmpty() ? "0" : l);
+    return spelled(DrawnText.name(l.isEmpty() ? "0" : l));
+  }
+
+  /** Names of layers do not know case: all spellings are the first that was met. */
+  String spelled(String layer) {
+    return spellings.computeIfAbsent(UniqueNames.folded(layer), k -> layer);
   }
 
   /** The direction that the entity's own plane faces; straight up if it does not say. */

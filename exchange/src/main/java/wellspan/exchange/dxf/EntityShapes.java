@@ -38,6 +38,39 @@ final class EntityShapes {
     };
   }
 
+  /** Whether an entity says where it is; a point without a level lies at zero. */
+  static boolean isWhole(Entity e) {
+    return switch (e.type()) {
+      case "3DFACE" -> placed(e, 10) && placed(e, 11) && placed(e, 12);
+      case "LINE" -> placed(e, 10) && placed(e, 11);
+      case "CIRCLE", "ARC" -> placed(e, 10) && e.number(40, 0) > 0;
+      case "ELLIPSE" -> placed(e, 10) && placed(e, 11);
+      case "POINT", "TEXT", "MTEXT", "INSERT" -> placed(e, 10);
+      default -> true;
+    };
+  }
+
+  private static boolean placed(Entity e, int code) {
+    return e.has(code) && e.has(code + 10);
+  }
+
+  /** Whether it is a face without area. */
+  static boolean isWithoutArea(Entity e) {
+    if (!e.type().equals("3DFACE")) {
+      return false;
+    }
+    Shape.Faces f = (Shape.Faces) face(e);
+    int[] t = f.triangles();
+    for (int i = 0; i < t.length; i += 3) {
+      if (!same(f.xyz(), t[i], t[i + 1])
+          && !same(f.xyz(), t[i + 1], t[i + 2])
+          && !same(f.xyz(), t[i + 2], t[i])) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   /** True for kinds that are understood, even where one of them draws nothing. */
   static boolean reads(String type) {
     return switch (type) {

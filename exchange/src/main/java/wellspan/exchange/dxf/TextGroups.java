@@ -12,6 +12,7 @@ import wellspan.exchange.file.ReadException;
 
 /** Groups of a text drawing: two lines each. */
 final class TextGroups implements Groups {
+  private static final int COMMENT = 999;
   private static final int LONGEST_LINE = 1 << 26;
 
   private final Path file;
@@ -37,6 +38,15 @@ final class TextGroups implements Groups {
 
   @Override
   public boolean next() throws IOException {
+    do {
+      if (!group()) {
+        return false;
+      }
+    } while (code == COMMENT);
+    return true;
+  }
+
+  private boolean group() throws IOException {
     if (!line()) {
       return false;
     }

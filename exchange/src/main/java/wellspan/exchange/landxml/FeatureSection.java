@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import wellspan.core.describe.PropertySet;
 import wellspan.core.describe.PropertyValue;
 
@@ -25,17 +24,16 @@ final class FeatureSection {
    * @param out takes the set, if it holds any property, and those within it
    */
   void read(List<PropertySet> out) throws IOException {
-    String name =
-        xml.attribute("name")
-            .or(() -> attribute("code"))
-            .or(() -> attribute("source"))
-            .orElse("Feature");
+    String name = "Feature";
+    for (String attribute : List.of("source", "code", "name")) { // the last one counts most
+      name = xml.attribute(attribute).isPresent() ? xml.exact(attribute) : name;
+    }
     Map<String, PropertyValue> values = new LinkedHashMap<>();
     while (xml.nextTag()) {
       switch (xml.name()) {
         case "Property" -> {
-          String label = xml.attribute("label").orElse("");
-          String value = xml.attribute("value").orElse("");
+          String label = xml.exact("label");
+          String value = xml.exact("value");
           String key = label;
           for (int n = 2; values.containsKey(key); n++) {
             key = label + " (" + n + ")";
@@ -53,9 +51,5 @@ final class FeatureSection {
     if (!values.isEmpty()) {
       out.add(new PropertySet(name, values));
     }
-  }
-
-  private Optional<String> attribute(String name) {
-    return xml.attribute(name);
   }
 }

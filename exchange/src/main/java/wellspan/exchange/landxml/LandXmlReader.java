@@ -18,6 +18,7 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
+import wellspan.core.proof.Boundaries;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.file.UniqueNames;
@@ -248,9 +249,9 @@ public final class LandXmlReader {
       lines(f.name(), new FeatureLines(plan, up, findings).of(f), names, f.sets());
     }
     for (SurfaceSection.Raw s : surfaces) {
-      strings(s.name() + BREAKLINES, s.data().breaklines(), metres, up);
-      strings(s.name() + OUTLINES, s.data().boundaries(), metres, up);
-      strings(s.name() + CONTOURS, s.data().contours(), metres, up);
+      strings(s.name() + BREAKLINES, s.data().breaklines(), metres, up, List.of());
+      boundaries(s, metres, up);
+      strings(s.name() + CONTOURS, s.data().contours(), metres, up, List.of());
       sourcePoints(s, metres, up);
     }
     AlignmentMaker maker = new AlignmentMaker(metres, up, named, findings);
@@ -303,8 +304,25 @@ public final class LandXmlReader {
                 : Optional.of(Description.of(sets, Optional.empty()))));
   }
 
-  private void strings(String name, List<double[]> lists, double metres, double up) {
-    lines(name, lists.stream().map(xyz -> inMetres(xyz, metres, up)).toList(), names, List.of());
+  private void strings(
+      String name, List<double[]> lists, double metres, double up, List<PropertySet> sets) {
+    lines(name, lists.stream().map(xyz -> inMetres(xyz, metres, up)).toList(), names, sets);
+  }
+
+  /** Boundaries are lines that are marked as such, with the type of each. */
+  private void boundaries(SurfaceSection.Raw s, double metres, double up) {
+    List<String> types = new ArrayList<>();
+    for (int i = 0; i < s.data().boundaries().size(); i++) {
+      if (s.data().boundaries().get(i).length >= 6) {
+        types.add(s.data().boundaryTypes().get(i));
+      }
+    }
+    strings(
+        s.name() + OUTLINES,
+        s.data().boundaries(),
+        metres,
+        up,
+        List.of(Boundaries.set(s.name(), types)));
   }
 
   /** Lines of two points or more; shorter ones are counted in a finding. */

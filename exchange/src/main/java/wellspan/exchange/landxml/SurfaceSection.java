@@ -27,6 +27,7 @@ final class SurfaceSection {
           new ArrayList<>(),
           new ArrayList<>(),
           new ArrayList<>(),
+          new ArrayList<>(),
           new ArrayList<>());
   private final List<PropertySet> sets = new ArrayList<>();
   private final List<String> leftOut = new ArrayList<>();
@@ -70,13 +71,15 @@ final class SurfaceSection {
    * @param boundaries outer ones and holes
    * @param contours level lines
    * @param references names of coordinate points among the data points
+   * @param boundaryTypes of each boundary
    */
   record SourceData(
       List<double[]> breaklines,
       List<double[]> boundaries,
       List<double[]> points,
       List<double[]> contours,
-      List<String> references) {}
+      List<String> references,
+      List<String> boundaryTypes) {}
 
   Raw read() throws IOException {
     String name = xml.attribute("name").orElse("Surface");
@@ -95,7 +98,7 @@ final class SurfaceSection {
         }
         case "Pnts", "Faces" -> depth++;
         case "Breakline" -> part(() -> data.breaklines.addAll(lists()));
-        case "Boundary" -> part(() -> data.boundaries.addAll(lists()));
+        case "Boundary" -> part(this::boundary);
         case "DataPoints" -> part(this::dataPoints);
         case "Contour" -> part(this::contour);
         case "Feature" -> new FeatureSection(xml, counts).read(sets);
@@ -149,6 +152,14 @@ final class SurfaceSection {
       data.references.addAll(List.of(reference.split("\\s+")));
     }
     data.points.addAll(lists());
+  }
+
+  private void boundary() throws IOException {
+    String type = xml.attribute("bndType").orElse("outer");
+    for (double[] xyz : lists()) {
+      data.boundaries.add(xyz);
+      data.boundaryTypes.add(type);
+    }
   }
 
   private void contour() throws IOException {

@@ -189,6 +189,12 @@ final class XmlCursor implements AutoCloseable {
     return null;
   }
 
+  /** The attribute letter by letter, with the blanks around it; empty if it is not there. */
+  String exact(String name) {
+    String v = xml.getAttributeValue(null, name);
+    return v == null ? "" : v;
+  }
+
   /**
    * @return the attribute as a number, NaN if it is not there
    */

@@ -21,7 +21,7 @@ public final class PointListWriter {
 
   public static void write(Parcel parcel, Path file) throws IOException {
     double unit = parcel.unit().metres();
-    int decimals = unit >= 0.1 ? 6 : 3;
+    int decimals = parcel.format().decimals(parcel.unit());
     try (BufferedWriter out = Files.newBufferedWriter(file, StandardCharsets.UTF_8);
         CSVPrinter rows = new CSVPrinter(out, CSVFormat.DEFAULT)) {
       rows.printRecord("id", "easting", "northing", "height", "code");

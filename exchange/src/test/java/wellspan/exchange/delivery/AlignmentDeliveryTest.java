@@ -23,8 +23,6 @@ import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.DxfRelease;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.deliver.Proof;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
@@ -33,6 +31,7 @@ import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
 import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
+import wellspan.core.proof.Proof;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.landxml.LandXmlReader;
@@ -83,7 +82,13 @@ class AlignmentDeliveryTest {
         frame,
         unit,
         ids,
-        List.of(Packing.loosePiece(ids, id, item, IfcSchema.IFC4X3, "f")),
+        List.of(
+            Packing.loosePiece(
+                ids,
+                id,
+                new wellspan.core.receive.Received.Entry(item, "", Optional.empty()),
+                f,
+                "f")),
         Control.NONE);
   }
 

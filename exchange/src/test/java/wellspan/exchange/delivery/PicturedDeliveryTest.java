@@ -24,8 +24,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.deliver.Proof;
-import wellspan.core.deliver.Prover;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
@@ -40,6 +38,8 @@ import wellspan.core.picture.Pixels;
 import wellspan.core.picture.Texture;
 import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
+import wellspan.core.proof.Proof;
+import wellspan.core.proof.Prover;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.ifc.read.IfcReader;
@@ -177,7 +177,7 @@ class PicturedDeliveryTest {
         .singleElement()
         .satisfies(
             f -> {
-              assertThat(f.code()).isEqualTo("proof.picture");
+              assertThat(f.code()).isEqualTo("proof.texture");
               assertThat(f.message()).contains("aside");
             });
   }
@@ -186,7 +186,7 @@ class PicturedDeliveryTest {
   void aPictureThatIsGoneOrAnotherOneFailsTheProof() throws IOException {
     Proof gone = proofOfDamaged(t -> t.replaceAll("#\\d+=IFCINDEXEDTRIANGLETEXTUREMAP.*\n", ""));
     assertThat(gone.pass()).isFalse();
-    assertThat(gone.findings()).extracting(Finding::code).contains("proof.picture");
+    assertThat(gone.findings()).extracting(Finding::code).contains("proof.texture");
     Parcel p = parcel(ground(0x11));
     run(p, Progress.NONE);
     BufferedImage png = ImageIO.read(pictures().getFirst().toFile());

@@ -28,8 +28,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.deliver.Proof;
-import wellspan.core.deliver.Prover;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.Description;
 import wellspan.core.describe.EntityClass;
@@ -47,6 +45,8 @@ import wellspan.core.place.Contradictions;
 import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
 import wellspan.core.progress.Progress;
+import wellspan.core.proof.Proof;
+import wellspan.core.proof.Prover;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 import wellspan.core.unit.LinearUnit;
@@ -297,7 +297,7 @@ class RoundTripTest {
         .singleElement()
         .satisfies(
             f -> {
-              assertThat(f.code()).isEqualTo("proof.moved");
+              assertThat(f.code()).isEqualTo("proof.geometry");
               assertThat(f.message()).contains("vertex 1 of 144");
               assertThat(f.place().orElseThrow().east()).isCloseTo(412_100.123, within(1e-9));
             });
@@ -315,7 +315,7 @@ class RoundTripTest {
   @Test
   void aSwappedClassFails() throws IOException {
     assertThat(codes(damaged(s -> s.replace(".TERRAIN.", ".SOIL_BORING_POINT."))))
-        .containsExactly("proof.class");
+        .containsExactly("proof.type");
   }
 
   @Test
@@ -327,7 +327,7 @@ class RoundTripTest {
                         s.replaceFirst(
                             "(IFCALIGNMENTHORIZONTALSEGMENT\\(\\$,\\$,#\\d+,[^,]*,[^,]*,[^,]*),70\\.",
                             "$1,70.5"))))
-        .contains("proof.moved", "alignment.curve");
+        .contains("proof.geometry", "alignment.curve");
     assertThat(codes(damaged(s -> s.replaceFirst("IFCCLOTHOID\\((#\\d+),", "IFCCLOTHOID($1,1"))))
         .containsExactly("alignment.curve");
     assertThat(codes(damaged(s -> s.replace("IFCLABEL('Ground')", "IFCLABEL('Other')"))))
@@ -340,7 +340,7 @@ class RoundTripTest {
                             IDS.of("s/alignment/Road", "product"), "0000000000000000000000"))))
         .contains("proof.missing", "proof.extra");
     assertThat(codes(damaged(s -> s.replace("412000.,6534500.", "412000.5,6534500."))))
-        .contains("proof.frame", "proof.moved");
+        .contains("proof.place", "proof.geometry");
   }
 
   @Test
@@ -453,13 +453,13 @@ class RoundTripTest {
             folder.resolve("a.ifc"),
             Clock.systemUTC(),
             Progress.NONE);
-    String html = wellspan.core.deliver.ReceiptPage.html("Job", o.receipt());
+    String html = wellspan.core.receipt.ReceiptPage.html("Job", o.receipt());
     assertThat(html)
         .contains("Proven")
         .contains("BIM &lt;handover&gt;")
         .contains("242 triangles")
         .contains(o.receipt().files().getFirst().sha256());
-    String json = wellspan.core.deliver.ReceiptJson.text(o.receipt());
+    String json = wellspan.core.receipt.ReceiptJson.text(o.receipt());
     assertThat(json).contains("\"pass\" : true").contains("\"trianglesIdentical\" : true");
   }
 }

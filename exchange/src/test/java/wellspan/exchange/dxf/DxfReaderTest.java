@@ -473,10 +473,10 @@ class DxfReaderTest {
     DxfText d = new DxfText().header("AC1032", 6).section("BLOCKS");
     d.add(0, "BLOCK", 2, "B0", 70, 0).add(0, "POINT", 8, "0", 10, 0, 20, 0, 0, "ENDBLK");
     for (int i = 1; i < 9; i++) {
-      d.add(0, "BLOCK", 2, "B" + i, 70, 0, 0, "INSERT", 8, "0", 2, "B" + (i - 1));
+      d.add(0, "BLOCK", 2, "B" + i, 70, 0, 0, "INSERT", 8, "0", 2, "B" + (i - 1), 10, 0, 20, 0);
       d.add(70, 30_000, 71, 30_000, 0, "ENDBLK");
     }
-    d.endSection().section("ENTITIES").add(0, "INSERT", 8, "0", 2, "B8");
+    d.endSection().section("ENTITIES").add(0, "INSERT", 8, "0", 2, "B8", 10, 0, 20, 0);
     assertThatThrownBy(() -> read(d.end()))
         .isInstanceOf(ReadException.class)
         .hasMessageContaining("million things");

@@ -2,13 +2,15 @@ package wellspan.exchange.dxf.write;
 
 import java.io.BufferedWriter;
 import java.io.IOException;
+import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.LinkedHashMap;
 import java.util.Map;
+import wellspan.core.align.AlignmentChords;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.DxfRelease;
-import wellspan.core.deliver.LineComparison;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
@@ -28,20 +30,17 @@ public final class DxfWriter {
   /** Height of the names of points, metres. */
   private static final double TEXT_HEIGHT = 0.5;
 
-  /** Colours of layers by the bands of items, as numbers of the format's own palette. */
-  private static final int[] COLOURS = {1, 40, 6, 5, 8, 9, 32, 34, 7};
-
   private final Parcel parcel;
-  private final Map<String, String> layers;
+  private final Map<String, LayerLook> layers;
   private final DxfRelease release;
   private final boolean meshes;
   private final Frame frame;
   private final double unit;
   private final GroupText dxf;
-  private String modelSpace = "";
+  private final Tables.Handles handles;
 
   private DxfWriter(
-      Parcel parcel, DeliveryFormat.Dxf format, Map<String, String> layers, GroupText dxf) {
+      Parcel parcel, DeliveryFormat.Dxf format, Map<String, LayerLook> layers, GroupText dxf) {
     this.parcel = parcel;
     this.layers = layers;
     this.release = format.release();
@@ -49,55 +48,68 @@ public final class DxfWriter {
     this.dxf = dxf;
     frame = parcel.frame();
     unit = parcel.unit().metres();
+    handles = Tables.Handles.of(dxf);
   }
 
   /**
-   * @param layers name of each piece's layer, by its key
+   * @param layers of each piece, by its key; pieces may share one
    */
   public static void write(
       Parcel parcel,
       DeliveryFormat.Dxf format,
-      Map<String, String> layers,
+      Map<String, LayerLook> layers,
       Path file,
       Progress progress)
       throws IOException {
-    int decimals = parcel.unit().metres() >= 0.1 ? 7 : 4;
-    boolean numbered = format.release() != DxfRelease.R12;
-    boolean unicode = format.release() == DxfRelease.R2018;
-    try (BufferedWriter out =
-        Files.newBufferedWriter(
-            file, unicode ? StandardCharsets.UTF_8 : StandardCharsets.US_ASCII)) {
-      GroupText dxf = new GroupText(out, numbered, unicode, decimals);
+    Charset charset =
+        switch (format.release()) {
+          case R12 -> StandardCharsets.US_ASCII;
+          case R2000 -> Charset.forName("windows-1252");
+          case R2018 -> StandardCharsets.UTF_8;
+        };
+    try (BufferedWriter out = Files.newBufferedWriter(file, charset)) {
+      GroupText dxf =
+          new GroupText(
+              out,
+              format.release() != DxfRelease.R12,
+              charset.newEncoder(),
+              format.decimals(parcel.unit()));
       new DxfWriter(parcel, format, layers, dxf).write(progress);
       dxf.end();
     }
   }
 
   private void write(Progress progress) throws IOException {
-    header();
-    if (release != DxfRelease.R12) {
+    Box extent = extent();
+    boolean r12 = release == DxfRelease.R12;
+    if (r12) { // it has no variable for it
+      dxf.put(999, "lengths in " + parcel.unit().title());
+    }
+    header(extent);
+    if (!r12) {
       classes();
     }
-    modelSpace =
-        new Tables(dxf, release).write(parcel.pieces().stream().map(p -> layer(p)).toList());
+    Map<String, LayerLook> byName = new LinkedHashMap<>();
+    for (Parcel.Piece p : parcel.pieces()) {
+      LayerLook l = layers.get(p.key());
+      byName.putIfAbsent(l.name(), l);
+    }
+    new Tables(dxf, handles).write(byName.values(), extent);
     dxf.put(0, "SECTION").put(2, "ENTITIES");
     int done = 0;
     for (Parcel.Piece p : parcel.pieces()) {
       progress.step((double) done++ / parcel.pieces().size(), "Writing " + p.item().name());
-      piece(layers.get(p.key()), p.item(), progress);
+      piece(layers.get(p.key()).name(), p.item(), progress);
     }
     dxf.put(0, "ENDSEC");
-    if (release != DxfRelease.R12) {
-      Tables.objects(dxf);
+    if (!r12) {
+      new Objects(dxf, handles).write(extent);
     }
     dxf.put(0, "EOF");
   }
 
-  private Tables.Layer layer(Parcel.Piece p) {
-    return new Tables.Layer(layers.get(p.key()), COLOURS[p.item().band().ordinal()]);
-  }
-
-  private void header() throws IOException {
+  /** Extent in the file's coordinates and unit. */
+  private Box extent() {
     Box box = Box.EMPTY;
     for (Parcel.Piece p : parcel.pieces()) {
       Box b = p.item().bounds();
@@ -105,20 +117,33 @@ public final class DxfWriter {
         for (double n : new double[] {b.minN(), b.maxN()}) {
           for (double h : new double[] {b.minH(), b.maxH()}) {
             double level = Double.isFinite(h) ? h : frame.basePoint().height();
-            Position q = frame.toLocal(new Position(e, n, level));
+            Position q = local(new Position(e, n, level));
             box = box.union(Box.of(new double[] {q.east(), q.north(), q.height()}));
           }
         }
       }
     }
+    return box;
+  }
+
+  private void header(Box box) throws IOException {
     dxf.put(0, "SECTION").put(2, "HEADER").put(9, "$ACADVER").put(1, release.code());
     if (release != DxfRelease.R12) {
+      boolean metric =
+          switch (parcel.unit()) {
+            case METRE, MILLIMETRE, CENTIMETRE, KILOMETRE -> true;
+            case FOOT, US_SURVEY_FOOT, INCH, MILE -> false;
+          };
       dxf.put(9, "$DWGCODEPAGE").put(3, "ANSI_1252");
       dxf.put(9, "$INSUNITS").put(70, insertionUnit(parcel.unit()));
+      dxf.put(9, "$MEASUREMENT").put(70, metric ? 1 : 0);
+      dxf.put(9, "$TILEMODE").put(70, 1);
+      dxf.put(9, "$CLAYER").put(8, "0").put(9, "$CELTYPE").put(6, "ByLayer");
+      dxf.put(9, "$TEXTSTYLE").put(7, "Standard").put(9, "$DIMSTYLE").put(2, "Standard");
       dxf.put(9, "$HANDSEED").put(5, "FFFFFFF");
     }
-    dxf.put(9, "$EXTMIN").point(10, box.minE() / unit, box.minN() / unit, box.minH() / unit);
-    dxf.put(9, "$EXTMAX").point(10, box.maxE() / unit, box.maxN() / unit, box.maxH() / unit);
+    dxf.put(9, "$EXTMIN").point(10, box.minE(), box.minN(), box.minH());
+    dxf.put(9, "$EXTMAX").point(10, box.maxE(), box.maxN(), box.maxH());
     dxf.put(0, "ENDSEC");
   }
 
@@ -138,10 +163,19 @@ public final class DxfWriter {
   private void classes() throws IOException {
     dxf.put(0, "SECTION").put(2, "CLASSES");
     if (meshes) {
-      dxf.put(0, "CLASS").put(1, "MESH").put(2, "AcDbSubDMesh").put(3, "ObjectDBX Classes");
-      dxf.put(90, 0).put(280, 0).put(281, 1);
+      classRecord("MESH", "AcDbSubDMesh", 1);
     }
+    classRecord("ACDBDICTIONARYWDFLT", "AcDbDictionaryWithDefault", 0);
+    classRecord("ACDBPLACEHOLDER", "AcDbPlaceHolder", 0);
     dxf.put(0, "ENDSEC");
+  }
+
+  private void classRecord(String name, String subclass, int entity) throws IOException {
+    dxf.put(0, "CLASS").put(1, name).put(2, subclass).put(3, "ObjectDBX Classes").put(90, 0);
+    if (release == DxfRelease.R2018) {
+      dxf.put(91, 0);
+    }
+    dxf.put(280, 0).put(281, entity);
   }
 
   private void piece(String layer, Item item, Progress progress) throws IOException {
@@ -149,7 +183,7 @@ public final class DxfWriter {
       case Item.TerrainSurface s -> surface(layer, s.mesh(), progress);
       case Item.Cover c -> surface(layer, c.mesh(), progress);
       case Item.Body b -> surface(layer, b.mesh(), progress);
-      case Item.AlignmentLine a -> line(layer, LineComparison.chords(a.alignment()));
+      case Item.AlignmentLine a -> line(layer, AlignmentChords.of(a.alignment()));
       case Item.StringLine l -> {
         for (Polyline p : l.lines()) {
           line(layer, p);
@@ -160,12 +194,14 @@ public final class DxfWriter {
     }
   }
 
-  private void entity(String type, String layer) throws IOException {
-    dxf.object(type);
-    if (dxf.handles()) {
-      dxf.put(330, modelSpace).put(100, "AcDbEntity");
-    }
-    dxf.put(8, layer);
+  private String entity(String type, String layer) throws IOException {
+    return entity(type, layer, handles.model());
+  }
+
+  private String entity(String type, String layer, String owner) throws IOException {
+    String own = dxf.object(type, owner);
+    dxf.subclass("AcDbEntity").words(8, layer);
+    return own;
   }
 
   private Position local(Position shared) {
@@ -209,15 +245,15 @@ public final class DxfWriter {
 
   /** A line in space; a point without a level lies at the height of the file's zero. */
   private void line(String layer, Polyline line) throws IOException {
-    entity("POLYLINE", layer);
+    String own = entity("POLYLINE", layer);
     dxf.subclass("AcDb3dPolyline").put(66, 1).point(10, 0, 0, 0).put(70, 8);
     for (int i = 0; i < line.pointCount(); i++) {
       Position p = onZero(line.point(i));
-      entity("VERTEX", layer);
+      entity("VERTEX", layer, own);
       dxf.subclass("AcDbVertex").subclass("AcDb3dPolylineVertex");
       dxf.point(10, p.east(), p.north(), p.height()).put(70, 32);
     }
-    entity("SEQEND", layer);
+    entity("SEQEND", layer, own);
   }
 
   private Position onZero(Position p) {
@@ -234,7 +270,7 @@ public final class DxfWriter {
       dxf.subclass("AcDbPoint").point(10, p.east(), p.north(), p.height());
       entity("TEXT", layer);
       dxf.subclass("AcDbText").point(10, p.east(), p.north(), p.height());
-      dxf.put(40, TEXT_HEIGHT / unit).put(1, n.name()).subclass("AcDbText");
+      dxf.put(40, TEXT_HEIGHT / unit).words(1, n.name()).subclass("AcDbText");
     }
   }
 }

@@ -2,6 +2,8 @@ package wellspan.exchange.dxf.write;
 
 import java.io.IOException;
 import java.io.Writer;
+import java.nio.charset.CharsetEncoder;
+import java.util.Locale;
 import wellspan.exchange.file.DecimalText;
 
 /** Writes groups of code and value, and numbers the objects of a drawing. */
@@ -10,37 +12,50 @@ final class GroupText {
 
   private final Writer out;
   private final boolean handles;
-  private final boolean unicode;
+  private final CharsetEncoder encoding;
   private final int decimals;
   private final StringBuilder text = new StringBuilder(FLUSH + 1024);
-  private int handle = 0x10;
+  private int handle = 0x20;
 
   /**
    * @param handles whether objects are numbered, from release 13 on
-   * @param unicode whether text is written as UTF-8; otherwise what is beyond ASCII is escaped
+   * @param encoding of the file; letters that it lacks are escaped
    */
-  GroupText(Writer out, boolean handles, boolean unicode, int decimals) {
+  GroupText(Writer out, boolean handles, CharsetEncoder encoding, int decimals) {
     this.out = out;
     this.handles = handles;
-    this.unicode = unicode;
+    this.encoding = encoding;
     this.decimals = decimals;
   }
 
+  /** A value with a meaning in the format: names of records, marks. */
   GroupText put(int code, String value) throws IOException {
     code(code);
-    if (unicode) {
-      text.append(value);
-    } else {
-      value
-          .chars()
-          .forEach(
-              c -> {
-                if (c < 0x80) {
-                  text.append((char) c);
-                } else {
-                  text.append(String.format("\\U+%04X", c));
-                }
-              });
+    text.append(value).append('\n');
+    flush();
+    return this;
+  }
+
+  /** A name or a text of people's own, escaped so that no part of it is taken for a mark. */
+  GroupText words(int code, String value) throws IOException {
+    code(code);
+    int n = value.length();
+    for (int i = 0; i < n; i++) {
+      char c = value.charAt(i);
+      boolean doubled =
+          c == '%'
+              && (i > 0 && value.charAt(i - 1) == '%' || i + 1 < n && value.charAt(i + 1) == '%');
+      if (c < ' ') {
+        text.append(' ');
+      } else if (c == '^') {
+        text.append("^ ");
+      } else if (doubled) {
+        text.append("%%%");
+      } else if (c == '\\' && value.startsWith("U+", i + 1) || !encoding.canEncode(c)) {
+        text.append(String.format(Locale.ROOT, "\\U+%04X", (int) c));
+      } else {
+        text.append(c);
+      }
     }
     text.append('\n');
     flush();
@@ -65,19 +80,27 @@ final class GroupText {
     text.append(code < 10 ? "  " : code < 100 ? " " : "").append(code).append('\n');
   }
 
-  /** A point; its height is left out if it is not known. */
   GroupText point(int code, double x, double y, double z) throws IOException {
     return put(code, x).put(code + 10, y).put(code + 20, z);
   }
 
-  /** Starts an object with a number of its own, where the release has numbers. */
-  GroupText object(String type) throws IOException {
+  GroupText flat(int code, double x, double y) throws IOException {
+    return put(code, x).put(code + 10, y);
+  }
+
+  /** Starts an object with a number of its own and its owner's, where the release has numbers. */
+  String object(String type, String owner) throws IOException {
     put(0, type);
-    return handles ? put(5, nextHandle()) : this;
+    if (!handles) {
+      return "";
+    }
+    String own = nextHandle();
+    put(5, own).put(330, owner);
+    return own;
   }
 
   String nextHandle() {
-    return Integer.toHexString(handle++).toUpperCase(java.util.Locale.ROOT);
+    return Integer.toHexString(handle++).toUpperCase(Locale.ROOT);
   }
 
   /** A subclass marker, where the release has them. */

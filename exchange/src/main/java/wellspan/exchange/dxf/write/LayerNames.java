@@ -4,10 +4,11 @@ import java.text.Normalizer;
 import java.util.Locale;
 import java.util.function.UnaryOperator;
 import wellspan.core.deliver.DxfRelease;
+import wellspan.exchange.file.UniqueNames;
 
-/** Names that layers may have. */
+/** Names that layers may have. They do not know case: two that differ by it only are one layer. */
 public final class LayerNames {
-  private static final int LONGEST_R12 = 28; // 31, less a number for the second of a name
+  private static final int LONGEST_R12 = 27; // 31, less a number for the second of a name
 
   private LayerNames() {}
 
@@ -19,6 +20,13 @@ public final class LayerNames {
     };
   }
 
+  /** Keeps names apart by an ending that is itself allowed. */
+  public static UniqueNames unique(DxfRelease release) {
+    return release == DxfRelease.R12
+        ? UniqueNames.ignoringCase("_", "")
+        : UniqueNames.ignoringCase(" (", ")");
+  }
+
   private static String plain(String s) {
     String ascii =
         Normalizer.normalize(
@@ -28,8 +36,10 @@ public final class LayerNames {
     return name.isEmpty() ? "_" : name.substring(0, Math.min(LONGEST_R12, name.length()));
   }
 
+  /** Two percent signs begin a mark in texts and not every receiver knows how a third ends it. */
   private static String free(String s) {
-    String name = s.replaceAll("[<>/\\\\\":;?*|=`,\\p{Cntrl}]", "_").strip();
-    return name.isEmpty() ? "_" : name.substring(0, Math.min(200, name.length()));
+    String name =
+        s.replaceAll("[<>/\\\\\":;?*|=`,\\p{Cntrl}]", "_").replaceAll("%{2,}", "%").strip();
+    return name.isEmpty() ? "_" : name.substring(0, Math.min(200, name.length())).strip();
   }
 }

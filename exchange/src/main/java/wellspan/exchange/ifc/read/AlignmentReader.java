@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
@@ -27,12 +28,13 @@ final class AlignmentReader {
   private static final double SAME = 1e-5;
 
   /** Elements that end within this of the next one's start hang together, metres. */
-  private static final double JUMP = 1e-3;
+  private static final double JUMP = 5e-4;
 
   private final Units units;
   private final Georeference geo;
   private final PropertyReader properties;
   private final Soundness soundness;
+  private final CurveReader curves;
   private final List<Finding> findings;
   private final Map<Integer, List<Instance>> nested = new HashMap<>();
 
@@ -45,6 +47,7 @@ final class AlignmentReader {
       List<Finding> findings) {
     this.units = units;
     this.soundness = soundness;
+    curves = new CurveReader(units);
     this.geo = geo;
     this.properties = properties;
     this.findings = findings;
@@ -101,8 +104,10 @@ final class AlignmentReader {
                           .withFigure(
                               String.format(Locale.ROOT, "%.4f mm", 1000 * d * units.length()))));
       continuous(own, name);
+      closing(own, children, name);
+      drawn(alignment, own, name);
       Placement placement = Placement.of(alignment, Placement.memory());
-      return Optional.of(shared(own, placement, chainages(children), placement.m()[11]));
+      return Optional.of(shared(own, placement, chainages(children, name), placement.m()[11]));
     } catch (Refused | IllegalArgumentException | Unread e) {
       findings.add(
           Finding.error(
@@ -146,6 +151,89 @@ final class AlignmentReader {
         return;
       }
     }
+  }
+
+  /** The segments of no length that close the layouts must stand where these end. */
+  private void closing(Alignment own, List<Instance> children, String name) {
+    for (Instance s : parameters(children, "IFCALIGNMENTHORIZONTAL")) {
+      if (s.number("SegmentLength", 0) == 0) {
+        double[] p = Placement.point(s.ref("StartPoint"));
+        PlanPoint end = own.elements().getLast().end();
+        double off = Math.hypot(p[0] - end.east(), p[1] - end.north()) * units.length();
+        if (off > JUMP) {
+          jump(name, "its plan ends", off);
+        }
+      }
+    }
+    for (Instance s : parameters(children, "IFCALIGNMENTVERTICAL")) {
+      if (s.number("HorizontalLength", 0) == 0 && own.profile().isPresent()) {
+        ProfileSegment last = own.profile().get().segments().getLast();
+        double off =
+            Math.max(
+                    Math.abs(s.number("StartHeight") - last.endLevel()),
+                    Math.abs(s.number("StartDistAlong") - last.endDistance()))
+                * units.length();
+        if (off > JUMP) {
+          jump(name, "its profile ends", off);
+        }
+      }
+    }
+  }
+
+  /** Lines of points that are drawn beside the curves must lie on the alignment. */
+  private void drawn(Instance alignment, Alignment own, String name) {
+    double worst = 0;
+    for (Instance r :
+        alignment.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of())) {
+      for (Instance item : LineReader.elements(r.refs("Items"))) {
+        Optional<String> fault = soundness.whole(item);
+        if (fault.isPresent()) {
+          throw new Unread(item, "cannot be read: " + fault.get());
+        }
+        if (item.isA("IFCPOLYLINE")
+            || item.isA("IFCINDEXEDPOLYCURVE") && item.get("Segments") instanceof Value.Unset) {
+          worst = Math.max(worst, offDrawn(curves.points(item), own));
+        }
+      }
+    }
+    if (worst * units.length() > JUMP) {
+      findings.add(
+          Finding.error(
+              RECEIVE,
+              "alignment.drawn",
+              name,
+              String.format(
+                  Locale.ROOT,
+                  "%s: the line that is drawn for it lies up to %.4f m from its layout.",
+                  name,
+                  worst * units.length())));
+    }
+  }
+
+  private static double offDrawn(double[] xyz, Alignment own) {
+    double worst = 0;
+    double d = own.profile().map(p -> Math.max(0, p.start())).orElse(0.0);
+    double length = own.length();
+    for (int i = 0; i < xyz.length; i += 3) {
+      if (i > 0) {
+        d += Math.hypot(xyz[i] - xyz[i - 3], xyz[i + 1] - xyz[i - 2]);
+      }
+      AlignmentPoint q = own.at(Math.min(d, length));
+      for (int k = 0; k < 30; k++) {
+        double ahead =
+            (xyz[i] - q.east()) * Math.cos(q.direction())
+                + (xyz[i + 1] - q.north()) * Math.sin(q.direction());
+        d = Math.clamp(d + ahead, 0, length);
+        q = own.at(d);
+        if (Math.abs(ahead) < 1e-9) {
+          break;
+        }
+      }
+      double off = Math.hypot(xyz[i] - q.east(), xyz[i + 1] - q.north());
+      boolean level = Double.isFinite(q.level()) && xyz[i + 2] != 0;
+      worst = Math.max(worst, level ? Math.hypot(off, xyz[i + 2] - q.level()) : off);
+    }
+    return worst;
   }
 
   private void jump(String name, String where, double by) {
@@ -242,9 +330,10 @@ final class AlignmentReader {
     return out.isEmpty() ? Optional.empty() : Optional.of(new Profile("Profile", out));
   }
 
-  private Chainages chainages(List<Instance> children) {
+  private Chainages chainages(List<Instance> children, String name) {
     double start = 0;
     List<Chainages.Equation> equations = new ArrayList<>();
+    List<double[]> labels = new ArrayList<>();
     for (Instance c : children) {
       if (!c.isA("IFCREFERENT")) {
         continue;
@@ -272,10 +361,30 @@ final class AlignmentReader {
         equations.add(new Chainages.Equation(along, back, station, increasing));
       } else if (!(along > 0)) {
         start = station;
+      } else {
+        labels.add(new double[] {along, station});
       }
     }
     equations.sort(java.util.Comparator.comparingDouble(Chainages.Equation::distance));
-    return new Chainages(start, equations);
+    Chainages out = new Chainages(start, equations);
+    for (double[] label : labels) {
+      double off = Math.abs(out.at(label[0]) - label[1]);
+      if (off > JUMP) {
+        findings.add(
+            Finding.error(
+                RECEIVE,
+                "alignment.station",
+                name,
+                String.format(
+                    Locale.ROOT,
+                    "%s: the referent at %.3f m says the chainage %s, which is %.3f m from what its start gives.",
+                    name,
+                    label[0],
+                    Chainages.format(label[1]),
+                    off)));
+      }
+    }
+    return out;
   }
 
   private Alignment shared(Alignment own, Placement placement, Chainages chainages, double dz) {

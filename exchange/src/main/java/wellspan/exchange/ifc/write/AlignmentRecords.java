@@ -35,6 +35,7 @@ final class AlignmentRecords {
   private final ProjectRecords project;
   private final PropertyRecords properties;
   private final LocalCoordinates local;
+  private final Representations representations;
   private final double unit;
   private Parcel.Piece piece;
 
@@ -43,7 +44,9 @@ final class AlignmentRecords {
       Parcel parcel,
       ProjectRecords project,
       PropertyRecords properties,
-      LocalCoordinates local) {
+      LocalCoordinates local,
+      Representations representations) {
+    this.representations = representations;
     this.step = step;
     this.parcel = parcel;
     this.project = project;
@@ -73,19 +76,19 @@ final class AlignmentRecords {
     Alignment a = local.of(item.alignment());
     AlignmentCurves curves = new AlignmentCurves(step, unit);
     int base = curves.composite(a.simpleElements());
-    List<Integer> representations = new ArrayList<>();
+    List<Integer> shapes = new ArrayList<>();
     int axis = base;
     if (a.profile().isPresent()) {
-      representations.add(representation(project.axisContext(), "FootPrint", "Curve2D", base));
+      shapes.add(representations.add(project.axisContext(), "FootPrint", "Curve2D", List.of(base)));
       axis = curves.gradient(a.profile().get(), base);
-      representations.add(representation(project.axisContext(), "Axis", "Curve3D", axis));
+      shapes.add(representations.add(project.axisContext(), "Axis", "Curve3D", List.of(axis)));
     } else {
-      representations.add(representation(project.axisContext(), "Axis", "Curve2D", base));
+      shapes.add(representations.add(project.axisContext(), "Axis", "Curve2D", List.of(base)));
     }
-    representations.add(
-        representation(
-            project.annotationContext(), "Annotation", "GeometricCurveSet", polyline(a)));
-    int shape = step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(representations));
+    shapes.add(
+        representations.add(
+            project.annotationContext(), "Annotation", "GeometricCurveSet", List.of(polyline(a))));
+    int shape = step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(shapes));
     int placement = step.add("IfcLocalPlacement", UNSET, ref(project.identity()));
     int alignment =
         step.root(
@@ -105,12 +108,6 @@ final class AlignmentRecords {
     step.root(
         "IfcRelNests", id("referents"), UNSET, UNSET, ref(alignment), refs(referents(a, axis)));
     return alignment;
-  }
-
-  private int representation(int context, String identifier, String type, int item)
-      throws IOException {
-    return step.add(
-        "IfcShapeRepresentation", ref(context), text(identifier), text(type), refs(List.of(item)));
   }
 
   private int horizontal(List<PlanElement> elements, int placement) throws IOException {

@@ -18,7 +18,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.deliver.LineComparison;
+import wellspan.core.align.AlignmentChords;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.EntityClass;
 import wellspan.core.describe.IfcSchema;
@@ -41,6 +41,7 @@ public final class IfcWriter {
   private final Schema schema;
   private final StepWriter step;
   private final LocalCoordinates local;
+  private final Representations representations;
   private final LineRecords lines;
   private final FinishRecords finishes;
   private final MeshRecords meshes;
@@ -54,9 +55,10 @@ public final class IfcWriter {
     this.step = step;
     schema = Schema.forFile(parcel.schema().id()).orElseThrow();
     local = new LocalCoordinates(parcel);
-    lines = new LineRecords(step, local);
+    representations = new Representations(step);
+    lines = new LineRecords(step, local, representations);
     finishes = new FinishRecords(step, parcel);
-    meshes = new MeshRecords(step, local, finishes);
+    meshes = new MeshRecords(step, local, finishes, representations);
   }
 
   /**
@@ -108,10 +110,12 @@ public final class IfcWriter {
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
       progress.step((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
+      representations.on(piece.layer());
       int object = piece(piece, project, properties);
       piece.description().finish().ifPresent(f -> finishes.made(object, f));
       properties.attach(piece.key(), object, piece.description().propertySets());
     }
+    representations.layers();
     finishes.materials();
     structure(project);
   }
@@ -131,12 +135,13 @@ public final class IfcWriter {
       case Item.AlignmentLine a
           when piece.description().entityClass().entity().equals("IfcAlignment") -> {
         int alignment =
-            new AlignmentRecords(step, parcel, project, properties, local).write(piece, a);
+            new AlignmentRecords(step, parcel, project, properties, local, representations)
+                .write(piece, a);
         alignments.add(alignment);
         yield alignment;
       }
       case Item.AlignmentLine a ->
-          lines(piece, project, List.of(LineComparison.chords(a.alignment())));
+          lines(piece, project, List.of(AlignmentChords.of(a.alignment())));
       case Item.StringLine l -> lines(piece, project, l.lines());
       case Item.PointGroup p -> points(piece, project, p);
       case Item.GroundImage g -> throw new IllegalStateException(g.kind());

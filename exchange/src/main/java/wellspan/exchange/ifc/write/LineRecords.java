@@ -2,9 +2,7 @@ package wellspan.exchange.ifc.write;
 
 import static wellspan.exchange.ifc.write.StepValue.UNSET;
 import static wellspan.exchange.ifc.write.StepValue.reals;
-import static wellspan.exchange.ifc.write.StepValue.ref;
 import static wellspan.exchange.ifc.write.StepValue.refs;
-import static wellspan.exchange.ifc.write.StepValue.text;
 
 import java.io.IOException;
 import java.util.ArrayList;
@@ -16,9 +14,11 @@ import wellspan.core.geom.Position;
 final class LineRecords {
   private final StepWriter step;
   private final LocalCoordinates local;
+  private final Representations representations;
 
-  LineRecords(StepWriter step, LocalCoordinates local) {
+  LineRecords(StepWriter step, LocalCoordinates local, Representations representations) {
     this.step = step;
+    this.representations = representations;
     this.local = local;
   }
 
@@ -49,18 +49,12 @@ final class LineRecords {
     }
     int representation =
         annotation
-            ? step.add(
-                "IfcShapeRepresentation",
-                ref(project.annotationContext()),
-                text("Annotation"),
-                text("GeometricCurveSet"),
-                refs(List.of(step.add("IfcGeometricCurveSet", refs(curves)))))
-            : step.add(
-                "IfcShapeRepresentation",
-                ref(project.axisContext()),
-                text("Axis"),
-                text("Curve3D"),
-                refs(curves));
+            ? representations.add(
+                project.annotationContext(),
+                "Annotation",
+                "GeometricCurveSet",
+                List.of(step.add("IfcGeometricCurveSet", refs(curves))))
+            : representations.add(project.axisContext(), "Axis", "Curve3D", curves);
     return step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(List.of(representation)));
   }
 
@@ -68,12 +62,8 @@ final class LineRecords {
   int pointShape(ProjectRecords project, Position p) throws IOException {
     int set = step.add("IfcGeometricSet", refs(List.of(point(p))));
     int representation =
-        step.add(
-            "IfcShapeRepresentation",
-            ref(project.annotationContext()),
-            text("Annotation"),
-            text("GeometricSet"),
-            refs(List.of(set)));
+        representations.add(
+            project.annotationContext(), "Annotation", "GeometricSet", List.of(set));
     return step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(List.of(representation)));
   }
 }

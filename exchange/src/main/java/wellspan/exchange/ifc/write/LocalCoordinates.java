@@ -17,10 +17,12 @@ final class LocalCoordinates {
   private final double unit;
   private final double zero;
   private final double upwards;
+  private final int decimals;
 
   LocalCoordinates(Parcel parcel) {
     similarity = parcel.frame().local();
     unit = parcel.unit().metres();
+    decimals = parcel.format().decimals(parcel.unit());
     zero = parcel.frame().basePoint().height();
     upwards = parcel.schema() == IfcSchema.IFC4X3 ? 1 : parcel.frame().scale();
   }
@@ -59,7 +61,7 @@ final class LocalCoordinates {
 
   /** Decimals that keep a micrometre: a thousandth of what counts as a deviation. */
   int decimals() {
-    return unit >= 100 ? 9 : unit >= 0.1 ? 7 : 4;
+    return decimals;
   }
 
   /** An alignment in local coordinates, in metres. */

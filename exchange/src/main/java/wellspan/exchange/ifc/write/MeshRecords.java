@@ -5,7 +5,6 @@ import static wellspan.exchange.ifc.write.StepValue.flag;
 import static wellspan.exchange.ifc.write.StepValue.reals;
 import static wellspan.exchange.ifc.write.StepValue.ref;
 import static wellspan.exchange.ifc.write.StepValue.refs;
-import static wellspan.exchange.ifc.write.StepValue.text;
 
 import java.io.IOException;
 import java.util.ArrayList;
@@ -24,9 +23,15 @@ final class MeshRecords {
   private final LocalCoordinates local;
   private final FinishRecords finishes;
   private final TextureRecords textures;
+  private final Representations representations;
 
-  MeshRecords(StepWriter step, LocalCoordinates local, FinishRecords finishes) {
+  MeshRecords(
+      StepWriter step,
+      LocalCoordinates local,
+      FinishRecords finishes,
+      Representations representations) {
     this.step = step;
+    this.representations = representations;
     this.local = local;
     this.finishes = finishes;
     textures = new TextureRecords(step);
@@ -51,13 +56,7 @@ final class MeshRecords {
             : Optional.empty();
     finishes.dress(geometry, finish, image);
     String type = faces ? closed ? "Brep" : "SurfaceModel" : "Tessellation";
-    int body =
-        step.add(
-            "IfcShapeRepresentation",
-            ref(project.bodyContext()),
-            text("Body"),
-            text(type),
-            refs(List.of(geometry)));
+    int body = representations.add(project.bodyContext(), "Body", type, List.of(geometry));
     return step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(List.of(body)));
   }
 

@@ -23,7 +23,10 @@ final class AlignmentText {
     this.a = a;
   }
 
-  void write(String name) {
+  /**
+   * @param more writes what else belongs into the alignment
+   */
+  void write(String name, Runnable more) {
     text.append("    <Alignment name=\"").append(name).append('"');
     number("length", a.length());
     number("staStart", a.startChainage());
@@ -48,6 +51,7 @@ final class AlignmentText {
           .append("\"/>\n");
     }
     a.profile().ifPresent(this::profile);
+    more.run();
     text.append("    </Alignment>\n");
   }
 

@@ -14,6 +14,7 @@ import java.util.Map;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.MovedAlignment;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.describe.PropertySet;
 import wellspan.core.flaw.SurfaceFlaws;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
@@ -51,7 +52,7 @@ public final class LandXmlWriter {
     this.out = out;
     frame = parcel.frame();
     unit = parcel.unit().metres();
-    decimals = unit >= 0.1 ? 7 : 4;
+    decimals = parcel.format().decimals(parcel.unit());
   }
 
   /**
@@ -163,9 +164,9 @@ public final class LandXmlWriter {
       progress.step(0, "Writing " + p.item().name());
       String name = Xml.escaped(names.get(p.key()));
       switch (p.item()) {
-        case Item.AlignmentLine a -> alignment(name, a.alignment());
-        case Item.PointGroup g -> points(name, g);
-        case Item.StringLine l -> lines(name, l);
+        case Item.AlignmentLine a -> alignment(name, a.alignment(), p);
+        case Item.PointGroup g -> points(name, g, p);
+        case Item.StringLine l -> lines(name, l, p);
         default -> throw new IllegalStateException(p.item().kind());
       }
     }
@@ -174,12 +175,28 @@ public final class LandXmlWriter {
     }
   }
 
-  private void alignment(String name, Alignment shared) {
-    Alignment local = MovedAlignment.inUnit(1 / unit, MovedAlignment.by(frame.local(), shared));
-    new AlignmentText(text, local).write(name);
+  /** What a piece says of itself, each set a feature with texts. */
+  private void features(Parcel.Piece piece, String indent) {
+    for (PropertySet set : piece.description().propertySets()) {
+      text.append(indent).append("<Feature name=\"").append(Xml.escaped(set.name())).append("\">");
+      set.values()
+          .forEach(
+              (label, value) ->
+                  text.append("<Property label=\"")
+                      .append(Xml.escaped(label))
+                      .append("\" value=\"")
+                      .append(Xml.escaped(ValueText.of(value)))
+                      .append("\"/>"));
+      text.append("</Feature>\n");
+    }
   }
 
-  private void points(String name, Item.PointGroup g) throws IOException {
+  private void alignment(String name, Alignment shared, Parcel.Piece piece) {
+    Alignment local = MovedAlignment.inUnit(1 / unit, MovedAlignment.by(frame.local(), shared));
+    new AlignmentText(text, local).write(name, () -> features(piece, "      "));
+  }
+
+  private void points(String name, Item.PointGroup g, Parcel.Piece piece) throws IOException {
     text.append("  <CgPoints name=\"").append(name).append("\">\n");
     for (Item.NamedPoint p : g.points()) {
       text.append("    <CgPoint name=\"").append(Xml.escaped(p.name())).append('"');
@@ -191,10 +208,11 @@ public final class LandXmlWriter {
       text.append("</CgPoint>\n");
       flush(FLUSH);
     }
+    features(piece, "    ");
     text.append("  </CgPoints>\n");
   }
 
-  private void lines(String name, Item.StringLine l) throws IOException {
+  private void lines(String name, Item.StringLine l, Parcel.Piece piece) throws IOException {
     text.append("    <PlanFeature name=\"").append(name).append("\"><CoordGeom>\n");
     for (Polyline line : l.lines()) {
       text.append("      <IrregularLine><Start>");
@@ -205,7 +223,9 @@ public final class LandXmlWriter {
       list(line);
       text.append("</IrregularLine>\n");
     }
-    text.append("    </CoordGeom></PlanFeature>\n");
+    text.append("    </CoordGeom>\n");
+    features(piece, "      ");
+    text.append("    </PlanFeature>\n");
   }
 
   /** All points of a line in one list; flat if one of them has no level. */
@@ -256,19 +276,20 @@ public final class LandXmlWriter {
               .filter(b -> b.within().equals(p.key()) && b.item() instanceof Item.StringLine)
               .flatMap(b -> ((Item.StringLine) b.item()).lines().stream())
               .toList();
-      surface(names.get(p.key()), material, mesh, invisible, breaklines, progress);
+      surface(p, material, mesh, invisible, breaklines, progress);
     }
     text.append(open ? "  </Surfaces>\n" : "");
   }
 
   private void surface(
-      String name,
+      Parcel.Piece piece,
       String material,
       Mesh mesh,
       int[] invisible,
       List<Polyline> breaklines,
       Progress progress)
       throws IOException {
+    String name = names.get(piece.key());
     text.append("    <Surface name=\"").append(Xml.escaped(name)).append('"');
     if (!material.isEmpty()) {
       text.append(" desc=\"").append(Xml.escaped(material)).append('"');
@@ -307,7 +328,9 @@ public final class LandXmlWriter {
     text.append("      </Pnts>\n      <Faces>\n");
     faces(mesh.triangles(), "<F>");
     faces(invisible, "<F i=\"1\">");
-    text.append("      </Faces>\n      </Definition>\n    </Surface>\n");
+    text.append("      </Faces>\n      </Definition>\n");
+    features(piece, "      ");
+    text.append("    </Surface>\n");
   }
 
   private void faces(int[] corners, String open) throws IOException {

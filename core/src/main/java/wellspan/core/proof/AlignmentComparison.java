@@ -1,6 +1,4 @@
-package wellspan.core.deliver;
-
-import static wellspan.core.finding.Stop.DELIVER;
+package wellspan.core.proof;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -8,18 +6,19 @@ import java.util.Locale;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
-import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.proof.Difference.What;
 
 /** Compares an alignment as sent and as arrived at 1 m steps and at every element end. */
 final class AlignmentComparison {
   private AlignmentComparison() {}
 
-  static ItemComparison compare(Item.AlignmentLine sentItem, Item.AlignmentLine arrivedItem) {
+  static ItemComparison compare(
+      Item.AlignmentLine sentItem, Item.AlignmentLine arrivedItem, double tolerance) {
     Alignment sent = sentItem.alignment();
     Alignment arrived = arrivedItem.alignment();
-    List<Finding> findings = new ArrayList<>();
+    List<Difference> findings = new ArrayList<>();
     List<AlignmentPoint> points = sent.everyWithEnds(1);
     double[] deviations = new double[points.size()];
     double chainage = 0;
@@ -33,13 +32,12 @@ final class AlignmentComparison {
     double longer = Math.abs(sent.length() - arrived.length());
     double max = Math.max(deviations[worst], longer);
     String name = sentItem.name();
-    if (!(max <= Proof.TOLERANCE)) {
+    if (!(max <= tolerance)) {
       AlignmentPoint p = points.get(worst);
       String figure = String.format(Locale.ROOT, "%.4f mm", 1000 * max);
       findings.add(
-          Finding.error(
-                  DELIVER,
-                  "proof.moved",
+          Difference.of(
+                  What.GEOMETRY,
                   name,
                   name
                       + ": the alignment lies "
@@ -48,13 +46,13 @@ final class AlignmentComparison {
                       + Chainages.format(p.chainage())
                       + ".")
               .at(new Position(p.east(), p.north(), p.level()))
-              .withFigure(figure));
+              .by(max));
     }
+    chainage = Math.max(chainage, equations(sent.chainages(), arrived.chainages()));
     if (chainage > 1e-6) {
       findings.add(
-          Finding.error(
-              DELIVER,
-              "proof.chainage",
+          Difference.of(
+              What.GEOMETRY,
               name,
               String.format(Locale.ROOT, "%s: chainages differ by up to %.3f m.", name, chainage)));
     }
@@ -63,12 +61,11 @@ final class AlignmentComparison {
             && sent.profile()
                 .map(p -> p.segments().size())
                 .equals(arrived.profile().map(p -> p.segments().size()))
-            && max <= Proof.TOLERANCE;
+            && max <= tolerance;
     if (sent.simpleElements().size() != arrived.simpleElements().size()) {
       findings.add(
-          Finding.error(
-              DELIVER,
-              "proof.elements",
+          Difference.of(
+              What.GEOMETRY,
               name,
               name
                   + ": "
@@ -81,6 +78,22 @@ final class AlignmentComparison {
         new Proof.ItemProof(
             name, sentItem.kind(), points.size() + " points", max, identical, deviations),
         findings);
+  }
+
+  /** By how much the labels at jumps of chainage differ at most, metres. */
+  private static double equations(Chainages a, Chainages b) {
+    if (a.equations().size() != b.equations().size()) {
+      return Double.POSITIVE_INFINITY;
+    }
+    double most = 0;
+    for (int i = 0; i < a.equations().size(); i++) {
+      Chainages.Equation x = a.equations().get(i);
+      Chainages.Equation y = b.equations().get(i);
+      most = Math.max(most, Math.abs(x.back() - y.back()));
+      most = Math.max(most, Math.abs(x.ahead() - y.ahead()));
+      most = x.increasing() == y.increasing() ? most : Double.POSITIVE_INFINITY;
+    }
+    return most;
   }
 
   private static double deviation(AlignmentPoint p, AlignmentPoint q) {

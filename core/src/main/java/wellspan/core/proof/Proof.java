@@ -1,5 +1,6 @@
-package wellspan.core.deliver;
+package wellspan.core.proof;
 
+import java.util.ArrayList;
 import java.util.List;
 import wellspan.core.finding.Finding;
 import wellspan.core.place.ControlTally;
@@ -15,6 +16,8 @@ import wellspan.core.place.ControlTally;
  * @param missing names of items that did not arrive
  * @param controlTally control points as known and as found in the written file, worst first
  * @param extra names of items that arrived and were not sent
+ * @param differences everything in which what arrived is not what was sent
+ * @param notCompared kinds of content that were not compared, with the reason where there is one
  */
 public record Proof(
     boolean pass,
@@ -28,10 +31,41 @@ public record Proof(
     List<String> extra,
     List<String> propertyMismatches,
     List<ControlTally.Line> controlTally,
+    List<Difference> differences,
+    List<String> notCompared,
     List<Finding> findings) {
 
-  /** Deviation up to which geometry counts as the same, metres. */
+  /** The geometry of an item counts as the same up to here where no format says less, metres. */
   public static final double TOLERANCE = 1e-5;
+
+  /** The same with findings of what went before; errors among them leave the proof as it is. */
+  public Proof with(List<Finding> before) {
+    if (before.isEmpty()) {
+      return this;
+    }
+    List<Finding> all = new ArrayList<>(findings);
+    all.addAll(before);
+    return new Proof(
+        pass,
+        sent,
+        arrived,
+        maxDeviation,
+        trianglesIdentical,
+        propertiesEqual,
+        items,
+        missing,
+        extra,
+        propertyMismatches,
+        controlTally,
+        differences,
+        notCompared,
+        List.copyOf(all));
+  }
+
+  /** Whether what was sent was whole: nothing of it was left out or in doubt when received. */
+  public boolean whole() {
+    return findings.stream().noneMatch(Finding::isError);
+  }
 
   /**
    * The figures of one item.

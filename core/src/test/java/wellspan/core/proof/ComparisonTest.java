@@ -1,4 +1,4 @@
-package wellspan.core.deliver;
+package wellspan.core.proof;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -16,7 +16,6 @@ import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.align.Profile;
 import wellspan.core.align.ProfileSegment;
-import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 
@@ -49,10 +48,11 @@ class ComparisonTest {
     Mesh sent = strip(48);
     double[] moved = sent.xyz().clone();
     moved[3 * vertex + axis] += by;
-    ItemComparison c = MeshComparison.compare(GROUND, sent, new Mesh(moved, sent.triangles()));
+    ItemComparison c =
+        MeshComparison.compare(GROUND, sent, new Mesh(moved, sent.triangles()), 1e-5);
     assertThat(c.figures().maxDeviation()).isCloseTo(by, within(1e-8));
     assertThat(c.figures().identical()).isFalse();
-    assertThat(c.findings())
+    assertThat(c.differences())
         .singleElement()
         .satisfies(
             f -> {
@@ -68,9 +68,9 @@ class ComparisonTest {
     int keep = t[3 * triangle];
     t[3 * triangle] = t[3 * triangle + 1];
     t[3 * triangle + 1] = keep;
-    ItemComparison c = MeshComparison.compare(GROUND, sent, new Mesh(sent.xyz(), t));
+    ItemComparison c = MeshComparison.compare(GROUND, sent, new Mesh(sent.xyz(), t), 1e-5);
     assertThat(c.figures().maxDeviation()).isZero();
-    assertThat(c.findings())
+    assertThat(c.differences())
         .singleElement()
         .satisfies(
             f ->
@@ -80,11 +80,11 @@ class ComparisonTest {
 
   @Test
   void aDifferentNumberOfVerticesCannotBePaired() {
-    ItemComparison c = MeshComparison.compare(GROUND, strip(4), strip(6));
+    ItemComparison c = MeshComparison.compare(GROUND, strip(4), strip(6), 1e-5);
     assertThat(c.figures().deviations()).isEmpty();
-    assertThat(c.findings())
-        .extracting(Finding::code)
-        .containsExactly("proof.vertices", "proof.triangles");
+    assertThat(c.differences())
+        .extracting(d -> d.finding().code())
+        .containsExactly("proof.geometry", "proof.triangles");
   }
 
   private static Item.AlignmentLine line(double radius, double level, double start) {
@@ -96,22 +96,24 @@ class ComparisonTest {
 
   @Test
   void equalAlignmentsAreIdenticalAtEveryMetre() {
-    ItemComparison c = AlignmentComparison.compare(line(200, 5, 0), line(200, 5, 0));
-    assertThat(c.findings()).isEmpty();
+    ItemComparison c = AlignmentComparison.compare(line(200, 5, 0), line(200, 5, 0), 1e-5);
+    assertThat(c.differences()).isEmpty();
     assertThat(c.figures().identical()).isTrue();
     assertThat(c.figures().deviations()).hasSize(81).containsOnly(0);
   }
 
   @Test
   void otherRadiusLevelOrChainageIsFound() {
-    ItemComparison radius = AlignmentComparison.compare(line(200, 5, 0), line(201, 5, 0));
+    ItemComparison radius = AlignmentComparison.compare(line(200, 5, 0), line(201, 5, 0), 1e-5);
     double sagitta = 80 * 80 / 2.0 * (1 / 200.0 - 1 / 201.0);
     assertThat(radius.figures().maxDeviation()).isCloseTo(sagitta, within(0.01));
-    assertThat(radius.findings().getFirst().message()).contains("worst at 0+080.000");
-    ItemComparison level = AlignmentComparison.compare(line(200, 5, 0), line(200, 5.002, 0));
+    assertThat(radius.differences().getFirst().message()).contains("worst at 0+080.000");
+    ItemComparison level = AlignmentComparison.compare(line(200, 5, 0), line(200, 5.002, 0), 1e-5);
     assertThat(level.figures().maxDeviation()).isCloseTo(0.002, within(1e-9));
-    ItemComparison chainage = AlignmentComparison.compare(line(200, 5, 0), line(200, 5, 10));
-    assertThat(chainage.findings()).extracting(Finding::code).containsExactly("proof.chainage");
+    ItemComparison chainage = AlignmentComparison.compare(line(200, 5, 0), line(200, 5, 10), 1e-5);
+    assertThat(chainage.differences())
+        .extracting(d -> d.finding().code())
+        .containsExactly("proof.geometry");
   }
 
   @Test
@@ -120,8 +122,8 @@ class ComparisonTest {
     Item.AlignmentLine flat =
         new Item.AlignmentLine(
             "A", new Alignment("A", whole.elements(), whole.chainages(), Optional.empty()));
-    ItemComparison c = AlignmentComparison.compare(line(200, 5, 0), flat);
-    assertThat(c.findings()).extracting(Finding::code).contains("proof.moved");
+    ItemComparison c = AlignmentComparison.compare(line(200, 5, 0), flat, 1e-5);
+    assertThat(c.differences()).extracting(d -> d.finding().code()).contains("proof.geometry");
     assertThat(c.figures().identical()).isFalse();
   }
 }

@@ -1,15 +1,13 @@
-package wellspan.core.deliver;
-
-import static wellspan.core.finding.Stop.DELIVER;
+package wellspan.core.proof;
 
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
+import wellspan.core.proof.Difference.What;
 
 /** Compares the vertices and triangles of a mesh as sent and as arrived. */
 final class MeshComparison {
@@ -19,13 +17,15 @@ final class MeshComparison {
    * Formats that list corners face by face give vertices another order and drop those that no
    * triangle uses; vertices at one place become one. Where the triangles pair one to one the
    * arrived mesh is brought into the order sent before it is compared, vertex by vertex.
+   *
+   * @param tolerance metres
    */
-  static ItemComparison compare(Item item, Mesh sent, Mesh arrived) {
+  static ItemComparison compare(Item item, Mesh sent, Mesh arrived, double tolerance) {
     if (Arrays.equals(sent.triangles(), arrived.triangles())
         && sent.vertexCount() == arrived.vertexCount()) {
-      return inOrder(item, sent, arrived);
+      return inOrder(item, sent, arrived, tolerance);
     }
-    return inOrder(item, sent, renumbered(sent, arrived).orElse(arrived));
+    return inOrder(item, sent, renumbered(sent, arrived).orElse(arrived), tolerance);
   }
 
   private static Optional<Mesh> renumbered(Mesh sent, Mesh arrived) {
@@ -52,21 +52,18 @@ final class MeshComparison {
     return Optional.of(new Mesh(xyz, here));
   }
 
-  private static ItemComparison inOrder(Item item, Mesh sent, Mesh arrived) {
-    List<Finding> findings = new ArrayList<>();
-    String what =
-        String.format(Locale.ROOT, "%,d triangles", sent.triangleCount()).replace(',', '\u00a0');
+  private static ItemComparison inOrder(Item item, Mesh sent, Mesh arrived, double tolerance) {
+    List<Difference> found = new ArrayList<>();
     double[] deviations = {};
     double max = Double.POSITIVE_INFINITY;
     if (sent.vertexCount() == arrived.vertexCount()) {
       deviations = deviations(sent, arrived);
       int worst = worst(deviations);
       max = deviations.length == 0 ? 0 : deviations[worst];
-      if (!(max <= Proof.TOLERANCE)) {
-        findings.add(
-            Finding.error(
-                    DELIVER,
-                    "proof.moved",
+      if (!(max <= tolerance)) {
+        found.add(
+            Difference.of(
+                    What.GEOMETRY,
                     item.name(),
                     String.format(
                         Locale.ROOT,
@@ -76,13 +73,12 @@ final class MeshComparison {
                         deviations.length,
                         1000 * max))
                 .at(sent.vertex(worst))
-                .withFigure(String.format(Locale.ROOT, "%.4f mm", 1000 * max)));
+                .by(max));
       }
     } else {
-      findings.add(
-          Finding.error(
-              DELIVER,
-              "proof.vertices",
+      found.add(
+          Difference.of(
+              What.GEOMETRY,
               item.name(),
               item.name()
                   + ": "
@@ -93,15 +89,24 @@ final class MeshComparison {
     }
     boolean identical = Arrays.equals(sent.triangles(), arrived.triangles());
     if (!identical) {
-      findings.add(triangleFinding(item, sent, arrived));
+      found.add(triangles(item, sent, arrived));
     }
     return new ItemComparison(
         new Proof.ItemProof(
-            item.name(), item.kind(), what, max, identical && max <= Proof.TOLERANCE, deviations),
-        findings);
+            item.name(),
+            item.kind(),
+            counted(sent),
+            max,
+            identical && max <= tolerance,
+            deviations),
+        found);
   }
 
-  private static Finding triangleFinding(Item item, Mesh sent, Mesh arrived) {
+  static String counted(Mesh m) {
+    return String.format(Locale.ROOT, "%,d triangles", m.triangleCount()).replace(',', '\u00a0');
+  }
+
+  private static Difference triangles(Item item, Mesh sent, Mesh arrived) {
     int first = Arrays.mismatch(sent.triangles(), arrived.triangles()) / 3;
     String message =
         sent.triangleCount() == arrived.triangleCount()
@@ -114,8 +119,8 @@ final class MeshComparison {
                 + " arrived; they differ from triangle "
                 + (first + 1)
                 + " on.";
-    Finding f = Finding.error(DELIVER, "proof.triangles", item.name(), message);
-    return first < sent.triangleCount() ? f.at(sent.vertex(sent.triangles()[3 * first])) : f;
+    Difference d = Difference.of(What.TRIANGLES, item.name(), message);
+    return first < sent.triangleCount() ? d.at(sent.vertex(sent.triangles()[3 * first])) : d;
   }
 
   private static double[] deviations(Mesh a, Mesh b) {

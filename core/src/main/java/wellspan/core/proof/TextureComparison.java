@@ -1,12 +1,9 @@
-package wellspan.core.deliver;
-
-import static wellspan.core.finding.Stop.DELIVER;
+package wellspan.core.proof;
 
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.picture.Pixels;
@@ -17,7 +14,7 @@ final class TextureComparison {
   private TextureComparison() {}
 
   /** What is wrong with it; nothing if neither has a picture. */
-  static List<Finding> compare(Item sent, Item arrived) {
+  static List<Difference> compare(Item sent, Item arrived, double tolerance) {
     Optional<Texture> here = of(sent);
     Optional<Texture> there = of(arrived);
     if (here.isEmpty() && there.isEmpty()) {
@@ -33,7 +30,7 @@ final class TextureComparison {
       return wrong(sent, "the picture over it arrived with other pixels.");
     }
     double off = sent.triangles().map(m -> off(m, here.get(), there.get())).orElse(0.0);
-    return off <= Proof.TOLERANCE
+    return off <= tolerance
         ? List.of()
         : wrong(
             sent,
@@ -62,7 +59,7 @@ final class TextureComparison {
     return worst;
   }
 
-  private static List<Finding> wrong(Item item, String what) {
-    return List.of(Finding.error(DELIVER, "proof.picture", item.name(), item.name() + ": " + what));
+  private static List<Difference> wrong(Item item, String what) {
+    return List.of(Difference.of(Difference.What.TEXTURE, item.name(), item.name() + ": " + what));
   }
 }

@@ -1,57 +1,21 @@
-package wellspan.core.deliver;
+package wellspan.core.proof;
 
-import com.fasterxml.jackson.core.JsonProcessingException;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.SerializationFeature;
 import com.fasterxml.jackson.databind.node.ArrayNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
 import wellspan.core.finding.FindingJson;
-import wellspan.core.frame.FrameJson;
 import wellspan.core.place.ControlTally;
 import wellspan.core.place.PlacementJson;
 
-/** Receipts as JSON. Deviations are in metres, shared coordinates. */
-public final class ReceiptJson {
-  private static final ObjectMapper JSON =
-      new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+/** Proofs as JSON. Deviations are in metres, shared coordinates. */
+public final class ProofJson {
+  private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
 
-  private ReceiptJson() {}
+  private ProofJson() {}
 
-  public static String text(Receipt r) {
-    try {
-      return JSON.writeValueAsString(node(r)) + "\n";
-    } catch (JsonProcessingException e) {
-      throw new IllegalStateException("a tree of plain values can always be written", e);
-    }
-  }
-
-  public static ObjectNode node(Receipt r) {
-    ObjectNode n = JSON.createObjectNode();
-    n.put("delivery", r.delivery());
-    n.put("schema", r.schema());
-    n.put("at", r.at().toString());
-    n.put("seconds", r.seconds());
-    n.set("frame", FrameJson.node(r.frame()));
-    ArrayNode files = n.putArray("files");
-    r.files()
-        .forEach(
-            f ->
-                files
-                    .addObject()
-                    .put("name", f.name())
-                    .put("bytes", f.bytes())
-                    .put("sha256", f.sha256()));
-    ObjectNode contents = n.putObject("contents");
-    r.contents().forEach(contents::put);
-    n.put("sent", r.proof().sent());
-    n.put("arrived", r.proof().arrived());
-    n.set("proof", proof(r.proof()));
-    return n;
-  }
-
-  private static ObjectNode proof(Proof p) {
-    ObjectNode n = JSON.createObjectNode();
+  public static ObjectNode node(Proof p) {
+    ObjectNode n = JSON.objectNode();
     n.put("pass", p.pass());
     if (Double.isFinite(p.maxDeviation())) {
       n.put("maxDeviation", p.maxDeviation());
@@ -76,13 +40,23 @@ public final class ReceiptJson {
     n.set("missing", texts(p.missing()));
     n.set("extra", texts(p.extra()));
     n.set("propertyMismatches", texts(p.propertyMismatches()));
+    ArrayNode differences = n.putArray("differences");
+    for (Difference d : p.differences()) {
+      ObjectNode o = differences.addObject().put("item", d.item()).put("what", d.what().word());
+      if (Double.isFinite(d.figure())) {
+        o.put("figure", d.figure());
+      }
+      o.put("message", d.message());
+      d.place().ifPresent(at -> o.set("place", PlacementJson.position(at)));
+    }
+    n.set("notCompared", texts(p.notCompared()));
     n.set("findings", FindingJson.array(p.findings()));
     return n;
   }
 
   /** One line of a tally; differences in metres, found minus known. */
   public static ObjectNode line(ControlTally.Line l) {
-    ObjectNode n = JSON.createObjectNode().put("point", l.name());
+    ObjectNode n = JSON.objectNode().put("point", l.name());
     n.set("known", PlacementJson.position(l.known()));
     n.set("found", PlacementJson.position(l.found()));
     n.put("foundBy", l.by().title()).put("dE", l.east()).put("dN", l.north());
@@ -93,7 +67,7 @@ public final class ReceiptJson {
   }
 
   private static ArrayNode texts(List<String> all) {
-    ArrayNode a = JSON.createArrayNode();
+    ArrayNode a = JSON.arrayNode();
     all.forEach(a::add);
     return a;
   }

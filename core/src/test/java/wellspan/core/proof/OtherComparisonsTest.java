@@ -1,4 +1,4 @@
-package wellspan.core.deliver;
+package wellspan.core.proof;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -7,41 +7,53 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import wellspan.core.finding.Finding;
+import wellspan.core.deliver.LocalZero;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.place.ControlTally;
+import wellspan.core.receipt.PastRun;
+import wellspan.core.receipt.Receipt;
+import wellspan.core.receipt.ReceiptJson;
+import wellspan.core.receipt.ReceiptPage;
 
 class OtherComparisonsTest {
   private static final Item.StringLine LINE =
       new Item.StringLine(
           "Edge", new Polyline(new double[] {0, 0, 1, 10, 0, 2, 20, 5, Double.NaN}));
 
+  private static final Limits LIMITS = new Limits(1e-5, true, true, true);
+  private static final Limits WITHOUT_LEVELS = new Limits(1e-5, false, false, true);
+
   private static List<String> codes(ItemComparison c) {
-    return c.findings().stream().map(Finding::code).toList();
+    return c.differences().stream().map(d -> d.finding().code()).toList();
   }
 
   @Test
   void linesAreComparedPointByPoint() {
-    assertThat(LineComparison.compare(LINE, LINE.lines(), LINE).findings()).isEmpty();
+    assertThat(LineComparison.compare(LINE, LINE.lines(), LINE.lines(), LIMITS).differences())
+        .isEmpty();
     Item.StringLine moved =
         new Item.StringLine("Edge", new Polyline(new double[] {0, 0, 1, 10, 0.002, 2, 20, 5, 99}));
-    ItemComparison c = LineComparison.compare(LINE, LINE.lines(), moved);
-    assertThat(codes(c)).containsExactly("proof.moved");
-    assertThat(c.findings().getFirst().message()).contains("point 2 of the line lies 2.0000 mm");
+    ItemComparison c = LineComparison.compare(LINE, LINE.lines(), moved.lines(), WITHOUT_LEVELS);
+    assertThat(codes(c)).containsExactly("proof.geometry");
+    assertThat(c.differences().getFirst().message()).contains("point 2 of the line lies 2.0000 mm");
     assertThat(c.figures().maxDeviation()).isCloseTo(0.002, within(1e-12));
     Item.StringLine shorter =
         new Item.StringLine("Edge", new Polyline(new double[] {0, 0, 1, 10, 0, 2}));
-    assertThat(codes(LineComparison.compare(LINE, LINE.lines(), shorter)))
-        .containsExactly("proof.vertices");
+    assertThat(codes(LineComparison.compare(LINE, LINE.lines(), shorter.lines(), WITHOUT_LEVELS)))
+        .containsExactly("proof.geometry");
     Item.StringLine cut =
         new Item.StringLine(
             "Edge",
             List.of(LINE.lines().getFirst(), new Polyline(new double[] {0, 0, 1, 1, 0, 1})));
-    assertThat(LineComparison.compare(LINE, LINE.lines(), cut).findings().getFirst().message())
+    assertThat(
+            LineComparison.compare(LINE, LINE.lines(), cut.lines(), WITHOUT_LEVELS)
+                .differences()
+                .getFirst()
+                .message())
         .contains("3 points of the line were sent, 2 lines with 5 points arrived");
   }
 
@@ -55,17 +67,22 @@ class OtherComparisonsTest {
 
   @Test
   void pointsAreComparedWithNameAndCode() {
-    assertThat(PointComparison.compare(points("B", 6), points("B", 6)).findings()).isEmpty();
-    assertThat(codes(PointComparison.compare(points("B", 6), points("C", 6))))
-        .containsExactly("proof.point");
-    assertThat(codes(PointComparison.compare(points("B", 6), points("B", 6.1))))
-        .containsExactly("proof.moved");
-    assertThat(codes(PointComparison.compare(points("B", Double.NaN), points("B", 9)))).isEmpty();
+    assertThat(PointComparison.compare(points("B", 6), points("B", 6), LIMITS).differences())
+        .isEmpty();
+    assertThat(codes(PointComparison.compare(points("B", 6), points("C", 6), LIMITS)))
+        .containsExactly("proof.name");
+    assertThat(codes(PointComparison.compare(points("B", 6), points("B", 6.1), LIMITS)))
+        .containsExactly("proof.geometry");
+    assertThat(codes(PointComparison.compare(points("B", Double.NaN), points("B", 9), LIMITS)))
+        .containsExactly("proof.geometry");
+    assertThat(
+            codes(PointComparison.compare(points("B", Double.NaN), points("B", 9), WITHOUT_LEVELS)))
+        .isEmpty();
     Item.PointGroup one =
         new Item.PointGroup(
             "Control", List.of(new Item.NamedPoint("A", new Position(1, 2, 3), "peg")));
-    assertThat(codes(PointComparison.compare(points("B", 6), one)))
-        .containsExactly("proof.vertices");
+    assertThat(codes(PointComparison.compare(points("B", 6), one, LIMITS)))
+        .containsExactly("proof.geometry");
   }
 
   private static final Mesh SENT =
@@ -73,7 +90,8 @@ class OtherComparisonsTest {
           new double[] {0, 0, 0, 1, 0, 0, 1, 1, 0, 0, 1, 0, 9, 9, 9}, new int[] {0, 1, 2, 0, 2, 3});
 
   private static ItemComparison meshes(Mesh arrived) {
-    return MeshComparison.compare(new Item.TerrainSurface("S", SENT, new int[0]), SENT, arrived);
+    return MeshComparison.compare(
+        new Item.TerrainSurface("S", SENT, new int[0]), SENT, arrived, 1e-5);
   }
 
   @Test
@@ -81,7 +99,7 @@ class OtherComparisonsTest {
     Mesh renumbered =
         new Mesh(new double[] {1, 1, 0, 0, 0, 0, 0, 1, 0, 1, 0, 0}, new int[] {1, 3, 0, 1, 0, 2});
     ItemComparison c = meshes(renumbered);
-    assertThat(c.findings()).isEmpty();
+    assertThat(c.differences()).isEmpty();
     assertThat(c.figures().identical()).isTrue();
     assertThat(c.figures().deviations()).hasSize(5);
   }
@@ -90,7 +108,7 @@ class OtherComparisonsTest {
   void otherCornersAreNot() {
     Mesh turned =
         new Mesh(new double[] {1, 1, 0, 0, 0, 0, 0, 1, 0, 1, 0, 0}, new int[] {1, 3, 0, 1, 2, 0});
-    assertThat(meshes(turned).findings()).isNotEmpty();
+    assertThat(meshes(turned).differences()).isNotEmpty();
     Mesh torn =
         new Mesh(
             new double[] {0, 0, 0, 1, 0, 0, 1, 1, 0, 1, 1, 0, 0, 1, 0},
@@ -98,16 +116,16 @@ class OtherComparisonsTest {
     assertThat(meshes(torn).figures().identical()).as("a seam where there was none").isFalse();
     Mesh moved =
         new Mesh(new double[] {1, 1, 0.5, 0, 0, 0, 0, 1, 0, 1, 0, 0}, new int[] {1, 3, 0, 1, 0, 2});
-    assertThat(codes(meshes(moved))).containsExactly("proof.moved");
+    assertThat(codes(meshes(moved))).containsExactly("proof.geometry");
   }
 
   @Test
   void framesDifferByScaleToo() {
     Frame f = Frame.of("EPSG:25832", "NN2000", new Position(1, 2, 3), 21.5);
     assertThat(FrameDifference.between(f, f.withRotation(21.5 - 360))).isEmpty();
-    assertThat(FrameDifference.between(f, f.withScale(1.0000001)).orElseThrow())
+    assertThat(FrameDifference.between(f, f.withScale(1.0000001)).getFirst().message())
         .contains("scale 1.000000100");
-    assertThat(FrameDifference.between(f, f.withVerticalDatum("NN1954"))).isPresent();
+    assertThat(FrameDifference.between(f, f.withVerticalDatum("NN1954"))).isNotEmpty();
   }
 
   @Test
@@ -129,6 +147,8 @@ class OtherComparisonsTest {
             List.of(),
             List.of(),
             List.of(line),
+            List.of(),
+            List.of("areas by material within one item"),
             List.of());
     Receipt r =
         new Receipt(
@@ -147,7 +167,8 @@ class OtherComparisonsTest {
         .contains("BIM &lt;handover&gt;")
         .contains("BN-4")
         .contains("-38.0000 mm")
-        .contains("1.000300000");
+        .contains("1.000300000")
+        .contains("areas by material");
     assertThat(PastRun.read("{")).isEmpty();
     assertThat(PastRun.read("{\"delivery\":\"x\"}")).isEmpty();
   }

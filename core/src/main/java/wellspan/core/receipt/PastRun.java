@@ -1,4 +1,4 @@
-package wellspan.core.deliver;
+package wellspan.core.receipt;
 
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameJson;
+import wellspan.core.proof.Proof;
 
 /**
  * An earlier run of a delivery as its receipt tells it.

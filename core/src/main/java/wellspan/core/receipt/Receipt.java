@@ -1,4 +1,4 @@
-package wellspan.core.deliver;
+package wellspan.core.receipt;
 
 import java.time.Instant;
 import java.util.Collections;
@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import wellspan.core.frame.Frame;
+import wellspan.core.proof.Proof;
 
 /**
  * The record of one run of a delivery.

@@ -1,4 +1,4 @@
-package wellspan.core.deliver;
+package wellspan.core.proof;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -13,6 +13,8 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
+import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.Description;
 import wellspan.core.describe.EntityClass;
 import wellspan.core.describe.IfcSchema;
@@ -96,7 +98,7 @@ class ProverTest {
         new Received(
             "IFC4X3_ADD2",
             "",
-            "",
+            "metre",
             List.of(entries),
             Map.of(),
             List.of(),
@@ -141,7 +143,7 @@ class ProverTest {
         .singleElement()
         .satisfies(
             f -> {
-              assertThat(f.code()).isEqualTo("proof.moved");
+              assertThat(f.code()).isEqualTo("proof.geometry");
               assertThat(f.message()).contains("vertex 3 of 4").contains("2.0000 mm");
               assertThat(f.place()).contains(new Position(412_010, 6_534_510, 3));
             });
@@ -171,7 +173,8 @@ class ProverTest {
             FRAME,
             entry(surface(0), described("id-ground", "IfcWall", "y")),
             entry(line(50.001), described("id-road", "IfcAlignment", "x")));
-    assertThat(codes(p)).containsExactlyInAnyOrder("proof.class", "proof.property", "proof.moved");
+    assertThat(codes(p))
+        .containsExactlyInAnyOrder("proof.class", "proof.property", "proof.geometry");
     assertThat(p.propertyMismatches())
         .singleElement()
         .asString()
@@ -182,16 +185,16 @@ class ProverTest {
 
   @Test
   void anotherFrameFails() {
-    assertThat(codes(prove(FRAME.withRotation(21.6), GROUND, ROAD))).containsExactly("proof.frame");
+    assertThat(codes(prove(FRAME.withRotation(21.6), GROUND, ROAD))).containsExactly("proof.place");
     assertThat(codes(prove(FRAME.withCrs("EPSG:25833"), GROUND, ROAD)))
-        .containsExactly("proof.frame");
+        .containsExactly("proof.system");
     List<Received.Entry> both = new ArrayList<>(List.of(GROUND, ROAD));
     Proof none =
         Prover.compare(
             parcel(),
-            new Received("x", "", "", both, Map.of(), List.of(), List.of()),
+            new Received("x", "", "metre", both, Map.of(), List.of(), List.of()),
             Progress.NONE);
-    assertThat(codes(none)).containsExactly("proof.frame");
+    assertThat(codes(none)).containsExactly("proof.place");
   }
 
   @Test

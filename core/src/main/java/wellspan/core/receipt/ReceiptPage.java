@@ -1,4 +1,4 @@
-package wellspan.core.deliver;
+package wellspan.core.receipt;
 
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -7,6 +7,7 @@ import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.page.HtmlPage;
 import wellspan.core.place.ControlTally;
+import wellspan.core.proof.Proof;
 
 /** A receipt as one readable HTML page that needs nothing else. */
 public final class ReceiptPage {
@@ -47,6 +48,11 @@ public final class ReceiptPage {
     p.items().forEach(i -> page.row(i.name(), i.kind(), i.what(), mm(i.maxDeviation())));
     page.endTable();
     tally(page, p);
+    if (!p.notCompared().isEmpty()) {
+      page.heading("Not compared").table();
+      p.notCompared().forEach(c -> page.row(c, ""));
+      page.endTable();
+    }
     if (!p.findings().isEmpty()) {
       page.heading("Findings").table();
       for (Finding f : p.findings()) {

@@ -1,0 +1,61 @@
+package wellspan.core.proof;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import wellspan.core.describe.Description;
+import wellspan.core.describe.PropertySet;
+import wellspan.core.describe.PropertyValue;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
+import wellspan.core.item.Item;
+import wellspan.core.receive.Received;
+
+/**
+ * The boundaries that a file gives for a surface.
+ *
+ * @param surface name of the surface
+ * @param rings the lines
+ * @param types {@code outer}, {@code void} or {@code island} of each
+ */
+public record Boundaries(String surface, List<Polyline> rings, List<String> types) {
+  /** Name of the set by which readers mark such lines. */
+  public static final String SET = "Boundary";
+
+  private static final String SURFACE = "surface";
+  private static final String TYPE = "bndType";
+
+  /** The set that marks lines as the boundaries of a surface. */
+  public static PropertySet set(String surface, List<String> types) {
+    return new PropertySet(
+        SET,
+        Map.of(
+            SURFACE,
+            new PropertyValue.Label(surface),
+            TYPE,
+            new PropertyValue.Label(String.join(" ", types))));
+  }
+
+  /** Empty for all other lines. */
+  public static Optional<Boundaries> of(Received.Entry e) {
+    if (!(e.item() instanceof Item.StringLine lines)) {
+      return Optional.empty();
+    }
+    return e.description().map(Description::propertySets).orElse(List.of()).stream()
+        .filter(s -> s.name().equals(SET) && s.values().containsKey(SURFACE))
+        .findFirst()
+        .map(
+            s ->
+                new Boundaries(
+                    s.values().get(SURFACE).show(),
+                    lines.lines(),
+                    List.of(s.values().get(TYPE).show().split(" "))));
+  }
+
+  /** What is wrong with them beside the surface's own triangles; empty if nothing is. */
+  public Optional<String> fault(Mesh mesh) {
+    return types.size() != rings.size()
+        ? Optional.of("boundaries without a type")
+        : OutlineCheck.fault(mesh, rings, types.stream().map(t -> !t.equals("void")).toList());
+  }
+}

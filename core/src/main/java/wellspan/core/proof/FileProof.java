@@ -1,0 +1,388 @@
+package wellspan.core.proof;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.describe.Description;
+import wellspan.core.describe.EntityClass;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Severity;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.MeshWeld;
+import wellspan.core.item.Item;
+import wellspan.core.progress.Progress;
+import wellspan.core.proof.Difference.What;
+import wellspan.core.receive.Received;
+import wellspan.core.schema.Schema;
+import wellspan.core.unit.LinearUnit;
+
+/**
+ * Compares two files item by item, whatever their formats: what one of them cannot hold is not
+ * compared and said.
+ */
+public final class FileProof {
+  private final Received sent;
+  private final Received arrived;
+  private final Coverage here;
+  private final Coverage there;
+  private final Limits limits;
+  private final List<Proof.ItemProof> items = new ArrayList<>();
+  private final List<Difference> differences = new ArrayList<>();
+  private final List<String> propertyMismatches = new ArrayList<>();
+  private int propertiesEqual;
+
+  private FileProof(Received sent, Received arrived) {
+    this.sent = sent;
+    this.arrived = arrived;
+    here = Coverage.of(sent.format());
+    there = Coverage.of(arrived.format());
+    double tolerance =
+        Math.max(
+            Tolerance.of(sent.format(), sent.bounds()),
+            Tolerance.of(arrived.format(), arrived.bounds()));
+    limits =
+        new Limits(
+            tolerance, both(Content.NO_LEVELS), both(Content.POINT_CODES), both(Content.NAMES));
+  }
+
+  private boolean both(Content c) {
+    return here.proves(c) && there.proves(c);
+  }
+
+  /**
+   * @param sent what was meant, in shared coordinates
+   * @param arrived what is judged, in the same system and shared coordinates
+   */
+  public static Proof compare(Received sent, Received arrived, Progress progress) {
+    return new FileProof(sent, arrived).run(progress);
+  }
+
+  private Proof run(Progress progress) {
+    List<Received.Entry> meant = sent.entries().stream().filter(FileProof::holdsAnything).toList();
+    List<Received.Entry> came = withoutOwnOutlines(meant);
+    Pairing pairs = Pairing.of(meant, came);
+    List<String> missing = new ArrayList<>();
+    for (int i = 0; i < meant.size(); i++) {
+      Received.Entry s = meant.get(i);
+      progress.step((double) i / meant.size(), "Comparing " + s.item().name());
+      Optional<Received.Entry> a = pairs.arrived().get(i);
+      if (a.isEmpty()) {
+        missing.add(s.item().name());
+        differences.add(
+            Difference.of(
+                What.MISSING,
+                s.item().name(),
+                s.item().name() + " (" + s.item().kind() + ") did not arrive."));
+      } else {
+        words(s, a.get());
+        geometry(s, a.get());
+      }
+    }
+    List<String> extra = new ArrayList<>();
+    for (Received.Entry e : pairs.extra()) {
+      extra.add(e.item().name());
+      differences.add(
+          Difference.of(
+              What.EXTRA,
+              e.item().name(),
+              e.item().name() + " (" + e.item().kind() + ") arrived but was not sent."));
+    }
+    asAWhole();
+    List<Finding> findings =
+        new ArrayList<>(differences.stream().map(Difference::finding).toList());
+    arrived.findings().stream().filter(Finding::isError).forEach(findings::add);
+    sent.findings().stream()
+        .filter(Finding::isError)
+        .map(f -> f.withSeverity(Severity.WARNING)) // a doubt about what was meant
+        .forEach(findings::add);
+    boolean pass = findings.stream().noneMatch(Finding::isError);
+    double max = items.stream().mapToDouble(Proof.ItemProof::maxDeviation).max().orElse(0);
+    return new Proof(
+        pass,
+        meant.size(),
+        meant.size() - missing.size(),
+        max,
+        items.stream().allMatch(Proof.ItemProof::identical) && missing.isEmpty(),
+        propertiesEqual,
+        List.copyOf(items),
+        missing,
+        extra,
+        List.copyOf(propertyMismatches),
+        List.of(),
+        List.copyOf(differences),
+        notCompared(),
+        findings);
+  }
+
+  private static boolean holdsAnything(Received.Entry e) {
+    return !e.item().bounds().isEmpty()
+        && e.item().triangles().map(m -> m.triangleCount() > 0).orElse(true);
+  }
+
+  /** Boundaries that only repeat where an arrived surface ends are no items of their own. */
+  private List<Received.Entry> withoutOwnOutlines(List<Received.Entry> meant) {
+    List<Received.Entry> out = new ArrayList<>();
+    for (Received.Entry e : arrived.entries()) {
+      if (!holdsAnything(e)) {
+        continue;
+      }
+      Optional<Boundaries> boundary = Boundaries.of(e);
+      boolean meantToo =
+          meant.stream()
+              .anyMatch(
+                  m ->
+                      m.item() instanceof Item.StringLine
+                          && m.item().name().equals(e.item().name()));
+      if (boundary.isEmpty() || meantToo) {
+        out.add(e);
+        continue;
+      }
+      Optional<String> fault =
+          arrived.items().stream()
+              .filter(
+                  i ->
+                      i instanceof Item.TerrainSurface && i.name().equals(boundary.get().surface()))
+              .findFirst()
+              .flatMap(Item::triangles)
+              .map(m -> boundary.get().fault(m))
+              .orElse(Optional.of("its surface is not there"));
+      fault.ifPresent(
+          f ->
+              differences.add(
+                  Difference.of(
+                      What.GEOMETRY,
+                      boundary.get().surface(),
+                      boundary.get().surface() + ": " + f + ".")));
+    }
+    return out;
+  }
+
+  private void words(Received.Entry s, Received.Entry a) {
+    Description meant = s.description().orElse(Description.NONE);
+    Description came = a.description().orElse(Description.NONE);
+    String name = s.item().name();
+    Said said = new Said(name);
+    if (both(Content.IDS) && !meant.globalId().equals(came.globalId())) {
+      differences.add(
+          Difference.of(
+              What.ID,
+              name,
+              name
+                  + " was sent under the GlobalId "
+                  + meant.globalId()
+                  + " and arrived under "
+                  + came.globalId()
+                  + "."));
+    }
+    if (both(Content.NAMES) && !alike(name, a.item().name())) {
+      differences.add(
+          Difference.of(
+              What.NAME, name, name + " arrived under the name " + a.item().name() + "."));
+    }
+    if (both(Content.CLASSES) && comparable(meant.entityClass(), came.entityClass())) {
+      said.classes(meant, came);
+    }
+    if (both(Content.CLOSED)) {
+      said.closed(meant, came);
+    }
+    if (both(Content.MATERIALS)) {
+      said.materials(meant, came);
+    }
+    if (both(Content.COLOURS) && here.proves(Content.IDS)) {
+      said.colours(meant, came);
+    }
+    if (both(Content.LAYERS) && (here.equals(there) || here.proves(Content.IDS))) {
+      said.layers(s.layer(), a.layer());
+    }
+    if (propertiesCompared()) {
+      said.properties(meant, came, true, !there.proves(Content.IDS) && here.proves(Content.IDS));
+    }
+    differences.addAll(said.differences());
+    propertyMismatches.addAll(said.mismatches());
+    propertiesEqual += said.equal();
+  }
+
+  private boolean propertiesCompared() {
+    return both(Content.PROPERTIES) && here.proves(Content.IDS) == there.proves(Content.IDS)
+        || sent.format().equals(arrived.format());
+  }
+
+  /** Names as drawings clean them, and numbers behind equal names, are no difference. */
+  private static boolean alike(String sent, String arrived) {
+    return plain(sent).equals(plain(arrived));
+  }
+
+  private static String plain(String name) {
+    return name.replaceFirst("( \\(\\d+\\)|_\\d+)$", "")
+        .toUpperCase(Locale.ROOT)
+        .replaceAll("[^\\p{L}\\p{N}]+", "_")
+        .strip();
+  }
+
+  /** Whether the arrived schema has the class at all. */
+  private boolean comparable(EntityClass meant, EntityClass came) {
+    return here.title().equals(there.title())
+        || Schema.forFile(arrived.format())
+            .flatMap(t -> t.entity(meant.entity()))
+            .filter(e -> !meant.entity().equals("IfcBuildingElementProxy"))
+            .isPresent();
+  }
+
+  private void geometry(Received.Entry s, Received.Entry a) {
+    Item item = s.item();
+    Optional<Mesh> meant = item.triangles();
+    Optional<Mesh> came = a.item().triangles();
+    if (meant.isPresent() && came.isPresent()) {
+      meshes(item, meant.get(), came.get());
+      if (both(Content.TEXTURES)) {
+        differences.addAll(TextureComparison.compare(item, a.item(), limits.tolerance()));
+      }
+    } else if (item instanceof Item.AlignmentLine x && a.item() instanceof Item.AlignmentLine y) {
+      take(AlignmentComparison.compare(x, y, limits.tolerance()));
+    } else if (item instanceof Item.AlignmentLine x && a.item() instanceof Item.StringLine y) {
+      take(ChordsOfAlignment.compare(x, y.lines(), limits.tolerance()));
+    } else if (item instanceof Item.StringLine x && a.item() instanceof Item.StringLine y) {
+      take(LineComparison.loose(x, x.lines(), y.lines(), limits));
+    } else if (item instanceof Item.PointGroup x && a.item() instanceof Item.PointGroup y) {
+      take(PointComparison.compare(x, inOrder(x, y), limits));
+    } else if (!item.kind().equals(a.item().kind())) {
+      differences.add(
+          Difference.of(
+              What.GEOMETRY,
+              item.name(),
+              item.name()
+                  + " was sent as "
+                  + item.kind()
+                  + " and arrived as "
+                  + a.item().kind()
+                  + "."));
+    }
+  }
+
+  private void meshes(Item item, Mesh meant, Mesh came) {
+    ItemComparison loose = LooseMeshComparison.compare(item, meant, came, limits.tolerance());
+    take(loose);
+    if (loose.differences().isEmpty() && both(Content.IDS)) {
+      ItemComparison strict = MeshComparison.compare(item, meant, came, limits.tolerance());
+      if (!strict.differences().isEmpty()) {
+        differences.add(
+            Difference.of(
+                What.TRIANGLES,
+                item.name(),
+                item.name() + ": its triangles or their corners stand in another order."));
+      }
+    }
+    if (!both(Content.CLOSED) && isClosed(meant) && !isClosed(came)) {
+      differences.add(
+          Difference.of(
+              What.CLOSED, item.name(), item.name() + " was closed and arrived with gaps."));
+    }
+  }
+
+  private static boolean isClosed(Mesh m) {
+    if (m.isClosed()) {
+      return true;
+    }
+    MeshWeld weld = new MeshWeld();
+    weld.add(m.xyz(), m.triangles());
+    return weld.mesh().isClosed();
+  }
+
+  /** The arrived points in the order of the sent ones, where their names tell it. */
+  private static Item.PointGroup inOrder(Item.PointGroup sent, Item.PointGroup arrived) {
+    Map<String, Item.NamedPoint> byName = new HashMap<>();
+    arrived.points().forEach(p -> byName.put(p.name(), p));
+    boolean all =
+        byName.size() == arrived.points().size()
+            && sent.points().size() == arrived.points().size()
+            && sent.points().stream().allMatch(p -> byName.containsKey(p.name()));
+    return all
+        ? new Item.PointGroup(
+            arrived.name(), sent.points().stream().map(p -> byName.get(p.name())).toList())
+        : arrived;
+  }
+
+  private void take(ItemComparison result) {
+    items.add(result.figures());
+    differences.addAll(result.differences());
+  }
+
+  /** What is wrong with the file as a whole: its system, its unit, its place. */
+  private void asAWhole() {
+    boolean degrees =
+        CrsCatalogue.shipped().find(arrived.crs()).map(c -> !c.projected()).orElse(false);
+    boolean declares = !sent.crs().isEmpty() && there.proves(Content.SYSTEM);
+    if (declares && !arrived.crs().equals(sent.crs()) && !degrees) {
+      differences.add(
+          Difference.of(
+              What.SYSTEM,
+              "",
+              "The system was "
+                  + sent.crs()
+                  + "; the file that arrived says "
+                  + (arrived.crs().isEmpty() ? "none" : arrived.crs())
+                  + "."));
+    }
+    boolean moved = differences.stream().anyMatch(d -> d.what() == What.GEOMETRY);
+    Box a = sent.bounds();
+    Box b = arrived.bounds();
+    if (!moved || a.isEmpty() || b.isEmpty()) {
+      return;
+    }
+    double ratio = (b.maxE() - b.minE()) / (a.maxE() - a.minE());
+    for (LinearUnit x : LinearUnit.values()) {
+      for (LinearUnit y : LinearUnit.values()) {
+        double units = x.metres() / y.metres();
+        if (x != y && Math.abs(ratio / units - 1) < 1e-7 && Math.abs(ratio - 1) > 1e-7) {
+          differences.add(
+              Difference.of(
+                  What.UNIT,
+                  "",
+                  String.format(
+                      Locale.ROOT,
+                      "Everything arrived %.6g times as large, as %s taken for %s would be.",
+                      ratio,
+                      y.title(),
+                      x.title())));
+          return;
+        }
+      }
+    }
+    double de = b.minE() - a.minE();
+    double dn = b.minN() - a.minN();
+    if (Math.hypot(de, dn) > limits.tolerance()
+        && Math.hypot(de - (b.maxE() - a.maxE()), dn - (b.maxN() - a.maxN()))
+            <= 4 * limits.tolerance()) {
+      differences.add(
+          Difference.of(
+                  What.PLACE,
+                  "",
+                  String.format(
+                      Locale.ROOT,
+                      "Everything arrived %.4f m to the east and %.4f m to the north.",
+                      de,
+                      dn))
+              .by(Math.hypot(de, dn)));
+    }
+  }
+
+  private List<String> notCompared() {
+    List<String> out = new ArrayList<>();
+    for (Content c : Content.values()) {
+      boolean properties = c == Content.PROPERTIES && propertiesCompared();
+      if (!both(c) && !properties) {
+        Coverage lacking = here.proves(c) ? there : here;
+        boolean lost = lacking.treatments().get(c) == Coverage.Treatment.LOST;
+        out.add(c.title() + (lost ? " (" + lacking.title() + " cannot hold this)" : ""));
+      }
+    }
+    out.sort(Comparator.naturalOrder());
+    return out;
+  }
+}

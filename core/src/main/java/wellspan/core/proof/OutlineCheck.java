@@ -1,0 +1,109 @@
+package wellspan.core.proof;
+
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
+
+/**
+ * Checks the boundaries that a file gives for a surface against the triangles that arrived:
+ * together their pieces must be the edges with a triangle on one side only, each once, and each
+ * ring must say rightly whether the surface lies inside it. Edges are counted here by place,
+ * whatever way the triangles are wound.
+ */
+public final class OutlineCheck {
+  private OutlineCheck() {}
+
+  private record Place(double e, double n, double h) {
+    static Place of(double[] xyz, int i) {
+      return new Place(xyz[3 * i] + 0.0, xyz[3 * i + 1] + 0.0, xyz[3 * i + 2] + 0.0);
+    }
+  }
+
+  private record Edge(Place a, Place b) {
+    static Edge of(Place a, Place b) {
+      return a.hashCode() < b.hashCode() || a.hashCode() == b.hashCode() && a.e() < b.e()
+          ? new Edge(a, b)
+          : new Edge(b, a);
+    }
+  }
+
+  /**
+   * @param rings closed lines, the last point being the first again
+   * @param outer of each ring, whether it is said to be an outer one
+   * @return what is wrong, empty if nothing is
+   */
+  public static Optional<String> fault(Mesh mesh, List<Polyline> rings, List<Boolean> outer) {
+    Map<Edge, Integer> uses = new HashMap<>();
+    Map<Edge, Place> third = new HashMap<>();
+    int[] t = mesh.triangles();
+    for (int i = 0; i < t.length; i += 3) {
+      for (int k = 0; k < 3; k++) {
+        Place a = Place.of(mesh.xyz(), t[i + k]);
+        Place b = Place.of(mesh.xyz(), t[i + (k + 1) % 3]);
+        if (!a.equals(b)) {
+          uses.merge(Edge.of(a, b), 1, Integer::sum);
+          third.put(Edge.of(a, b), Place.of(mesh.xyz(), t[i + (k + 2) % 3]));
+        }
+      }
+    }
+    Set<Edge> open = new HashSet<>();
+    uses.forEach(
+        (e, n) -> {
+          if (n == 1) {
+            open.add(e);
+          }
+        });
+    int edges = open.size();
+    for (int r = 0; r < rings.size(); r++) {
+      double[] xyz = rings.get(r).xyz();
+      int n = rings.get(r).pointCount();
+      if (!Place.of(xyz, 0).equals(Place.of(xyz, n - 1))) {
+        return Optional.of("boundary " + (r + 1) + " is not closed");
+      }
+      for (int i = 0; i + 1 < n; i++) {
+        Edge e = Edge.of(Place.of(xyz, i), Place.of(xyz, i + 1));
+        if (!open.remove(e)) {
+          return Optional.of(
+              "boundary " + (r + 1) + " runs where the surface does not end, or twice");
+        }
+        if (i == 0 && inside(third.get(e), xyz, i) != outer.get(r)) {
+          return Optional.of(
+              "boundary "
+                  + (r + 1)
+                  + " is called "
+                  + (outer.get(r) ? "outer" : "void")
+                  + " and is the other");
+        }
+      }
+    }
+    return open.isEmpty()
+        ? Optional.empty()
+        : Optional.of(open.size() + " of " + edges + " open edges are in no boundary");
+  }
+
+  /**
+   * Whether the triangle on the edge from point {@code i} of a ring lies inside the ring: counted
+   * by the crossings of a ray from just beside the edge.
+   */
+  private static boolean inside(Place third, double[] ring, int i) {
+    double e = (ring[3 * i] + ring[3 * i + 3]) / 2;
+    double n = (ring[3 * i + 1] + ring[3 * i + 4]) / 2;
+    double near = 1e-6;
+    e += near * (third.e() - e);
+    n += near * (third.n() - n);
+    boolean in = false;
+    for (int k = 0; k + 5 < ring.length; k += 3) {
+      double n0 = ring[k + 1];
+      double n1 = ring[k + 4];
+      if (n0 > n != n1 > n && e < ring[k] + (n - n0) / (n1 - n0) * (ring[k + 3] - ring[k])) {
+        in = !in;
+      }
+    }
+    return in;
+  }
+}

@@ -1,0 +1,131 @@
+package wellspan.core.proof;
+
+import java.text.Normalizer;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import wellspan.core.describe.Description;
+import wellspan.core.geom.Box;
+import wellspan.core.item.Item;
+import wellspan.core.receive.Received;
+
+/**
+ * Which item of what arrived is which of what was sent: by GlobalId where both have it, else by
+ * kind and name, else by place.
+ *
+ * @param arrived for each sent entry its partner
+ * @param extra arrived entries without a partner
+ */
+record Pairing(List<Optional<Received.Entry>> arrived, List<Received.Entry> extra) {
+
+  static Pairing of(List<Received.Entry> sent, List<Received.Entry> arrived) {
+    List<Optional<Received.Entry>> partner = new ArrayList<>();
+    sent.forEach(s -> partner.add(Optional.empty()));
+    Set<Integer> free = new LinkedHashSet<>();
+    for (int i = 0; i < arrived.size(); i++) {
+      free.add(i);
+    }
+    by(sent, arrived, partner, free, e -> id(e).isEmpty() ? "" : id(e));
+    by(sent, arrived, partner, free, e -> kind(e.item()) + "\u0000" + e.item().name());
+    by(sent, arrived, partner, free, e -> family(e.item()) + "\u0000" + e.item().name());
+    by(sent, arrived, partner, free, e -> family(e.item()) + "\u0000" + plain(e.item().name()));
+    byPlace(sent, arrived, partner, free);
+    return new Pairing(partner, free.stream().map(arrived::get).toList());
+  }
+
+  private interface Key {
+    String of(Received.Entry e);
+  }
+
+  private static void by(
+      List<Received.Entry> sent,
+      List<Received.Entry> arrived,
+      List<Optional<Received.Entry>> partner,
+      Set<Integer> free,
+      Key key) {
+    Map<String, List<Integer>> known = new HashMap<>();
+    for (int i : free) {
+      String k = key.of(arrived.get(i));
+      if (!k.isEmpty()) {
+        known.computeIfAbsent(k, x -> new ArrayList<>()).add(i);
+      }
+    }
+    for (int s = 0; s < sent.size(); s++) {
+      List<Integer> found = known.get(key.of(sent.get(s)));
+      if (partner.get(s).isEmpty() && found != null && !found.isEmpty()) {
+        int taken = found.removeFirst();
+        partner.set(s, Optional.of(arrived.get(taken)));
+        free.remove(taken);
+      }
+    }
+  }
+
+  private static void byPlace(
+      List<Received.Entry> sent,
+      List<Received.Entry> arrived,
+      List<Optional<Received.Entry>> partner,
+      Set<Integer> free) {
+    for (int s = 0; s < sent.size(); s++) {
+      if (partner.get(s).isPresent()) {
+        continue;
+      }
+      Item item = sent.get(s).item();
+      Box box = item.bounds();
+      double reach =
+          Math.max(1, 0.05 * Math.hypot(box.maxE() - box.minE(), box.maxN() - box.minN()));
+      int best = -1;
+      for (int i : free) {
+        if (family(arrived.get(i).item()).equals(family(item))) {
+          double off = off(box, arrived.get(i).item().bounds());
+          if (off <= reach) {
+            reach = off;
+            best = i;
+          }
+        }
+      }
+      if (best >= 0) {
+        partner.set(s, Optional.of(arrived.get(best)));
+        free.remove(best);
+      }
+    }
+  }
+
+  private static double off(Box a, Box b) {
+    return Math.max(
+        Math.hypot(a.minE() - b.minE(), a.minN() - b.minN()),
+        Math.hypot(a.maxE() - b.maxE(), a.maxN() - b.maxN()));
+  }
+
+  private static String id(Received.Entry e) {
+    return e.description().map(Description::globalId).orElse("");
+  }
+
+  private static String kind(Item item) {
+    return item.kind();
+  }
+
+  /** Kinds whose geometry can be compared. */
+  static String family(Item item) {
+    return item.triangles().isPresent()
+        ? "faces"
+        : switch (item) {
+          case Item.AlignmentLine a -> "line";
+          case Item.StringLine l -> "line";
+          case Item.PointGroup p -> "points";
+          case Item.GroundImage g -> "picture";
+          default -> "faces";
+        };
+  }
+
+  /** A name as releases without small letters and accents write it. */
+  private static String plain(String name) {
+    return Normalizer.normalize(name, Normalizer.Form.NFD)
+        .toUpperCase(Locale.ROOT)
+        .replaceAll("[^A-Z0-9]+", "_");
+  }
+}

@@ -1,0 +1,98 @@
+package wellspan.core.proof;
+
+import java.util.ArrayList;
+import java.util.List;
+import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
+import wellspan.core.proof.Difference.What;
+
+/** Compares named points as sent and as arrived, in their order. */
+final class PointComparison {
+  /** Beyond this many single points the rest is counted. */
+  private static final int NAMED = 20;
+
+  private PointComparison() {}
+
+  static ItemComparison compare(Item.PointGroup sent, Item.PointGroup arrived, Limits limits) {
+    List<Difference> found = new ArrayList<>();
+    int n = sent.points().size();
+    double[] deviations = {};
+    double max = Double.POSITIVE_INFINITY;
+    if (arrived.points().size() == n) {
+      deviations = new double[n];
+      max = 0;
+      int more = 0;
+      for (int i = 0; i < n; i++) {
+        Item.NamedPoint p = sent.points().get(i);
+        Item.NamedPoint q = arrived.points().get(i);
+        deviations[i] = limits.distance(p.position(), q.position());
+        max = Math.max(max, deviations[i]);
+        boolean named = !limits.pointNames() || p.name().equals(q.name());
+        boolean coded = !limits.codes() || p.code().equals(q.code());
+        if (!named || !coded) {
+          Difference d =
+              at(
+                  What.NAME,
+                  sent,
+                  "point "
+                      + p.name()
+                      + " "
+                      + p.code()
+                      + " arrived as "
+                      + q.name()
+                      + " "
+                      + q.code()
+                      + ".",
+                  p.position());
+          more += add(found, d);
+        }
+        if (!(deviations[i] <= limits.tolerance())) {
+          Difference d =
+              at(
+                      What.GEOMETRY,
+                      sent,
+                      "point "
+                          + p.name()
+                          + " lies "
+                          + Difference.millimetres(deviations[i])
+                          + " from where it was sent.",
+                      p.position())
+                  .by(deviations[i]);
+          more += add(found, d);
+        }
+      }
+      if (more > 0) {
+        found.add(
+            Difference.of(
+                What.GEOMETRY, sent.name(), sent.name() + ": " + more + " more points differ."));
+      }
+    } else {
+      found.add(
+          Difference.of(
+              What.GEOMETRY,
+              sent.name(),
+              sent.name()
+                  + ": "
+                  + n
+                  + " points were sent, "
+                  + arrived.points().size()
+                  + " arrived."));
+    }
+    return new ItemComparison(
+        new Proof.ItemProof(
+            sent.name(), sent.kind(), n + " points", max, found.isEmpty(), deviations),
+        found);
+  }
+
+  private static int add(List<Difference> found, Difference d) {
+    if (found.size() < NAMED) {
+      found.add(d);
+      return 0;
+    }
+    return 1;
+  }
+
+  private static Difference at(What what, Item item, String message, Position at) {
+    return Difference.of(what, item.name(), item.name() + ": " + message).at(at);
+  }
+}

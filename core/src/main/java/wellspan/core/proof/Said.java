@@ -1,0 +1,261 @@
+package wellspan.core.proof;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import wellspan.core.describe.Description;
+import wellspan.core.describe.Finish;
+import wellspan.core.describe.PropertySet;
+import wellspan.core.describe.PropertyValue;
+import wellspan.core.proof.Difference.What;
+
+/** Compares what files say of an item, beside its geometry. */
+final class Said {
+  private final String item;
+  private final List<Difference> found = new ArrayList<>();
+  private final List<String> mismatches = new ArrayList<>();
+  private int equal;
+  private boolean asText;
+
+  Said(String item) {
+    this.item = item;
+  }
+
+  List<Difference> differences() {
+    return found;
+  }
+
+  /** Properties that did not arrive as sent, as sentences. */
+  List<String> mismatches() {
+    return mismatches;
+  }
+
+  /** Number of properties that arrived as sent. */
+  int equal() {
+    return equal;
+  }
+
+  private void differs(What what, String message) {
+    found.add(Difference.of(what, item, item + " " + message));
+  }
+
+  void classes(Description sent, Description arrived) {
+    if (!sent.entityClass().entity().equals(arrived.entityClass().entity())) {
+      differs(
+          What.CLASS,
+          "was sent as " + sent.entityClass() + " and arrived as " + arrived.entityClass() + ".");
+    } else if (!sent.entityClass().equals(arrived.entityClass())) {
+      differs(
+          What.TYPE,
+          "was sent as " + sent.entityClass() + " and arrived as " + arrived.entityClass() + ".");
+    }
+  }
+
+  void closed(Description sent, Description arrived) {
+    if (sent.closed().isPresent() && !sent.closed().equals(arrived.closed())) {
+      differs(
+          What.CLOSED,
+          "was sent as "
+              + (sent.closed().get() ? "a closed body" : "an open surface")
+              + " and arrived as "
+              + arrived.closed().map(c -> c ? "a closed body" : "an open surface").orElse("neither")
+              + ".");
+    }
+  }
+
+  void materials(Description sent, Description arrived) {
+    String here = sent.finish().map(Finish::material).orElse("");
+    String there = arrived.finish().map(Finish::material).orElse("");
+    if (!here.equals(there)) {
+      differs(
+          What.MATERIAL,
+          "was sent "
+              + (here.isEmpty() ? "without a material" : "of " + here)
+              + " and arrived "
+              + (there.isEmpty() ? "without one" : "of " + there)
+              + ".");
+    }
+  }
+
+  void colours(Description sent, Description arrived) {
+    Optional<Integer> here = sent.finish().map(Finish::rgb);
+    Optional<Integer> there = arrived.finish().map(Finish::rgb);
+    if (!here.equals(there)) {
+      differs(What.COLOUR, "was sent " + colour(here) + " and arrived " + colour(there) + ".");
+    }
+  }
+
+  private static String colour(Optional<Integer> rgb) {
+    return rgb.map(c -> String.format(Locale.ROOT, "in the colour #%06X", c))
+        .orElse("without a colour");
+  }
+
+  void layers(String sent, String arrived) {
+    if (!sent.equalsIgnoreCase(arrived)) {
+      differs(
+          What.LAYER,
+          "was sent on "
+              + (sent.isEmpty() ? "no layer" : "the layer " + sent)
+              + " and arrived on "
+              + (arrived.isEmpty() ? "none" : arrived)
+              + ".");
+    }
+  }
+
+  /**
+   * @param moreSets whether sets that were not sent may arrive besides
+   * @param asText whether the arrived file holds texts only, whatever the values were
+   */
+  void properties(Description sent, Description arrived, boolean moreSets, boolean asText) {
+    this.asText = asText;
+    Map<String, PropertySet> there = byName(arrived.propertySets());
+    Map<String, PropertySet> here = byName(sent.propertySets());
+    here.forEach(
+        (name, set) -> {
+          PropertySet other = there.get(name);
+          if (other == null && !set.values().isEmpty()) {
+            property(set, "the set " + name + " did not arrive");
+          } else if (other != null) {
+            set(set, other);
+          }
+        });
+    if (!moreSets) {
+      there.values().stream()
+          .filter(s -> !here.containsKey(s.name()))
+          .forEach(s -> property(s, "the set " + s.name() + " arrived but was not sent"));
+    }
+  }
+
+  private static Map<String, PropertySet> byName(List<PropertySet> sets) {
+    Map<String, PropertySet> out = new LinkedHashMap<>();
+    sets.forEach(s -> out.put(s.name(), s));
+    return out;
+  }
+
+  private void set(PropertySet sent, PropertySet arrived) {
+    if (sent.quantities() != arrived.quantities() && !asText) {
+      property(sent, "the set " + sent.name() + " is one of quantities on one side only");
+    }
+    sent.values()
+        .forEach(
+            (name, value) -> {
+              PropertyValue other = arrived.values().get(name);
+              String said = sent.name() + "." + name;
+              if (other == null) {
+                property(sent, said + " did not arrive");
+              } else if (asText ? !tells(other.show(), value) : !same(value, other)) {
+                boolean shownAlike = value.show().equals(other.show());
+                property(
+                    sent,
+                    said
+                        + " was sent as "
+                        + value.show()
+                        + (shownAlike ? " (" + type(value) + ")" : "")
+                        + " and arrived as "
+                        + other.show()
+                        + (shownAlike ? " (" + type(other) + ")" : ""));
+              } else {
+                equal++;
+              }
+            });
+    arrived.values().keySet().stream()
+        .filter(name -> !sent.values().containsKey(name))
+        .forEach(name -> property(sent, sent.name() + "." + name + " arrived but was not sent"));
+  }
+
+  private void property(PropertySet set, String what) {
+    mismatches.add(item + ": " + what);
+    found.add(
+        Difference.of(
+            set.quantities() ? What.QUANTITY : What.PROPERTY, item, item + ": " + what + "."));
+  }
+
+  private static String type(PropertyValue v) {
+    return switch (v) {
+      case PropertyValue.Words(String type, String text) -> type;
+      case PropertyValue.Measure(String type, double number) -> type;
+      default -> v.getClass().getSimpleName();
+    };
+  }
+
+  /** Whether a text says a value: numbers by their value, all others letter by letter. */
+  private static boolean tells(String text, PropertyValue v) {
+    return switch (v) {
+      case PropertyValue.Length(double m) -> number(text, m);
+      case PropertyValue.Area(double a) -> number(text, a);
+      case PropertyValue.Real(double d) -> number(text, d);
+      case PropertyValue.Measure(String type, double d) -> number(text, d);
+      case PropertyValue.Count(long n) -> text.equals(Long.toString(n));
+      case PropertyValue.Flag(boolean b) -> text.equals(b ? "true" : "false");
+      case PropertyValue.Empty e -> text.isEmpty();
+      case PropertyValue.Several(boolean e, List<PropertyValue> all) -> {
+        List<String> parts = all.isEmpty() ? List.of() : List.of(text.split("; ", -1));
+        boolean same = parts.size() == all.size();
+        for (int i = 0; same && i < all.size(); i++) {
+          same = tells(parts.get(i), all.get(i));
+        }
+        yield same;
+      }
+      default -> text.equals(v.show());
+    };
+  }
+
+  private static boolean number(String text, double d) {
+    try {
+      return close(d, Double.parseDouble(text));
+    } catch (NumberFormatException e) {
+      return false;
+    }
+  }
+
+  private static boolean same(PropertyValue a, PropertyValue b) {
+    return switch (a) {
+      case PropertyValue.Length(double x) ->
+          b instanceof PropertyValue.Length(double y) && close(x, y);
+      case PropertyValue.Area(double x) -> b instanceof PropertyValue.Area(double y) && close(x, y);
+      case PropertyValue.Real(double x) -> b instanceof PropertyValue.Real(double y) && close(x, y);
+      case PropertyValue.Measure(String type, double x) ->
+          b instanceof PropertyValue.Measure(String other, double y)
+              && type.equals(other)
+              && close(x, y);
+      case PropertyValue.Several(boolean e, List<PropertyValue> x) ->
+          b instanceof PropertyValue.Several(boolean f, List<PropertyValue> y)
+              && e == f
+              && same(x, y);
+      case PropertyValue.Table(List<PropertyValue> x, List<PropertyValue> u) ->
+          b instanceof PropertyValue.Table(List<PropertyValue> y, List<PropertyValue> w)
+              && same(x, y)
+              && same(u, w);
+      case PropertyValue.Bounded x ->
+          b instanceof PropertyValue.Bounded y
+              && same(x.lower(), y.lower())
+              && same(x.upper(), y.upper())
+              && same(x.setPoint(), y.setPoint());
+      case PropertyValue.Label l -> a.equals(b);
+      case PropertyValue.Words w -> a.equals(b);
+      case PropertyValue.Count c -> a.equals(b);
+      case PropertyValue.Flag f -> a.equals(b);
+      case PropertyValue.Unknown u -> a.equals(b);
+      case PropertyValue.Empty e -> a.equals(b);
+    };
+  }
+
+  private static boolean same(Optional<PropertyValue> a, Optional<PropertyValue> b) {
+    return a.isPresent() == b.isPresent() && (a.isEmpty() || same(a.get(), b.get()));
+  }
+
+  private static boolean same(List<PropertyValue> a, List<PropertyValue> b) {
+    boolean same = a.size() == b.size();
+    for (int i = 0; same && i < a.size(); i++) {
+      same = same(a.get(i), b.get(i));
+    }
+    return same;
+  }
+
+  private static boolean close(double x, double y) {
+    return Math.abs(x - y) <= 1e-9 * Math.max(1, Math.abs(x));
+  }
+}
