@@ -1,6 +1,7 @@
 package wellspan.app;
 
 import java.io.IOException;
+import java.nio.file.AccessDeniedException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -16,13 +17,15 @@ import wellspan.app.shell.ShellView;
 import wellspan.app.theme.Theme;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobException;
+import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
-import wellspan.core.job.Journal;
 
 /** The application: finds the job named in the call and shows it. */
 public final class WellspanApp extends Application {
   private static final double WIDTH = 1280;
   private static final double HEIGHT = 800;
+
+  private Optional<JobLock> lock = Optional.empty();
 
   @Override
   public void start(Stage stage) {
@@ -44,7 +47,12 @@ public final class WellspanApp extends Application {
   }
 
   private void show(Stage stage, JobStore store) throws IOException {
-    Job job = Files.exists(store.jobFile()) ? store.open() : created(store);
+    if (!Files.exists(store.jobFile())) {
+      created(store);
+    }
+    letGo();
+    Optional<String> held = takeLock(store);
+    Job job = store.open();
     Session session = new Session(store, job, Clock.systemUTC(), Platform::runLater);
     ShellView shell = new ShellView(session, getHostServices());
     stage.setScene(new Scene(shell, WIDTH, HEIGHT));
@@ -57,13 +65,23 @@ public final class WellspanApp extends Application {
             javafx.beans.binding.Bindings.createStringBinding(
                 () ->
                     session.job().name()
+                        + (session.isLookingOnly() ? " (for looking only)" : "")
                         + (session.unsavedProperty().get() ? " (not saved)" : "")
                         + " – Wellspan",
                 session.historyProperty(),
-                session.unsavedProperty()));
+                session.unsavedProperty(),
+                session.lookingOnlyProperty()));
     stage.show();
-    Optional<Journal.Recovered> lost = store.recoverable();
-    lost.ifPresent(session::recover);
+    if (held.isPresent()) {
+      session.lookOnly(held.get());
+    } else if (!store.notUnderstood().isEmpty()) {
+      session.lookOnly(
+          "The job file holds what this Wellspan does not understand: "
+              + String.join("; ", store.notUnderstood())
+              + ". It can be looked at and delivered; it is not changed. Update Wellspan, or mend the file.");
+    } else {
+      store.recoverable().ifPresent(session::recover);
+    }
     session.load();
     stage.setOnCloseRequest(
         e -> {
@@ -73,11 +91,36 @@ public final class WellspanApp extends Application {
         });
   }
 
-  private static Job created(JobStore store) throws IOException {
+  /** Takes the right to change the job; says who has it if somebody else does. */
+  private Optional<String> takeLock(JobStore store) throws IOException {
+    try {
+      lock = Optional.of(JobLock.take(store.folder(), "the Wellspan window", Clock.systemUTC()));
+      return Optional.empty();
+    } catch (JobLock.HeldException e) {
+      return Optional.of(e.getMessage());
+    } catch (AccessDeniedException e) {
+      return Optional.of(
+          "The job's folder "
+              + store.folder()
+              + " cannot be written. The job can be looked at; copy it to a folder of your own to change it.");
+    }
+  }
+
+  private void letGo() throws IOException {
+    if (lock.isPresent()) {
+      lock.get().close();
+      lock = Optional.empty();
+    }
+  }
+
+  @Override
+  public void stop() throws IOException {
+    letGo();
+  }
+
+  private static void created(JobStore store) throws IOException {
     Path name = store.folder().getFileName();
-    Job job = Job.named(name == null ? "New job" : name.toString());
-    store.create(job);
-    return job;
+    store.create(Job.named(name == null ? "New job" : name.toString()));
   }
 
   /** Copies the demo job to a folder of its own, so that nothing done to it comes back. */

@@ -5,10 +5,12 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -17,6 +19,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
@@ -24,6 +27,7 @@ import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
 import wellspan.core.frame.BasePoints;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameChecks;
@@ -32,6 +36,8 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
+import wellspan.core.place.Placer;
+import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receipt.ReceiptJson;
 import wellspan.core.receive.ReadingRule;
@@ -89,8 +95,9 @@ final class ConvertCommand implements Callable<Integer> {
   @Option(
       names = "--zero",
       paramLabel = "base|shared",
-      description = "where the written file's zero lies: the base point, or shared coordinates")
-  private String zero = "base";
+      description =
+          "where the written file's zero lies: the base point, or shared coordinates; LandXML keeps shared ones if nothing is said")
+  private String zero;
 
   @Option(names = "--unit", paramLabel = "m|mm|ft", description = "length unit of the written file")
   private String unit = "m";
@@ -119,7 +126,7 @@ final class ConvertCommand implements Callable<Integer> {
     String ending = out.toString().toLowerCase(Locale.ROOT);
     DeliveryFormat format = format(out, ending);
     boolean list = format instanceof DeliveryFormat.PointList;
-    LocalZero where = zero();
+    LocalZero where = zero(format);
     Frame.UNPLACED.withScale(scale); // says early what is wrong with it
     LinearUnit lengths =
         LinearUnit.named(unit)
@@ -136,19 +143,20 @@ final class ConvertCommand implements Callable<Integer> {
     List<Parcel.Piece> pieces = new ArrayList<>();
     List<Finding> doubts = new ArrayList<>();
     UniqueNames origins = new UniqueNames();
-    Box box = Box.EMPTY;
-    Map<String, String> declared = new LinkedHashMap<>();
-    GlobalIds ids = new GlobalIds(UUID.nameUUIDFromBytes(names().getBytes(StandardCharsets.UTF_8)));
+    Map<Path, Received> read = new LinkedHashMap<>();
     for (Path in : files.subList(0, files.size() - 1)) {
       Received r = Intake.read(in, rule, Progress.NONE);
       say(r.findings(), in.getFileName() + "  ");
       r.findings().stream().filter(Finding::isError).forEach(doubts::add);
-      if (!r.crs().isEmpty()) {
-        declared.put(in.getFileName().toString(), r.crs());
-      }
-      String file = in.getFileName().toString();
+      read.put(in, r);
+    }
+    SystemOption.Named system = system(read.values());
+    Box box = Box.EMPTY;
+    GlobalIds ids = new GlobalIds(UUID.nameUUIDFromBytes(names().getBytes(StandardCharsets.UTF_8)));
+    for (Map.Entry<Path, Received> in : read.entrySet()) {
+      String file = in.getKey().getFileName().toString();
       String origin = origins.of("", file); // two folders may hold files of one name
-      for (Received.Entry e : r.entries()) {
+      for (Received.Entry e : placed(file, in.getValue(), system, doubts).entries()) {
         Item item = e.item();
         if (format.carries(item)) {
           box = box.union(item.bounds());
@@ -163,7 +171,7 @@ final class ConvertCommand implements Callable<Integer> {
               ? "Nothing to write: no points were found."
               : "Nothing to write: no surface with triangles, no line and no point was found.");
     }
-    Frame frame = frame(declared, box);
+    Frame frame = frame(system, box);
     say(FrameChecks.check(frame, box), "");
     Parcel parcel =
         Packing.loose(
@@ -226,33 +234,82 @@ final class ConvertCommand implements Callable<Integer> {
     }
   }
 
-  /** The frame by the options; files that declare another system are named. */
-  private Frame frame(Map<String, String> declared, Box box) {
-    String code = crs == null ? declared.values().stream().findFirst().orElse("") : crs;
-    if (code.isEmpty()) {
+  /** The system of the written file: the one asked for, else the first that a file declares. */
+  private SystemOption.Named system(Collection<Received> read) {
+    List<String> declared =
+        read.stream().map(Received::crs).filter(c -> !c.isEmpty()).distinct().toList();
+    if (crs == null && declared.isEmpty()) {
       throw new IllegalArgumentException(
           "No file declares its coordinate reference system. Name it with --crs EPSG:n.");
     }
+    String code =
+        crs != null
+            ? crs
+            : declared.stream()
+                .filter(c -> CrsCatalogue.shipped().find(c).filter(Crs::projected).isPresent())
+                .findFirst()
+                .orElse(declared.getFirst());
     SystemOption.Named system = SystemOption.of(code);
     if (!system.crs().projected()) {
       throw new IllegalArgumentException(
-          system.crs().id() + " counts in degrees; a projected system is needed.");
+          system.crs().id()
+              + " counts in degrees; a projected system is needed. Name one with --crs EPSG:n.");
     }
-    declared.forEach(
-        (file, own) -> {
-          if (CrsCatalogue.shipped().find(own).filter(c -> c.equals(system.crs())).isEmpty()) {
-            spec.commandLine()
-                .getErr()
-                .println(
-                    "warning  "
-                        + file
-                        + "  It declares "
-                        + own
-                        + "; its numbers are taken as "
-                        + system.crs().id()
-                        + " without being transformed. In a job each source is placed by its own system.");
-          }
-        });
+    return system;
+  }
+
+  /** A file in the system of the written one: one that declares another is transformed. */
+  private Received placed(
+      String file, Received r, SystemOption.Named system, List<Finding> doubts) {
+    Optional<Crs> own = CrsCatalogue.shipped().find(r.crs());
+    if (r.crs().isEmpty() || own.filter(system.crs()::equals).isPresent()) {
+      return r;
+    }
+    if (own.isEmpty()) {
+      Finding doubt =
+          Finding.error(
+              Stop.PLACE,
+              "place.system.unknown",
+              file,
+              file
+                  + " declares "
+                  + r.crs()
+                  + ", which is not in the catalogue; its numbers are taken as "
+                  + system.crs().id()
+                  + " as they stand.");
+      doubts.add(doubt);
+      say(List.of(doubt), "");
+      return r;
+    }
+    Received out =
+        Placer.place(
+            file,
+            r,
+            SourcePlacement.SHARED.withWhere(new SourcePlacement.Where.InSystem(r.crs(), "")),
+            Frame.UNPLACED.withCrs(system.crs().id(), system.definition()));
+    List<Finding> fresh = new ArrayList<>(out.findings());
+    fresh.removeAll(r.findings());
+    fresh.stream()
+        .filter(f -> f.code().equals("place.failed"))
+        .findFirst()
+        .ifPresent(
+            f -> {
+              throw new IllegalArgumentException(
+                  f.message().replace(" It is shown as received.", "") + " Nothing was written.");
+            });
+    fresh.add(
+        Finding.note(
+            Stop.PLACE,
+            "place.transformed",
+            file,
+            file + " declares " + r.crs() + " and was transformed to " + system.crs().id() + "."));
+    say(fresh, "");
+    fresh.stream().filter(Finding::isError).forEach(doubts::add);
+    return out;
+  }
+
+  /** The frame by the options. */
+  private Frame frame(SystemOption.Named system, Box box) {
     Position local = BasePoints.propose(box);
     if (base != null) {
       if (base.size() != 3) {
@@ -265,7 +322,12 @@ final class ConvertCommand implements Callable<Integer> {
         .withScale(scale);
   }
 
-  private LocalZero zero() {
+  private LocalZero zero(DeliveryFormat format) {
+    if (zero == null) {
+      return format instanceof DeliveryFormat.LandXml
+          ? new LocalZero.Shared()
+          : new LocalZero.BasePoint();
+    }
     return switch (zero) {
       case "base" -> new LocalZero.BasePoint();
       case "shared" -> new LocalZero.Shared();

@@ -21,6 +21,7 @@ import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.receipt.ReceiptJson;
+import wellspan.exchange.delivery.DeliveredFile;
 import wellspan.exchange.delivery.DeliveryRun;
 import wellspan.exchange.intake.SourceIntake;
 
@@ -78,8 +79,8 @@ final class DeliverCommand implements Callable<Integer> {
           DeliveryRun.run(
               build,
               d,
-              to == null ? store.out() : to,
-              store.receipts(),
+              to == null ? DeliveredFile.folder(store, store.out()) : to,
+              DeliveredFile.folder(store, store.receipts()),
               Clock.systemUTC(),
               Progress.NONE);
       pass &= o.receipt().proof().whole();

@@ -52,8 +52,19 @@ final class InspectCommand implements Callable<Integer> {
     ArrayNode all = JsonNodeFactory.instance.arrayNode();
     int code = Main.DONE;
     for (Path file : files) {
-      Received r = Intake.read(file, rule, Progress.NONE);
-      if (r.hasErrors()) {
+      Received r;
+      try {
+        r = Intake.read(file, rule, Progress.NONE);
+      } catch (IOException | IllegalArgumentException e) {
+        // the others are answered for all that
+        String sentence = Main.sentence(e);
+        spec.commandLine()
+            .getErr()
+            .println(sentence.startsWith(file.toString()) ? sentence : file + ": " + sentence);
+        code = Main.UNUSABLE;
+        continue;
+      }
+      if (r.hasErrors() && code == Main.DONE) {
         code = Main.ERRORS_FOUND;
       }
       if (json) {

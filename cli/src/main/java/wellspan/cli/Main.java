@@ -56,9 +56,7 @@ public final class Main implements Runnable {
     line.setErr(err);
     line.setParameterExceptionHandler(
         (e, a) -> {
-          err.println(
-              e.getMessage().lines().findFirst().orElse("The call is wrong.")
-                  + " (wellspan --help shows how)");
+          err.println(WrongCall.sentence(e, a));
           return UNUSABLE;
         });
     line.setExecutionExceptionHandler(
@@ -86,7 +84,8 @@ public final class Main implements Runnable {
     return code;
   }
 
-  private static String sentence(Exception e) {
+  /** What is wrong, for the one who called. */
+  static String sentence(Exception e) {
     return switch (e) {
       case java.nio.file.NoSuchFileException f -> f.getFile() + ": there is no such file.";
       case java.nio.file.AccessDeniedException f ->

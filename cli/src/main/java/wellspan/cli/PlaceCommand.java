@@ -3,6 +3,7 @@ package wellspan.cli;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -14,6 +15,7 @@ import wellspan.core.geom.Position;
 import wellspan.core.job.Build;
 import wellspan.core.job.ControlIntake;
 import wellspan.core.job.Job;
+import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
 import wellspan.core.job.Source;
 import wellspan.core.place.HelmertFit;
@@ -71,6 +73,20 @@ final class PlaceCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
+    if (!changes()) {
+      return run();
+    }
+    try (JobLock _ = JobLock.take(folder, "wellspan place", Clock.systemUTC())) {
+      return run();
+    }
+  }
+
+  /** Whether the call asks for a change, and not only for a look. */
+  private boolean changes() {
+    return shared || system != null || local != null || fit || unit != null || swap || asControl;
+  }
+
+  private int run() throws IOException {
     JobStore store = new JobStore(folder);
     Build build = SourceIntake.build(store, store.open(), Progress.NONE);
     Source source =

@@ -6,9 +6,11 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -19,6 +21,7 @@ import wellspan.core.flaw.GroundChecks;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
+import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
 import wellspan.core.job.Shaping;
 import wellspan.core.progress.Progress;
@@ -77,6 +80,20 @@ final class ShapeCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
+    if (!changes()) {
+      return run();
+    }
+    try (JobLock _ = JobLock.take(folder, "wellspan shape", Clock.systemUTC())) {
+      return run();
+    }
+  }
+
+  /** Whether the call asks for a change, and not only for a look. */
+  private boolean changes() {
+    return Stream.of(make, unmake, add, remove, off, on).anyMatch(l -> !l.isEmpty());
+  }
+
+  private int run() throws IOException {
     JobStore store = new JobStore(folder);
     Build build = SourceIntake.build(store, store.open(), Progress.NONE);
     Job job = changed(build.job());

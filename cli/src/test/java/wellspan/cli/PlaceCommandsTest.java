@@ -154,17 +154,25 @@ class PlaceCommandsTest extends CommandFixture {
   }
 
   @Test
-  void anotherSystemThanDeclaredAndOneElsewhereAreSaid() {
+  void anotherSystemThanDeclaredIsTransformedAndOneElsewhereIsRefused() throws IOException {
     String road = DEMO.resolve("road/quay-road.xml").toString();
     String to = dir.resolve("out.csv").toString();
     // the road's file holds a surface without triangles: proven, but not whole
     assertThat(run("convert", road, to)).isEqualTo(1);
     assertThat(out.toString()).contains("proven, but not whole");
     assertThat(err.toString()).doesNotContain("declares").doesNotContain("area of use");
-    assertThat(run("convert", road, to, "--crs", "EPSG:2056")).isEqualTo(1);
-    assertThat(err.toString())
-        .contains("warning  quay-road.xml  It declares EPSG:25832")
-        .contains("error  The work does not lie in the area of use of EPSG:2056");
+    String before = Files.readString(Path.of(to));
+    assertThat(run("convert", road, to, "--crs", "EPSG:2056")).isEqualTo(2);
+    assertThat(err.toString()).contains("quay-road.xml is not placed").contains("EPSG:2056");
+    assertThat(Path.of(to)).hasContent(before);
+    assertThat(run("convert", road, to, "--crs", "EPSG:3035", "--zero", "shared")).isEqualTo(1);
+    assertThat(err.toString()).contains("declares EPSG:25832 and was transformed to EPSG:3035");
+    String first =
+        Files.readAllLines(Path.of(to)).stream()
+            .filter(l -> l.startsWith("BN-1,"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(Double.parseDouble(first.split(",")[1])).isBetween(4_150_000.0, 4_200_000.0);
     assertThat(run("convert", road, to, "--base", "0,0,0")).isEqualTo(1);
     assertThat(err.toString()).contains("The work reaches 65").contains("km from the base point");
   }

@@ -21,6 +21,7 @@ import wellspan.core.finding.Finding;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.receipt.PastRun;
+import wellspan.exchange.delivery.DeliveredFile;
 import wellspan.exchange.delivery.DeliveryRun;
 
 /**
@@ -140,8 +141,8 @@ public final class Deliveries {
                 DeliveryRun.run(
                     sent,
                     chosen.get(),
-                    session.store().out(),
-                    session.store().receipts(),
+                    DeliveredFile.folder(session.store(), session.store().out()),
+                    DeliveredFile.folder(session.store(), session.store().receipts()),
                     clock,
                     p),
             this::delivered,

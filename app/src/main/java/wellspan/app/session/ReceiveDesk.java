@@ -171,9 +171,9 @@ public final class ReceiveDesk {
 
   /** Opens the columns of a point list that is in the job already. */
   public void reconsider(Source s) {
-    Path file = session.store().stored(s.current());
     soFar = ReceivedSoFar.NOTHING;
     try {
+      Path file = session.store().stored(s.current());
       PointListPreview preview =
           s.reading() instanceof ReadingRule.Columns c
               ? PointListPreview.by(file, c)

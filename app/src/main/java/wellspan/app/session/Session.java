@@ -47,9 +47,9 @@ public final class Session {
   public record Pointer(Position shared) {}
 
   /** A file and how it was read. */
-  private record ReadAs(String sha256, ReadingRule rule) {
+  private record ReadAs(String storedAs, ReadingRule rule) {
     static ReadAs current(Source s) {
-      return new ReadAs(s.current().sha256(), s.reading());
+      return new ReadAs(s.current().storedAs(), s.reading());
     }
   }
 
@@ -78,6 +78,8 @@ public final class Session {
   private final ReceiveDesk receiving;
   private final PlaceDesk place;
   private final ShapeDesk shape;
+  private final PendingEdits pending = new PendingEdits();
+  private final ReadOnlyStringWrapper lookingOnly = new ReadOnlyStringWrapper("");
   private boolean stale;
   private Reading.Levels levels = (id, e, n) -> Double.NaN;
 
@@ -234,6 +236,10 @@ public final class Session {
     if (selected.get().isEmpty()) {
       selected.set(build.get().items().keySet().stream().findFirst());
     }
+    if (isLookingOnly()) {
+      complain(lookingOnly.get());
+      return;
+    }
     say(fresh.items().size() + " items from " + fresh.received().size() + " files.");
   }
 
@@ -258,9 +264,14 @@ public final class Session {
     if (next.equals(job())) {
       return;
     }
+    if (isLookingOnly()) {
+      complain(lookingOnly.get());
+      return;
+    }
     if (messageIsError.get()) {
       say(""); // the complaint was about what stood before
     }
+    pending.add(what, change);
     take(what, history.get().edit(what, next));
   }
 
@@ -281,7 +292,7 @@ public final class Session {
   public void undo() {
     if (history.get().canUndo()) {
       String what = history.get().past().getLast().what();
-      take("Undo: " + what, history.get().undo());
+      take("Undo: " + what, stepped(history.get().undo()));
       say("Undone: " + what + ".");
     }
   }
@@ -289,9 +300,15 @@ public final class Session {
   public void redo() {
     if (history.get().canRedo()) {
       String what = history.get().future().getLast().what();
-      take("Redo: " + what, history.get().redo());
+      take("Redo: " + what, stepped(history.get().redo()));
       say("Done again: " + what + ".");
     }
+  }
+
+  /** A step through the history: what was pending is over, what it leads to may need work. */
+  private History stepped(History next) {
+    pending.clear();
+    return next;
   }
 
   /** After undo a revision may be current that was not read in this session. */
@@ -318,21 +335,34 @@ public final class Session {
   }
 
   /**
-   * What cannot be read or was not carried out is taken back, so that what is shown is what is
-   * recorded.
+   * The edit that cannot be shown is taken back, so that what is shown is what is recorded. Edits
+   * that came after it stay.
    */
   private void takeBack(String why) {
-    if (history.get().canUndo()) {
-      undo();
+    History without = pending.withoutTheUnshown(history.get(), this::canBeShown);
+    if (!without.equals(history.get())) {
+      take("Taken back: what could not be done", without);
+    } else if (history.get().canUndo() && !canBeShown(job())) {
+      undo(); // what a step through the history led to cannot be shown
     }
     complain(why);
   }
 
-  private void rebuild() {
-    Map<String, Received> received = new LinkedHashMap<>();
-    for (Source s : job().sources()) {
-      known(s).ifPresent(r -> received.put(s.name(), r));
+  private boolean canBeShown(Job job) {
+    return job.sources().stream().allMatch(s -> known(s).isPresent())
+        && build.get().ready(job, received(job)).isPresent();
+  }
+
+  private Map<String, Received> received(Job job) {
+    Map<String, Received> out = new LinkedHashMap<>();
+    for (Source s : job.sources()) {
+      known(s).ifPresent(r -> out.put(s.name(), r));
     }
+    return out;
+  }
+
+  private void rebuild() {
+    Map<String, Received> received = received(job());
     Build before = build.get();
     Optional<Build> ready = before.ready(job(), received);
     if (ready.isPresent()) {
@@ -353,6 +383,7 @@ public final class Session {
   }
 
   private void show(Build fresh) {
+    pending.shown(build.get().job(), fresh.job());
     build.set(fresh);
     shape.forgetComparison(fresh);
     shape.watch(fresh);
@@ -364,7 +395,11 @@ public final class Session {
   }
 
   void refreshFindings() {
-    List<Finding> all = new ArrayList<>(build.get().findings());
+    List<Finding> all = new ArrayList<>();
+    if (isLookingOnly()) {
+      all.add(Finding.error(Stop.RECEIVE, "job.looking-only", "", lookingOnly.get()));
+    }
+    all.addAll(build.get().findings());
     all.addAll(shape.flawsProperty().get());
     all.addAll(deliveries.findings());
     findings.set(List.copyOf(all));
@@ -402,7 +437,31 @@ public final class Session {
 
   // ---- saving
 
+  /**
+   * Lets the job be looked at and not be changed.
+   *
+   * @param why a sentence that says what to do
+   */
+  public void lookOnly(String why) {
+    lookingOnly.set(why);
+    refreshFindings();
+    complain(why);
+  }
+
+  public boolean isLookingOnly() {
+    return !lookingOnly.get().isEmpty();
+  }
+
+  /** Why the job can only be looked at; empty if it can be changed. */
+  public ReadOnlyStringProperty lookingOnlyProperty() {
+    return lookingOnly.getReadOnlyProperty();
+  }
+
   public void save() {
+    if (isLookingOnly()) {
+      complain(lookingOnly.get());
+      return;
+    }
     try {
       store.save(job());
       unsaved.set(false);
@@ -427,6 +486,7 @@ public final class Session {
   /** Continues from unsaved edits of a process that ended without saving. */
   public void recover(Journal.Recovered recovered) {
     history.set(history.get().edit("Recovered edits", recovered.job()));
+    pending.clear();
     unsaved.set(true);
     say(
         recovered.edits()

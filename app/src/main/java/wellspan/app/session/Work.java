@@ -83,7 +83,7 @@ public final class Work {
       end(() -> failed.accept(e.getMessage()));
     } catch (OutOfMemoryError e) {
       end(() -> failed.accept("There is not enough memory for this. Nothing was changed."));
-    } catch (RuntimeException e) {
+    } catch (RuntimeException | Error e) { // whatever happens, the window goes on
       System.getLogger("wellspan").log(System.Logger.Level.ERROR, "work failed", e);
       end(
           () ->

@@ -230,6 +230,7 @@ public final class PlanView extends Pane {
   // ---- drawing
 
   private void draw() {
+    tiles.startPicture();
     GraphicsContext g = canvas.getGraphicsContext2D();
     g.setFill(theme.paper());
     g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());

@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import javafx.application.Platform;
 import javafx.scene.image.Image;
@@ -37,7 +38,7 @@ final class TileCache {
       new LinkedHashMap<>(KEPT, 0.75f, true) {
         @Override
         protected boolean removeEldestEntry(Map.Entry<Key, Image> eldest) {
-          return size() > KEPT;
+          return size() > Math.max(KEPT, 2 * Math.max(inView, inViewBefore));
         }
       };
   private final Map<Mesh, TriangleIndex> indexes = new HashMap<>();
@@ -45,6 +46,8 @@ final class TileCache {
   private final Deque<Key> wishes = new ArrayDeque<>();
   private final Runnable changed;
   private int painting;
+  private int inView;
+  private int inViewBefore;
 
   /**
    * @param changed called on the window's thread when a new piece is there
@@ -57,8 +60,18 @@ final class TileCache {
     return Math.scalb(1.0, zoom);
   }
 
+  /**
+   * Says that a picture is drawn from the start. What one picture needs is never thrown away for
+   * itself, however many pieces it has.
+   */
+  void startPicture() {
+    inViewBefore = inView;
+    inView = 0;
+  }
+
   /** The piece, or null while it is being painted. */
   Image get(Key key) {
+    inView++;
     Image there = tiles.get(key);
     if (there == null && asked.add(key)) {
       wishes.push(key);
@@ -96,23 +109,39 @@ final class TileCache {
         .name("tiles")
         .start(
             () -> {
-              TriangleIndex index = known == null ? new TriangleIndex(key.mesh()) : known;
-              double size = TilePainter.SIZE * resolution(key.zoom());
-              BufferedImage image =
-                  TilePainter.paint(
-                      index,
-                      key.look(),
-                      key.column() * size,
-                      (key.row() + 1) * size,
-                      resolution(key.zoom()));
-              Platform.runLater(() -> done(key, index, image));
+              Painted painted = painted(key, known);
+              Platform.runLater(() -> done(key, painted));
             });
   }
 
-  private void done(Key key, TriangleIndex index, BufferedImage image) {
+  /** A piece with the index that it was painted by, which is missing if that was at fault. */
+  private record Painted(BufferedImage image, Optional<TriangleIndex> index) {}
+
+  private static Painted painted(Key key, TriangleIndex known) {
+    try {
+      TriangleIndex index = known == null ? new TriangleIndex(key.mesh()) : known;
+      double size = TilePainter.SIZE * resolution(key.zoom());
+      BufferedImage image =
+          TilePainter.paint(
+              index,
+              key.look(),
+              key.column() * size,
+              (key.row() + 1) * size,
+              resolution(key.zoom()));
+      return new Painted(image, Optional.of(index));
+    } catch (RuntimeException | Error e) { // one piece stays empty, the others are painted
+      System.getLogger("wellspan").log(System.Logger.Level.ERROR, "a piece was not painted", e);
+      return new Painted(
+          new BufferedImage(TilePainter.SIZE, TilePainter.SIZE, BufferedImage.TYPE_INT_ARGB_PRE),
+          Optional.ofNullable(known));
+    }
+  }
+
+  private void done(Key key, Painted painted) {
     painting--;
     asked.remove(key);
-    indexes.put(key.mesh(), index);
+    painted.index().ifPresent(index -> indexes.put(key.mesh(), index));
+    BufferedImage image = painted.image();
     int[] argb = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
     tiles.put(
         key,

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import wellspan.core.geom.Position;
+import wellspan.core.json.TypedMembers;
 import wellspan.core.unit.LinearUnit;
 
 /** Frames as JSON, as they stand in jobs, receipts and frame sheets. Lengths are in metres. */
@@ -34,17 +35,17 @@ public final class FrameJson {
    */
   public static Frame read(JsonNode n) {
     JsonNode b = n.path("basePoint");
-    String unit = n.path("unit").asText("m");
+    String unit = TypedMembers.text(n, "unit", "m");
     return new Frame(
-        n.path("crs").asText(""),
-        n.path("definition").asText(""),
-        n.path("verticalDatum").asText(""),
-        n.path("ellipsoidOffset").asDouble(Double.NaN),
+        TypedMembers.text(n, "crs", ""),
+        TypedMembers.text(n, "definition", ""),
+        TypedMembers.text(n, "verticalDatum", ""),
+        TypedMembers.number(n, "ellipsoidOffset", Double.NaN),
         new Position(number(b.path(0)), number(b.path(1)), number(b.path(2))),
         number(n.path("rotation")),
-        n.has("scale") ? number(n.path("scale")) : 1,
+        TypedMembers.number(n, "scale", 1),
         LinearUnit.named(unit).orElseThrow(() -> new IllegalArgumentException("unit " + unit)),
-        n.path("lock").asText(""));
+        TypedMembers.text(n, "lock", ""));
   }
 
   private static double number(JsonNode n) {

@@ -24,6 +24,19 @@ public sealed interface Item {
 
   Box bounds();
 
+  /** The same under another name. */
+  default Item named(String name) {
+    return switch (this) {
+      case TerrainSurface s -> new TerrainSurface(name, s.mesh, s.invisible, s.texture);
+      case Body b -> new Body(name, b.mesh, b.band, b.use);
+      case Cover c -> new Cover(name, c.mesh, c.material);
+      case AlignmentLine a -> new AlignmentLine(name, a.alignment);
+      case StringLine l -> new StringLine(name, l.lines);
+      case PointGroup p -> new PointGroup(name, p.points);
+      case GroundImage g -> new GroundImage(name, g.pixels, g.place);
+    };
+  }
+
   /** The triangles it is made of; empty for lines, points and pictures. */
   default Optional<Mesh> triangles() {
     return switch (this) {

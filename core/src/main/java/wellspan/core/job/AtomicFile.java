@@ -12,24 +12,38 @@ import java.nio.file.StandardOpenOption;
 
 /** Writes files so that either the old or the new content is there, whatever happens in between. */
 public final class AtomicFile {
+  private static final long PROCESS = ProcessHandle.current().pid();
+
   private AtomicFile() {}
+
+  /**
+   * Where a file is written before it takes its place: beside it, under a name that no other
+   * process uses.
+   */
+  public static Path fresh(Path target) {
+    return target.resolveSibling(target.getFileName() + "." + PROCESS + ".new");
+  }
 
   /** Writes text beside the target, syncs it and renames it. */
   public static void write(Path target, String text) throws IOException {
-    Path fresh = target.resolveSibling(target.getFileName() + ".new");
-    try (FileChannel out =
-        FileChannel.open(
-            fresh,
-            StandardOpenOption.CREATE,
-            StandardOpenOption.TRUNCATE_EXISTING,
-            StandardOpenOption.WRITE)) {
-      ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
-      while (bytes.hasRemaining()) {
-        out.write(bytes);
+    Path fresh = fresh(target);
+    try {
+      try (FileChannel out =
+          FileChannel.open(
+              fresh,
+              StandardOpenOption.CREATE,
+              StandardOpenOption.TRUNCATE_EXISTING,
+              StandardOpenOption.WRITE)) {
+        ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
+        while (bytes.hasRemaining()) {
+          out.write(bytes);
+        }
+        out.force(true);
       }
-      out.force(true);
+      move(fresh, target);
+    } finally {
+      Files.deleteIfExists(fresh);
     }
-    move(fresh, target);
   }
 
   /** Moves a finished file over the target, in one step where the file system can. */

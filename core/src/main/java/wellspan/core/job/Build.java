@@ -102,8 +102,13 @@ public record Build(
         Received here = placed(job, s, r);
         placed.put(s.name(), here);
         for (Received.Entry e : here.entries()) {
-          ItemId id = ItemId.of(s.name(), e.item().kind(), e.item().name());
-          base.put(id, e.item());
+          Item item = e.item();
+          ItemId id = ItemId.of(s.name(), item.kind(), item.name());
+          for (int n = 2; base.containsKey(id); n++) { // two of one name are two
+            item = e.item().named(e.item().name() + " (" + n + ")");
+            id = ItemId.of(s.name(), item.kind(), item.name());
+          }
+          base.put(id, item);
           sources.put(id, s);
           entries.put(id, e);
         }

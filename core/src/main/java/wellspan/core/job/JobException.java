@@ -3,7 +3,7 @@ package wellspan.core.job;
 import java.io.IOException;
 
 /** A job folder that cannot be used; the message is a sentence for people. */
-public final class JobException extends IOException {
+public class JobException extends IOException {
   public JobException(String message) {
     super(message);
   }

@@ -1,6 +1,9 @@
 package wellspan.core.job;
 
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.FileAlreadyExistsException;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
@@ -10,8 +13,10 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Stream;
+import wellspan.core.folder.Inside;
 import wellspan.core.progress.Progress;
 import wellspan.core.receipt.PastRun;
 import wellspan.core.receive.FileStem;
@@ -22,6 +27,11 @@ import wellspan.core.receive.FileStem;
  */
 public final class JobStore {
   private final Path folder;
+
+  /** Digest of the file that was opened or saved last; empty before. */
+  private Optional<String> state = Optional.empty();
+
+  private List<String> notUnderstood = List.of();
 
   public JobStore(Path folder) {
     this.folder = folder.toAbsolutePath().normalize();
@@ -61,32 +71,62 @@ public final class JobStore {
   }
 
   /**
-   * Reads the saved state, without unsaved edits.
+   * Reads the saved state, without unsaved edits. A file that is not understood whole opens with
+   * what is, for looking only: {@link #notUnderstood} says what is not.
    *
-   * @throws JobException with a sentence, if there is no job, or it is damaged or newer
+   * @throws JobException with a sentence, if there is no job, or it is damaged
    */
   public Job open() throws IOException {
+    byte[] bytes;
     String text;
     try {
-      text = Files.readString(jobFile());
+      bytes = Files.readAllBytes(jobFile());
+      text = StandardCharsets.UTF_8.newDecoder().decode(ByteBuffer.wrap(bytes)).toString();
     } catch (NoSuchFileException e) {
       throw new JobException(folder + " is not a job: there is no job.json in it.", e);
-    } catch (java.nio.charset.MalformedInputException e) {
+    } catch (CharacterCodingException e) {
       throw new JobException(
           jobFile() + ": the job file is damaged (not text). Restore an earlier copy of it.", e);
     }
-    return JobJson.read(text, jobFile().toString());
+    JobReading.Opened opened = JobReading.read(text, jobFile().toString());
+    state = Optional.of(Sha256.of(bytes));
+    notUnderstood = opened.notUnderstood();
+    return opened.job();
+  }
+
+  /** What the opened file holds that is not in the job; while there is any, nothing is saved. */
+  public List<String> notUnderstood() {
+    return notUnderstood;
   }
 
   /** Unsaved edits of a process that ended without saving, if they continue the saved state. */
-  public java.util.Optional<Journal.Recovered> recoverable() throws IOException {
+  public Optional<Journal.Recovered> recoverable() throws IOException {
     return journal().recover(savedState());
   }
 
-  /** Saves atomically; the journal starts anew. */
+  /**
+   * Saves atomically; the journal starts anew.
+   *
+   * @throws JobException if the file holds what was not understood, or was changed since it was
+   *     opened; it stays as it is
+   */
   public void save(Job job) throws IOException {
     Files.createDirectories(folder);
-    AtomicFile.write(jobFile(), JobJson.write(job));
+    if (!notUnderstood.isEmpty()) {
+      throw new JobException(
+          jobFile()
+              + " holds what this Wellspan does not understand, and is not saved over: "
+              + String.join("; ", notUnderstood)
+              + ". It can be looked at. Change it with the program that saved it, or mend the file.");
+    }
+    if (state.isPresent() && !state.get().equals(fileState())) {
+      throw new JobException(
+          jobFile()
+              + " was changed by somebody else since it was opened, and is not saved over. Open it again and repeat the change.");
+    }
+    String text = JobJson.write(job);
+    AtomicFile.write(jobFile(), text);
+    state = Optional.of(Sha256.of(text.getBytes(StandardCharsets.UTF_8)));
     journal().discard();
   }
 
@@ -96,52 +136,109 @@ public final class JobStore {
   }
 
   private String savedState() throws IOException {
+    return state.isPresent() ? state.get() : fileState();
+  }
+
+  private String fileState() throws IOException {
     return Files.exists(jobFile()) ? Sha256.of(jobFile()) : "";
   }
 
-  public Path stored(Revision revision) {
-    return folder.resolve(revision.storedAs());
+  /**
+   * Where the file of a revision lies.
+   *
+   * @throws JobException if the job file says that it lies outside of the job's folder
+   */
+  public Path stored(Revision revision) throws IOException {
+    return Inside.of(folder, revision.storedAs())
+        .orElseThrow(
+            () ->
+                new JobException(
+                    jobFile()
+                        + " says that "
+                        + revision.fileName()
+                        + " is stored at \""
+                        + revision.storedAs()
+                        + "\", which is not inside the job's folder. It is not opened."));
   }
 
-  /** Whether the stored file still is what was received. */
+  /** Whether the stored files still are what was received. */
   public boolean isIntact(Revision revision, Progress progress) throws IOException {
     Path file = stored(revision);
-    return Files.isRegularFile(file) && Sha256.of(file, progress).equals(revision.sha256());
+    if (!isFile(file, revision.sha256(), progress)) {
+      return false;
+    }
+    for (Map.Entry<String, String> e : revision.beside().entrySet()) {
+      Optional<Path> other = Inside.of(file.getParent(), e.getKey());
+      if (other.isEmpty() || !isFile(other.get(), e.getValue(), Progress.NONE)) {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static boolean isFile(Path file, String sha256, Progress progress) throws IOException {
+    return Files.isRegularFile(file) && Sha256.of(file, progress).equals(sha256);
   }
 
   /**
-   * Copies a received file into the job, byte for byte, and names the revision. The file is stored
-   * under its digest, so that two files of one name never meet. Nothing in the job is changed yet.
+   * Copies a received file into the job, byte for byte, and names the revision. The files are
+   * stored under their digest, so that two of one name never meet and what is stored is never
+   * written again. Nothing in the job is changed yet.
    *
    * @param beside other files that were read with it, relative to it; they are copied too, as are
    *     those that belong to it by their names
+   * @throws JobException if one of them lies outside of the folder of the file
    */
   public Revision keep(
       Path received, List<String> beside, String label, Clock clock, Progress progress)
       throws IOException {
     String sha = Sha256.of(received, progress);
     String name = received.getFileName().toString();
-    String stored = "sources/" + sha.substring(0, 12) + "/" + name;
-    Path target = folder.resolve(stored);
-    if (!Files.exists(target)) {
-      Files.createDirectories(target.getParent());
-      copy(received, target);
-    }
+    Path from = received.toAbsolutePath().getParent();
+    Map<String, Path> others = new TreeMap<>();
     for (Path companion : Companions.of(received)) {
-      copy(companion, target.resolveSibling(companion.getFileName()));
+      others.put(companion.getFileName().toString(), companion);
     }
     for (String other : beside) {
-      Path to = target.resolveSibling(other);
-      Files.createDirectories(to.getParent());
-      copy(received.resolveSibling(other), to);
+      Path file =
+          Inside.of(from, other)
+              .orElseThrow(
+                  () ->
+                      new JobException(
+                          received
+                              + " refers to \""
+                              + other
+                              + "\", which is not in its folder. Put the file beside it."));
+      others.put(from.relativize(file).toString().replace('\\', '/'), file);
     }
-    return new Revision(label, name, stored, sha, Files.size(target), clock.instant());
+    Map<String, String> digests = new TreeMap<>();
+    for (Map.Entry<String, Path> e : others.entrySet()) {
+      digests.put(e.getKey(), Sha256.of(e.getValue()));
+    }
+    String all =
+        digests.isEmpty() ? sha : Sha256.of((sha + digests).getBytes(StandardCharsets.UTF_8));
+    String stored = "sources/" + all.substring(0, 12) + "/" + name;
+    Path target = folder.resolve(stored);
+    copy(received, target, sha);
+    for (Map.Entry<String, Path> e : others.entrySet()) {
+      copy(e.getValue(), target.resolveSibling(e.getKey()), digests.get(e.getKey()));
+    }
+    return new Revision(label, name, stored, sha, Files.size(target), clock.instant(), digests);
   }
 
-  private static void copy(Path from, Path to) throws IOException {
-    Path fresh = to.resolveSibling(to.getFileName() + ".new");
-    Files.copy(from, fresh, StandardCopyOption.REPLACE_EXISTING);
-    AtomicFile.move(fresh, to);
+  /** What is there already under its digest is left alone, unless somebody changed it. */
+  private static void copy(Path from, Path to, String sha256) throws IOException {
+    if (isFile(to, sha256, Progress.NONE)) {
+      return;
+    }
+    Files.createDirectories(to.getParent());
+    Path fresh = AtomicFile.fresh(to);
+    try {
+      Files.copy(from, fresh, StandardCopyOption.REPLACE_EXISTING);
+      AtomicFile.move(fresh, to);
+    } finally {
+      Files.deleteIfExists(fresh);
+    }
   }
 
   /** The label after a given number of revisions: Rev A, Rev B … Rev Z, Rev AA … */

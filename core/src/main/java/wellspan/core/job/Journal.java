@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.nio.ByteBuffer;
 import java.nio.channels.FileChannel;
+import java.nio.channels.SeekableByteChannel;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -26,7 +27,9 @@ public record Journal(Path file) {
   void append(String base, String what, Job job) throws IOException {
     ObjectNode line = JSON.createObjectNode();
     line.put("base", base).put("what", what).set("job", JobJson.node(job));
-    byte[] bytes = (JSON.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8);
+    // a line cut short by a crash ends here, so that it takes nothing written later with it
+    String start = endsWithLine() ? "" : "\n";
+    byte[] bytes = (start + JSON.writeValueAsString(line) + "\n").getBytes(StandardCharsets.UTF_8);
     try (FileChannel out =
         FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.APPEND)) {
       ByteBuffer buffer = ByteBuffer.wrap(bytes);
@@ -34,6 +37,17 @@ public record Journal(Path file) {
         out.write(buffer);
       }
       out.force(true);
+    }
+  }
+
+  private boolean endsWithLine() throws IOException {
+    if (!Files.exists(file) || Files.size(file) == 0) {
+      return true;
+    }
+    try (SeekableByteChannel in = Files.newByteChannel(file)) {
+      ByteBuffer last = ByteBuffer.allocate(1);
+      in.position(in.size() - 1).read(last);
+      return last.get(0) == '\n';
     }
   }
 
@@ -50,10 +64,12 @@ public record Journal(Path file) {
           edits++;
           last =
               new Recovered(
-                  JobJson.read(n.path("job"), file.toString()), edits, n.path("what").asText());
+                  JobReading.read(n.path("job"), file.toString()).job(),
+                  edits,
+                  n.path("what").asText());
         }
       } catch (JsonProcessingException | JobException e) {
-        break; // written when the process ended; everything before it counts
+        // written when a process ended; every other line counts
       }
     }
     return Optional.ofNullable(last);

@@ -13,6 +13,15 @@ import wellspan.core.progress.Progress;
 public final class Sha256 {
   private Sha256() {}
 
+  /** Lower-case hexadecimal digest of what is in memory. */
+  public static String of(byte[] bytes) {
+    try {
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("every Java platform has SHA-256", e);
+    }
+  }
+
   /** Lower-case hexadecimal digest. */
   public static String of(Path file) throws IOException {
     return of(file, Progress.NONE);

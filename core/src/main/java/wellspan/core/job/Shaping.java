@@ -185,7 +185,11 @@ public record Shaping(Map<ItemId, ShapedItem> shaped, Map<String, MadeItems> mad
         return known;
       }
       Progress p = progress.orElseThrow(NotReady::new);
-      return new MadeItems(recipe, used, Maker.make(recipe, inputs(used), p));
+      Maker.Made result = Maker.make(recipe, inputs(used), p);
+      return new MadeItems(
+          recipe,
+          used,
+          new Maker.Made(alone(result.items(), Set.of()), result.told(), result.findings()));
     }
 
     private static Inputs inputs(Map<ItemId, Item> used) {
@@ -239,17 +243,41 @@ public record Shaping(Map<ItemId, ShapedItem> shaped, Map<String, MadeItems> mad
       if (known != null && known.before == start && same(known.used, used)) {
         while (outcomes.size() < Math.min(steps.size(), known.outcomes.size())
             && known.steps.get(outcomes.size()).equals(steps.get(outcomes.size()))) {
-          outcomes.add(known.outcomes.get(outcomes.size()));
+          outcomes.add(alone(known.outcomes.get(outcomes.size()), outcomes));
         }
       }
       Item now = outcomes.isEmpty() ? start : outcomes.getLast().item();
       for (int i = outcomes.size(); i < steps.size(); i++) {
         Progress p = progress.orElseThrow(NotReady::new);
         StepOutcome o = Shaper.apply(steps.get(i), now, inputs(used), p);
-        outcomes.add(o);
+        outcomes.add(alone(o, outcomes));
         now = o.item();
       }
       return new ShapedItem(start, used, steps, List.copyOf(outcomes));
+    }
+
+    private StepOutcome alone(StepOutcome o, List<StepOutcome> earlier) {
+      Set<ItemId> taken = new HashSet<>();
+      earlier.forEach(e -> e.more().forEach(m -> taken.add(made(m))));
+      return o.leaving(alone(o.more(), taken));
+    }
+
+    /**
+     * Items under names that nothing else made in the job has: of two of one name the second would
+     * be lost.
+     */
+    private List<Item> alone(List<Item> fresh, Set<ItemId> taken) {
+      Set<ItemId> all = new HashSet<>(taken);
+      List<Item> out = new ArrayList<>();
+      for (Item i : fresh) {
+        Item named = i;
+        for (int n = 2; base.containsKey(made(named)) || all.contains(made(named)); n++) {
+          named = i.named(i.name() + " (" + n + ")");
+        }
+        all.add(made(named));
+        out.add(named);
+      }
+      return List.copyOf(out);
     }
 
     @SuppressWarnings("ReferenceEquality")

@@ -26,7 +26,9 @@ public final class SourceNames {
    * a grid and the picture of the same ground go by one name and are two things.
    */
   public static String of(Job job, String fileName) {
-    String name = JobStore.sourceName(fileName);
+    String stem = JobStore.sourceName(fileName);
+    // what is made in the job goes by this name
+    String name = stem.equals(Build.JOB) ? stem + "-" + ending(fileName) : stem;
     boolean other =
         job.source(name).filter(s -> !alike(s.current().fileName(), fileName)).isPresent();
     return other ? name + "-" + ending(fileName) : name;

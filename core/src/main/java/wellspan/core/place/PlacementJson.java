@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import wellspan.core.geom.Position;
+import wellspan.core.json.TypedMembers;
 
 /** Placements, control points and spot marks as they stand in {@code job.json}; metres. */
 public final class PlacementJson {
@@ -50,32 +51,33 @@ public final class PlacementJson {
    */
   public static SourcePlacement placement(JsonNode n) {
     SourcePlacement.Where where =
-        switch (n.path("in").asText("shared")) {
+        switch (TypedMembers.text(n, "in", "shared")) {
           case "shared" -> new SourcePlacement.Where.AlreadyShared();
           case "system" ->
               new SourcePlacement.Where.InSystem(
-                  n.path("crs").asText(), n.path("definition").asText(""));
+                  TypedMembers.text(n, "crs", ""), TypedMembers.text(n, "definition", ""));
           case "local" ->
               new SourcePlacement.Where.Local(
                   position(n.path("basePoint")),
-                  n.path("rotation").asDouble(),
-                  n.path("scale").asDouble(1));
+                  TypedMembers.number(n, "rotation", 0),
+                  TypedMembers.number(n, "scale", 1));
           case "fit" -> {
             List<PointPair> pairs = new ArrayList<>();
-            for (JsonNode o : n.path("pairs")) {
+            for (JsonNode o : TypedMembers.list(n, "pairs")) {
               pairs.add(
                   new PointPair(
-                      o.path("name").asText(),
+                      TypedMembers.text(o, "name", ""),
                       position(o.path("source")),
                       position(o.path("shared")),
-                      o.path("used").asBoolean(true)));
+                      TypedMembers.truth(o, "used", true)));
             }
-            yield new SourcePlacement.Where.Fitted(pairs, n.path("scaleFree").asBoolean());
+            yield new SourcePlacement.Where.Fitted(
+                pairs, TypedMembers.truth(n, "scaleFree", false));
           }
           default -> throw new IllegalArgumentException("placement " + n.path("in"));
         };
     return new SourcePlacement(
-        n.path("swapped").asBoolean(false), n.path("unitFactor").asDouble(1), where);
+        TypedMembers.truth(n, "swapped", false), TypedMembers.number(n, "unitFactor", 1), where);
   }
 
   public static ObjectNode node(Control c) {
@@ -93,13 +95,13 @@ public final class PlacementJson {
 
   public static Control control(JsonNode n) {
     List<Control.Point> points = new ArrayList<>();
-    for (JsonNode p : n.path("points")) {
-      points.add(new Control.Point(p.path("name").asText(), position(p.path("known"))));
+    for (JsonNode p : TypedMembers.list(n, "points")) {
+      points.add(new Control.Point(TypedMembers.text(p, "name", ""), position(p.path("known"))));
     }
     return new Control(
         points,
-        n.path("tolerance").asDouble(Control.USUAL_TOLERANCE),
-        n.path("takenFrom").asText(""));
+        TypedMembers.number(n, "tolerance", Control.USUAL_TOLERANCE),
+        TypedMembers.text(n, "takenFrom", ""));
   }
 
   public static ArrayNode node(List<SpotMark> marks) {
@@ -110,12 +112,8 @@ public final class PlacementJson {
     return a;
   }
 
-  public static List<SpotMark> marks(JsonNode n) {
-    List<SpotMark> out = new ArrayList<>();
-    for (JsonNode m : n) {
-      out.add(new SpotMark(m.path("name").asText(), position(m.path("at"))));
-    }
-    return out;
+  public static SpotMark mark(JsonNode n) {
+    return new SpotMark(TypedMembers.text(n, "name", ""), position(n.path("at")));
   }
 
   /** Three numbers; only two where the height is not known. */
@@ -127,6 +125,9 @@ public final class PlacementJson {
   public static Position position(JsonNode n) {
     if (!n.path(0).isNumber() || !n.path(1).isNumber()) {
       throw new IllegalArgumentException("a position is missing or not of numbers");
+    }
+    if (n.has(2) && !n.get(2).isNumber()) {
+      throw new IllegalArgumentException("a height is no number");
     }
     return new Position(n.get(0).asDouble(), n.get(1).asDouble(), n.path(2).asDouble(Double.NaN));
   }

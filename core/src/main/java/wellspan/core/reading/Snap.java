@@ -7,6 +7,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.receive.Received;
 
@@ -29,23 +30,44 @@ public record Snap(String name, boolean own, String source, Position shared, Pos
     Search s = new Search(place, reach);
     for (Build.BuiltItem i : build.items().values()) {
       if (build.isVisible(i.id()) && (source.isEmpty() || source.equals(i.source()))) {
-        Item raw = raw(build, i);
-        s.item(i.item(), raw, i.source());
+        Optional<AsReceived> received = asReceived(build, i);
+        if (source.isEmpty() || i.source().equals(Build.JOB)) {
+          s.item(i.item(), received.map(r -> matching(i.item(), r)).orElse(i.item()), i.source());
+        } else {
+          received.ifPresent(r -> s.item(r.placed(), r.raw(), i.source()));
+        }
       }
     }
     return Optional.ofNullable(s.found);
   }
 
-  /** The same item as received; marks and the like are their own. */
-  private static Item raw(Build build, Build.BuiltItem i) {
+  /**
+   * An item before its steps.
+   *
+   * @param placed in shared coordinates
+   * @param raw in those of its file, vertex by vertex
+   */
+  private record AsReceived(Item placed, Item raw) {}
+
+  /** A shaped item has vertices of its own, which no file ever had. */
+  @SuppressWarnings("ReferenceEquality") // shaped or not; comparing coordinates would be of no use
+  private static Item matching(Item item, AsReceived received) {
+    return received.placed == item ? received.raw : item;
+  }
+
+  private static Optional<AsReceived> asReceived(Build build, Build.BuiltItem i) {
     Received placed = build.received().get(i.source());
     Received raw = build.raw().get(i.source());
     if (placed == null || raw == null) {
-      return i.item();
+      return Optional.empty();
     }
-    int at = placed.items().indexOf(i.item());
-    List<Item> items = raw.items();
-    return at >= 0 && at < items.size() ? items.get(at) : i.item();
+    for (int k = 0; k < Math.min(placed.items().size(), raw.items().size()); k++) {
+      Item item = placed.items().get(k);
+      if (ItemId.of(i.source(), item.kind(), item.name()).equals(i.id())) {
+        return Optional.of(new AsReceived(item, raw.items().get(k)));
+      }
+    }
+    return Optional.empty();
   }
 
   private static final class Search {

@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
+import wellspan.core.json.TypedMembers;
 import wellspan.core.unit.LinearUnit;
 
 /** Reading rules as JSON. */
@@ -51,28 +52,50 @@ public final class ReadingRuleJson {
   public static ReadingRule read(JsonNode n) {
     if (n.has("columns")) {
       List<ColumnRole> roles = new ArrayList<>();
-      for (JsonNode c : n.get("columns")) {
+      for (JsonNode c : TypedMembers.list(n, "columns")) {
         roles.add(
             ColumnRole.named(c.asText())
                 .orElseThrow(() -> new IllegalArgumentException("column " + c)));
       }
       return new ReadingRule.Columns(
-          n.path("separator").asText(","),
-          n.path("headLines").asInt(),
+          TypedMembers.text(n, "separator", ","),
+          whole(n.path("headLines"), 0),
           roles,
-          n.has("unit") ? LinearUnit.named(n.get("unit").asText()) : Optional.empty());
+          n.has("unit") ? Optional.of(unit(TypedMembers.text(n, "unit", ""))) : Optional.empty());
     }
     if (n.has("layers")) {
       TreeSet<String> names = new TreeSet<>();
-      n.get("layers").forEach(l -> names.add(l.asText()));
+      TypedMembers.list(n, "layers").forEach(l -> names.add(text(l)));
       return new ReadingRule.Layers(names);
     }
     if (n.has("classes")) {
       TreeSet<Integer> classes = new TreeSet<>();
-      n.get("classes").forEach(c -> classes.add(c.asInt()));
+      TypedMembers.list(n, "classes").forEach(c -> classes.add(whole(c, 0)));
       return new ReadingRule.CloudPart(
-          classes, n.path("every").asInt(1), n.path("cell").asDouble());
+          classes, whole(n.path("every"), 1), TypedMembers.number(n, "cell", 0));
+    }
+    if (!n.isMissingNode()) {
+      throw new IllegalArgumentException("a rule that is not known: " + n);
     }
     return ReadingRule.AS_FOUND;
+  }
+
+  private static LinearUnit unit(String symbol) {
+    return LinearUnit.named(symbol)
+        .orElseThrow(() -> new IllegalArgumentException("unit " + symbol));
+  }
+
+  private static String text(JsonNode n) {
+    if (!n.isTextual()) {
+      throw new IllegalArgumentException("a name is no text: " + n);
+    }
+    return n.textValue();
+  }
+
+  private static int whole(JsonNode n, int otherwise) {
+    if (!n.isMissingNode() && !n.canConvertToInt()) {
+      throw new IllegalArgumentException("no whole number: " + n);
+    }
+    return n.asInt(otherwise);
   }
 }

@@ -3,6 +3,7 @@ package wellspan.core.step;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.CancellationException;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import wellspan.core.finding.Finding;
@@ -59,6 +60,8 @@ public final class Maker {
         case Recipe.Contours c -> contours(c, inputs, progress);
         case Recipe.TexturedGround t -> TextureMaker.make(t, inputs, progress);
       };
+    } catch (CancellationException e) {
+      throw e; // nobody wants it any more; that is no failure
     } catch (IllegalArgumentException | IllegalStateException e) {
       return new Made(
           List.of(),

@@ -26,6 +26,13 @@ public record StepOutcome(
     return new StepOutcome(step, item, List.of(), e, e, "Switched off.", List.of());
   }
 
+  /** The same, leaving other items besides. */
+  public StepOutcome leaving(List<Item> others) {
+    return others.isEmpty()
+        ? this
+        : new StepOutcome(step, item, others, before, after, told, findings);
+  }
+
   public boolean failed() {
     return findings.stream().anyMatch(Finding::isError);
   }

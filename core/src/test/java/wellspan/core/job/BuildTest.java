@@ -30,7 +30,8 @@ import wellspan.core.unit.LinearUnit;
 
 class BuildTest {
   private static final Revision REV =
-      new Revision("Rev A", "road.xml", "sources/x/road.xml", "abc", 12, Instant.EPOCH);
+      new Revision(
+          "Rev A", "road.xml", "sources/x/road.xml", "abc", 12, Instant.EPOCH, java.util.Map.of());
   private static final Item GROUND =
       new Item.TerrainSurface(
           "Ground",
@@ -160,7 +161,8 @@ class BuildTest {
 
   @Test
   void sourcesAreReplacedByNameAndKeepTheirOrder() {
-    Revision b = new Revision("Rev B", "road-b.xml", "x", "def", 1, Instant.EPOCH);
+    Revision b =
+        new Revision("Rev B", "road-b.xml", "x", "def", 1, Instant.EPOCH, java.util.Map.of());
     Job two = job().withSource(Source.of("survey", REV));
     Job next = two.withSource(two.source("road").orElseThrow().withRevision(b));
     assertThat(next.sources()).extracting(Source::name).containsExactly("road", "survey");

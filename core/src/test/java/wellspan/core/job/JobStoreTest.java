@@ -154,13 +154,11 @@ class JobStoreTest {
         .hasMessageContaining("damaged")
         .hasMessageContaining("line 1");
     Files.writeString(store.jobFile(), "{\"wellspan\": 99}");
-    assertThatThrownBy(store::open)
-        .isInstanceOf(JobException.class)
-        .hasMessageContaining("newer Wellspan");
+    store.open();
+    assertThat(store.notUnderstood()).first().asString().contains("newer Wellspan");
     Files.writeString(store.jobFile(), "{\"wellspan\": 1}");
-    assertThatThrownBy(store::open)
-        .isInstanceOf(JobException.class)
-        .hasMessageContaining("\"frame\" is missing");
+    store.open();
+    assertThat(store.notUnderstood()).contains("frame (missing)", "sources (missing)");
     Files.writeString(store.jobFile(), "[]");
     assertThatThrownBy(store::open)
         .isInstanceOf(JobException.class)
@@ -192,6 +190,10 @@ class JobStoreTest {
             });
     Files.writeString(store.journal().file(), "{\"base\":\"cut sho", StandardOpenOption.APPEND);
     assertThat(store.recoverable()).isPresent();
+    // what is noted after a crash is not swallowed by the line that the crash cut short
+    store.note("Turn it back", job.withFrame(job.frame().withRotation(29)));
+    assertThat(store.recoverable())
+        .hasValueSatisfying(r -> assertThat(r.lastEdit()).isEqualTo("Turn it back"));
     store.save(job);
     assertThat(store.recoverable()).isEmpty();
   }
@@ -287,7 +289,7 @@ class JobStoreTest {
             .replace("\"format\" : \"IFC4X3_ADD2\"", "\"schema\" : \"IFC4X3_ADD2\"")
             .replaceFirst(",\\s*\"recipes\" : \\[ \\],\\s*\"steps\" : \\{ \\}", "");
     assertThat(before).doesNotContain("recipes").contains("\"schema\"");
-    Job read = JobJson.read(before, "job.json");
+    Job read = JobReading.read(before, "job.json").job();
     assertThat(read.recipes()).isEmpty();
     assertThat(JobJson.write(read)).isEqualTo(now);
   }

@@ -1,7 +1,6 @@
 package wellspan.core.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -29,7 +28,9 @@ class ShapingTest {
   private static final ItemId GROUND = new ItemId("job/terrain-surface/Ground");
 
   private static Job job() {
-    Revision r = new Revision("Rev A", "survey.csv", "x", "abc", 1, java.time.Instant.EPOCH);
+    Revision r =
+        new Revision(
+            "Rev A", "survey.csv", "x", "abc", 1, java.time.Instant.EPOCH, java.util.Map.of());
     return Job.named("j").withSource(Source.of("survey", r));
   }
 
@@ -217,15 +218,55 @@ class ShapingTest {
                             new Step.Outline.Drawn(List.of(0.0, 0.0, 1.5, 0.0, 1.0, 1.0)), false))))
             .withRecipe(new Recipe.Earth("Earth", GROUND, POINTS))
             .withRecipe(new Recipe.Copy("Twin", GROUND));
-    assertThat(JobJson.read(JobJson.write(job), "job.json")).isEqualTo(job);
+    assertThat(JobReading.read(JobJson.write(job), "job.json").job()).isEqualTo(job);
   }
 
   @Test
-  void aStepNobodyKnowsIsADamagedJobFile() {
+  void aStepNobodyKnowsIsNamedAndTheRestOpens() throws Exception {
     String text =
         JobJson.write(withGround()).replace("\"step\" : \"raise\"", "\"step\" : \"squash\"");
-    assertThatThrownBy(() -> JobJson.read(text, "job.json"))
-        .isInstanceOf(JobException.class)
-        .hasMessageContaining("squash");
+    JobReading.Opened opened = JobReading.read(text, "job.json");
+    assertThat(opened.notUnderstood())
+        .singleElement()
+        .asString()
+        .contains("steps")
+        .contains("squash");
+    assertThat(opened.job().sources()).isEqualTo(withGround().sources());
+  }
+
+  @Test
+  void aStepThatHasGainedAParameterOpensWithItsUsualValue() throws Exception {
+    Job job =
+        withGround().withSteps(GROUND, List.of(RecordedStep.of(new Step.DropSpikes(0, false))));
+    String before = JobJson.write(job).replaceAll(",\\s*\"refill\" : false", "");
+    assertThat(before).doesNotContain("refill");
+    JobReading.Opened opened = JobReading.read(before, "job.json");
+    assertThat(opened.notUnderstood()).isEmpty();
+    assertThat(opened.job()).isEqualTo(job);
+  }
+
+  @Test
+  void twoCoversOfOneNameAreTwo() {
+    Job job =
+        withGround()
+            .withSteps(
+                GROUND,
+                List.of(
+                    RecordedStep.of(new Step.CutCover("Grass", "grass", square(40))),
+                    RecordedStep.of(new Step.CutCover("Grass", "grass", square(90)))));
+    Build build = Build.of(job, survey(-999, 0));
+    List<Double> areas =
+        build.items().values().stream()
+            .map(Build.BuiltItem::item)
+            .filter(Item.Cover.class::isInstance)
+            .map(i -> i.triangles().orElseThrow().bounds().width())
+            .toList();
+    assertThat(areas).hasSize(2).allSatisfy(w -> assertThat(w).isCloseTo(30, within(1e-6)));
+  }
+
+  /** A square of 30 m. */
+  private static Step.Outline square(double at) {
+    double e = Grounds.E + at, n = Grounds.N + at;
+    return new Step.Outline.Drawn(List.of(e, n, e + 30, n, e + 30, n + 30, e, n + 30));
   }
 }

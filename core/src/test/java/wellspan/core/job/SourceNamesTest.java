@@ -8,7 +8,8 @@ import org.junit.jupiter.api.Test;
 class SourceNamesTest {
   private static Job with(Job job, String name, String file) {
     return job.withSource(
-        Source.of(name, new Revision("Rev A", file, "x", "sha", 1, Instant.EPOCH)));
+        Source.of(
+            name, new Revision("Rev A", file, "x", "sha", 1, Instant.EPOCH, java.util.Map.of())));
   }
 
   @Test

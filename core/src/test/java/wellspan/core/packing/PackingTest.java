@@ -48,7 +48,7 @@ class PackingTest {
           List.of());
 
   private static Revision revision(String sha) {
-    return new Revision("Rev A", "pegs.csv", "x", sha, 1, Instant.EPOCH);
+    return new Revision("Rev A", "pegs.csv", "x", sha, 1, Instant.EPOCH, java.util.Map.of());
   }
 
   private static Job job() {

@@ -106,7 +106,9 @@ class ReadingTest {
         Job.named("j")
             .withFrame(Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 0))
             .withSource(
-                Source.of("s", new Revision("Rev A", "f", "f", "x", 1, Instant.EPOCH))
+                Source.of(
+                        "s",
+                        new Revision("Rev A", "f", "f", "x", 1, Instant.EPOCH, java.util.Map.of()))
                     .withPlacement(placement));
     return Build.of(job, Map.of("s", r));
   }

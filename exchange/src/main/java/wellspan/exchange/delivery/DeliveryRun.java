@@ -58,6 +58,7 @@ public final class DeliveryRun {
   public static Outcome run(
       Build build, Delivery delivery, Path out, Path receipts, Clock clock, Progress progress)
       throws IOException {
+    DeliveredFile.check(build.job(), delivery);
     Parcel parcel = Packing.parcel(build, delivery);
     if (parcel.pieces().isEmpty()) {
       throw new IOException(
@@ -103,7 +104,7 @@ public final class DeliveryRun {
     Path folder = target.toAbsolutePath().getParent();
     Files.createDirectories(folder);
     String fileName = String.valueOf(target.getFileName());
-    Path fresh = folder.resolve(fileName + ".new");
+    Path fresh = AtomicFile.fresh(target.toAbsolutePath());
     PicturesBeside pictures =
         PicturesBeside.write(
             parcel, folder, FileStem.withoutEnding(fileName), progress.part(0, 0.05));

@@ -74,7 +74,7 @@ final class PicturesBeside {
     ByteArrayOutputStream png = new ByteArrayOutputStream();
     ImageIO.setUseCache(false);
     ImageIO.write(image, "png", png);
-    Path part = folder.resolve(stem + ".png.new");
+    Path part = AtomicFile.fresh(folder.resolve(stem + ".png"));
     try {
       Files.write(part, png.toByteArray());
       String name = stem + "-" + Sha256.of(part).substring(0, DIGITS) + ".png";

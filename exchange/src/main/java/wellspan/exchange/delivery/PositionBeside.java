@@ -47,12 +47,7 @@ final class PositionBeside {
     String base = FileStem.withoutEnding(fileName);
     Path json = file.resolveSibling(base + ".position.json");
     Path text = file.resolveSibling(base + ".position.txt");
-    Fresh fresh =
-        new Fresh(
-            json,
-            text,
-            json.resolveSibling(json.getFileName() + ".fresh"),
-            text.resolveSibling(text.getFileName() + ".fresh"));
+    Fresh fresh = new Fresh(json, text, AtomicFile.fresh(json), AtomicFile.fresh(text));
     AtomicFile.write(fresh.jsonFresh, json(parcel, fileName));
     AtomicFile.write(
         fresh.textFresh, PositionFile.text(fileName, parcel.frame().withUnit(parcel.unit())));

@@ -4,8 +4,10 @@ import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
+import java.net.URLDecoder;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -17,6 +19,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
+import wellspan.core.folder.Inside;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
@@ -46,6 +49,7 @@ public final class GltfReader {
   private final Map<String, Integer> counts = new TreeMap<>();
   private final Map<Integer, Mesh> meshes = new HashMap<>();
   private final Map<String, Integer> unread = new TreeMap<>();
+  private final List<String> besides = new ArrayList<>();
   private JsonNode root;
   private Accessors accessors;
 
@@ -144,17 +148,24 @@ public final class GltfReader {
           throw new ReadException(file, "a buffer within the file is damaged.", e);
         }
       } else {
-        Path beside = file.resolveSibling(uri).normalize();
-        boolean here =
-            file.toAbsolutePath().getParent().equals(beside.toAbsolutePath().getParent());
-        if (!here || !Files.isRegularFile(beside)) {
+        Path beside = Inside.of(file.toAbsolutePath().getParent(), decoded(uri)).orElse(null);
+        if (beside == null || !Files.isRegularFile(beside)) {
           throw new ReadException(
               file, "its buffer " + uri + " does not lie beside it. Ask for both, or for a .glb.");
         }
         out.add(Files.readAllBytes(beside));
+        besides.add(decoded(uri));
       }
     }
     return out;
+  }
+
+  private static String decoded(String uri) {
+    try {
+      return URLDecoder.decode(uri.replace("+", "%2B"), StandardCharsets.UTF_8);
+    } catch (IllegalArgumentException e) {
+      return uri; // an escape that is none is a name as it stands
+    }
   }
 
   private void node(int index, Matrix above, int depth, Progress progress) throws IOException {
@@ -278,6 +289,7 @@ public final class GltfReader {
                         stem,
                         n + " sets of " + kind + " are not read.")
                     .withFigure(Integer.toString(n))));
-    return new Received("glTF 2.0", "", "metre", entries, counts, findings, List.of());
+    return new Received(
+        "glTF 2.0", "", "metre", entries, List.of(), counts, findings, List.of(), besides);
   }
 }

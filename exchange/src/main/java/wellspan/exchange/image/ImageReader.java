@@ -18,6 +18,7 @@ import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.stream.ImageInputStream;
 import wellspan.core.finding.Finding;
+import wellspan.core.folder.Inside;
 import wellspan.core.item.Item;
 import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
@@ -236,13 +237,14 @@ public final class ImageReader {
   }
 
   /** A file of the same name with one of some endings, letters of either case. */
-  private Optional<Path> beside(List<String> endings) {
+  private Optional<Path> beside(List<String> endings) throws IOException {
     String n = String.valueOf(file.getFileName());
     String stem = n.substring(0, Math.max(0, n.lastIndexOf('.')) + 1);
     for (String e : endings) {
       for (String each : List.of(e, e.toUpperCase(Locale.ROOT))) {
         Path p = file.resolveSibling(stem + each);
-        if (Files.isRegularFile(p)) {
+        if (Files.isRegularFile(p)
+            && Inside.of(p.toAbsolutePath().getParent(), stem + each).isPresent()) {
           return Optional.of(p);
         }
       }

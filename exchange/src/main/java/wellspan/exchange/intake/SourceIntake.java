@@ -68,7 +68,7 @@ public final class SourceIntake {
             JobStore.labelAfter(known.map(s -> s.revisions().size()).orElse(0)),
             clock,
             progress.part(0.8, 1));
-    if (known.isPresent() && known.get().current().sha256().equals(revision.sha256())) {
+    if (known.isPresent() && known.get().current().sameFiles(revision)) {
       throw new JobException(
           file.getFileName()
               + " is the same file as "

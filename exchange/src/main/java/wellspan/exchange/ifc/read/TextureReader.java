@@ -16,6 +16,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import wellspan.core.finding.Finding;
+import wellspan.core.folder.Inside;
 import wellspan.core.geom.Mesh;
 import wellspan.core.picture.Pixels;
 import wellspan.core.picture.Texture;
@@ -167,9 +168,8 @@ final class TextureReader {
     try {
       String decoded =
           URLDecoder.decode(url.replace('\\', '/').replace("+", "%2B"), StandardCharsets.UTF_8);
-      Path p = folder().resolve(decoded).normalize();
-      return p.startsWith(folder()) ? Optional.of(p) : Optional.empty();
-    } catch (IllegalArgumentException e) { // also InvalidPathException
+      return Inside.of(folder(), decoded);
+    } catch (IOException | IllegalArgumentException e) { // no folder to look at, no escape
       return Optional.empty();
     }
   }

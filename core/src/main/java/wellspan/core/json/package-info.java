@@ -1,0 +1,2 @@
+/** Reading JSON that people or other programs may have changed. */
+package wellspan.core.json;
