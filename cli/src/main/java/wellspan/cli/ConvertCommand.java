@@ -274,7 +274,9 @@ final class ConvertCommand implements Callable<Integer> {
               file
                   + " declares "
                   + r.crs()
-                  + ", which is not in the catalogue; its numbers are taken as "
+                  + ", which "
+                  + CrsCatalogue.shipped().whyMissing(r.crs())
+                  + "; its numbers are taken as "
                   + system.crs().id()
                   + " as they stand.");
       doubts.add(doubt);

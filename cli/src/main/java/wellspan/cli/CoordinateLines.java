@@ -3,6 +3,8 @@ package wellspan.cli;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.Writer;
+import java.util.LinkedHashSet;
+import java.util.Set;
 import java.util.function.Consumer;
 import wellspan.core.crs.Transformation;
 import wellspan.exchange.file.NumberText;
@@ -14,16 +16,29 @@ import wellspan.exchange.file.NumberText;
 final class CoordinateLines {
   private static final double[] POWERS = {1, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9};
 
+  /** Of a million lines a sample is asked for its accuracy. */
+  private static final int EVERY = 1000;
+
+  private static final int FEW = 100;
+
   private final Transformation transformation;
   private final int decimals;
   private final NumberText numbers = new NumberText(true);
   private final double[] xy = new double[2];
   private final StringBuilder out = new StringBuilder(64);
+  private final Set<String> doubts = new LinkedHashSet<>();
   private char[] chars = new char[256];
 
   CoordinateLines(Transformation transformation, int decimals) {
     this.transformation = transformation;
     this.decimals = decimals;
+  }
+
+  /**
+   * What is to be said of the accuracy at the places that were transformed, looked at by samples.
+   */
+  Set<String> doubts() {
+    return doubts;
   }
 
   /**
@@ -42,6 +57,9 @@ final class CoordinateLines {
       String rest = parse(line, number);
       out.setLength(0);
       try {
+        if (number <= FEW || number % EVERY == 1) {
+          doubts.addAll(transformation.accuracyAt(xy[0], xy[1]).sentences());
+        }
         transformation.apply(xy, 0);
         fixed(xy[0]);
         out.append(' ');

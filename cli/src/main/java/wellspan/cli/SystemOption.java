@@ -44,6 +44,8 @@ final class SystemOption {
     }
     throw new IllegalArgumentException(
         text
-            + " is not in the catalogue of coordinate reference systems. Name one as EPSG:n, as PROJ text, or as a file with its WKT.");
+            + " "
+            + CrsCatalogue.shipped().whyMissing(text)
+            + ". Name one as EPSG:n, as PROJ text, or as a file with its WKT.");
   }
 }

@@ -52,13 +52,14 @@ final class TransformCommand implements Callable<Integer> {
     Crs target = SystemOption.of(to).crs();
     Transformation t = new Transformation(SystemOption.of(from).crs(), target);
     PrintWriter err = spec.commandLine().getErr();
-    t.accuracy().sentences().forEach(s -> err.println("warning  " + s));
     PrintWriter out = spec.commandLine().getOut();
     try (BufferedReader in =
         file == null
             ? new BufferedReader(new InputStreamReader(System.in, StandardCharsets.UTF_8))
             : Files.newBufferedReader(file, StandardCharsets.UTF_8)) {
-      boolean all = new CoordinateLines(t, target.projected() ? 4 : 9).run(in, out, err::println);
+      CoordinateLines lines = new CoordinateLines(t, target.projected() ? 4 : 9);
+      boolean all = lines.run(in, out, err::println);
+      lines.doubts().forEach(s -> err.println("warning  " + s));
       return all ? Main.DONE : Main.ERRORS_FOUND;
     }
   }

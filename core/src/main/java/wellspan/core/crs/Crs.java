@@ -51,6 +51,12 @@ public record Crs(
     return code.isEmpty() || !code.chars().allMatch(c -> c >= '0' && c <= '9');
   }
 
+  /** The same with another text. */
+  Crs withProjText(String text) {
+    return new Crs(
+        code, projected, name, unit, metresPerUnit, datum, area, text, axes, base, shift);
+  }
+
   public boolean covers(double longitude, double latitude) {
     return area.covers(longitude, latitude);
   }

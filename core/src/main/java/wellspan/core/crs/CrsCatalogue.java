@@ -7,8 +7,10 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Collection;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -54,6 +56,52 @@ public final class CrsCatalogue {
   public Optional<Crs> find(String code) {
     String c = code.strip().toUpperCase(Locale.ROOT);
     return Optional.ofNullable(byCode.get(c.startsWith("EPSG:") ? c.substring(5).strip() : c));
+  }
+
+  /**
+   * Why a code is not in the catalogue, as a part of a sentence: withdrawn, with what takes its
+   * place, or not known.
+   */
+  public String whyMissing(String code) {
+    String digits = code.strip().toUpperCase(Locale.ROOT).replaceFirst("^EPSG:", "").strip();
+    return Optional.ofNullable(Withdrawn.BY_CODE.get(digits))
+        .orElse("is not in the catalogue of coordinate reference systems");
+  }
+
+  /** Sentences about codes that the dataset has withdrawn. */
+  private static final class Withdrawn {
+    static final Map<String, String> BY_CODE = new HashMap<>();
+
+    static {
+      for (String[] c : table("withdrawn.tsv")) {
+        List<String> successors =
+            c.length < 3
+                ? List.of()
+                : Arrays.stream(c[2].split(" ")).map(s -> "EPSG:" + s).toList();
+        BY_CODE.put(
+            c[0],
+            "("
+                + c[1]
+                + ") was withdrawn by the EPSG dataset"
+                + (successors.isEmpty()
+                    ? " without a successor"
+                    : "; "
+                        + String.join(" or ", successors)
+                        + (successors.size() == 1 ? " takes its place" : " take its place")));
+      }
+    }
+  }
+
+  /** The rows of a small table that ships, without its comments. */
+  static List<String[]> table(String name) {
+    try (InputStream in = CrsCatalogue.class.getResourceAsStream(name);
+        BufferedReader lines =
+            new BufferedReader(new InputStreamReader(in, StandardCharsets.UTF_8))) {
+      return lines.lines().filter(l -> !l.startsWith("#")).map(l -> l.split("\t")).toList();
+    } catch (IOException e) {
+      throw new UncheckedIOException(
+          "The catalogue of coordinate reference systems is damaged. Install again.", e);
+    }
   }
 
   /**
@@ -138,7 +186,7 @@ public final class CrsCatalogue {
                     Double.parseDouble(c[8]),
                     Double.parseDouble(c[9]),
                     Double.parseDouble(c[10])),
-                known(c[11]),
+                alongAxes(known(c[11]), c[12]),
                 c[12],
                 c[13],
                 new DatumShift(number(c[14]), c[15], number(c[16]))));
@@ -162,6 +210,13 @@ public final class CrsCatalogue {
       }
     }
     return metres;
+  }
+
+  /** Some texts leave out the axes that the dataset names. */
+  private static String alongAxes(String projText, String axes) {
+    return axes.equals("Southing Westing") && !projText.contains("+axis=")
+        ? projText + " +axis=swu"
+        : projText;
   }
 
   private static String known(String projText) {

@@ -18,7 +18,25 @@ public record DatumAccuracy(boolean sameDatum, double metres, List<String> sente
     sentences = List.copyOf(sentences);
   }
 
+  /** Between systems wherever both are used. */
   public static DatumAccuracy between(Crs from, Crs to) {
+    return between(from, to, KnownShifts.everywhere(from), KnownShifts.everywhere(to));
+  }
+
+  /**
+   * At one place: accuracies and grid files hold for areas.
+   *
+   * @param longitude degrees, as is the latitude
+   */
+  public static DatumAccuracy at(Crs from, Crs to, double longitude, double latitude) {
+    return between(
+        from,
+        to,
+        KnownShifts.at(from, longitude, latitude),
+        KnownShifts.at(to, longitude, latitude));
+  }
+
+  private static DatumAccuracy between(Crs from, Crs to, DatumShift fromShift, DatumShift toShift) {
     boolean same =
         !from.base().isEmpty() && from.base().equals(to.base()) || from.isOwn() && from.equals(to);
     if (same) {
@@ -26,14 +44,21 @@ public record DatumAccuracy(boolean sameDatum, double metres, List<String> sente
     }
     List<String> sentences = new ArrayList<>();
     for (Crs crs : List.of(from, to)) {
-      DatumShift s = crs.shift();
+      DatumShift s = crs.equals(from) ? fromShift : toShift;
       if (!crs.hasDatumShift()) {
         sentences.add(
             "The way from "
                 + crs.id()
                 + " ("
                 + crs.datum()
-                + ") to WGS 84 is not known here; positions may be off by hundreds of metres.");
+                + ") to WGS 84 is not known here; positions may be off by hundreds of metres."
+                + (s.grid().isEmpty()
+                    ? ""
+                    : String.format(
+                        Locale.ROOT,
+                        " The grid file %s would reach %s and is not there.",
+                        s.grid(),
+                        metres(s.gridAccuracy()))));
       } else if (!s.grid().isEmpty()) {
         sentences.add(
             String.format(
@@ -46,14 +71,15 @@ public record DatumAccuracy(boolean sameDatum, double metres, List<String> sente
                     ? "an unknown accuracy"
                     : "an accuracy of " + metres(s.accuracy())));
       } else if (Double.isNaN(s.accuracy())) {
-        sentences.add("The accuracy of the datum shift of " + crs.id() + " is not stated.");
+        sentences.add(
+            "The accuracy of the datum shift of " + crs.id() + " is not stated for this place.");
       } else if (s.accuracy() >= 0.5) {
         sentences.add(
             "The datum shift of " + crs.id() + " is good to " + metres(s.accuracy()) + ".");
       }
     }
     return new DatumAccuracy(
-        false, Math.hypot(from.shift().accuracy(), to.shift().accuracy()), sentences);
+        false, Math.hypot(fromShift.accuracy(), toShift.accuracy()), sentences);
   }
 
   private static String metres(double m) {

@@ -3,6 +3,8 @@ package wellspan.core.crs;
 import java.util.OptionalDouble;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import org.locationtech.proj4j.CRSFactory;
+import org.locationtech.proj4j.datum.Ellipsoid;
 
 /** PROJ texts put so that the projection library computes what PROJ computes. */
 final class LibraryText {
@@ -11,10 +13,18 @@ final class LibraryText {
   private static final Pattern POLE = Pattern.compile("\\+lat_0=(-?90)(\\.0*)?(?=\\s|$)");
   private static final Pattern SCALE = Pattern.compile("\\+k(_0)?=(\\S+)");
 
+  private static final Pattern TRUE_PARALLEL = Pattern.compile("\\+lat_ts=(\\S+)");
+
+  private static final Pattern ALPHA = Pattern.compile("\\+alpha=(\\S+)");
+  private static final Pattern GAMMA = Pattern.compile("\\+gamma=(\\S+)");
+  private static final Pattern CENTRE = Pattern.compile("\\+lat_0=(\\S+)");
+  private static final Pattern FALSE_EAST = Pattern.compile("\\+x_0=(\\S+)");
+  private static final Pattern FALSE_NORTH = Pattern.compile("\\+y_0=(\\S+)");
+
   private LibraryText() {}
 
   static String of(String proj) {
-    return gridDatum(minorAxis(polarScale(proj)));
+    return gridDatum(minorAxis(obliqueOrigin(trueParallel(polarScale(proj)))));
   }
 
   /** The library misreads an inverse flattening, so the minor axis is given instead. */
@@ -63,6 +73,72 @@ final class LibraryText {
     }
     double parallel = Math.copySign(low, pole.getAsDouble());
     return SCALE.matcher(text).replaceFirst("+lat_ts=" + parallel);
+  }
+
+  /**
+   * The library passes over the standard parallel of a Mercator projection; the scale at the
+   * equator says the same: k₀ = cos φ / √(1 − e² sin² φ), EPSG guidance note 7-2, section 3.5.1.
+   */
+  private static String trueParallel(String text) {
+    OptionalDouble parallel = number(TRUE_PARALLEL, 1, text);
+    if (!text.contains("+proj=merc ") || parallel.isEmpty()) {
+      return text;
+    }
+    Ellipsoid ellipsoid = ellipsoid(text);
+    double phi = Math.toRadians(parallel.getAsDouble());
+    double s = Math.sin(phi);
+    double k = Math.cos(phi) / Math.sqrt(1 - ellipsoid.getEccentricitySquared() * s * s);
+    return TRUE_PARALLEL.matcher(SCALE.matcher(text).replaceAll("")).replaceFirst("+k=" + k);
+  }
+
+  /**
+   * Where the grid of an oblique Mercator projection is turned by another angle than its central
+   * line has, the library takes the one for the other as it shifts the origin from the equator to
+   * the centre. The shift is part of the false origin here: u_c of EPSG guidance note 7-2, section
+   * 3.5.4.
+   */
+  private static String obliqueOrigin(String text) {
+    OptionalDouble alpha = number(ALPHA, 1, text);
+    OptionalDouble gamma = number(GAMMA, 1, text);
+    if (!text.contains("+proj=omerc ")
+        || text.contains("+no_uoff")
+        || alpha.isEmpty()
+        || gamma.isEmpty()
+        || alpha.getAsDouble() == gamma.getAsDouble()) {
+      return text;
+    }
+    Ellipsoid ellipsoid = ellipsoid(text);
+    double e2 = ellipsoid.getEccentricitySquared();
+    double phi = Math.toRadians(number(CENTRE, 1, text).orElse(0));
+    double s2 = Math.sin(phi) * Math.sin(phi);
+    double b = Math.sqrt(1 + e2 * Math.pow(Math.cos(phi), 4) / (1 - e2));
+    double a =
+        ellipsoid.getEquatorRadius()
+            * b
+            * number(SCALE, 2, text).orElse(1)
+            * Math.sqrt(1 - e2)
+            / (1 - e2 * s2);
+    double d = b * Math.sqrt(1 - e2) / (Math.cos(phi) * Math.sqrt(1 - e2 * s2));
+    double shift =
+        Math.copySign(
+            a
+                / b
+                * Math.atan2(
+                    Math.sqrt(Math.max(0, d * d - 1)),
+                    Math.cos(Math.toRadians(alpha.getAsDouble()))),
+            phi);
+    double turned = Math.toRadians(gamma.getAsDouble());
+    double x = number(FALSE_EAST, 1, text).orElse(0) - shift * Math.sin(turned);
+    double y = number(FALSE_NORTH, 1, text).orElse(0) - shift * Math.cos(turned);
+    String without = FALSE_NORTH.matcher(FALSE_EAST.matcher(text).replaceAll("")).replaceAll("");
+    return without + " +no_uoff +x_0=" + x + " +y_0=" + y;
+  }
+
+  private static Ellipsoid ellipsoid(String text) {
+    return new CRSFactory()
+        .createFromParameters("", gridDatum(minorAxis(text)))
+        .getDatum()
+        .getEllipsoid();
   }
 
   private static double scaleAtPole(double latitude, double e) {

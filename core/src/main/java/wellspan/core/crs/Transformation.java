@@ -44,6 +44,12 @@ public final class Transformation {
     return accuracy;
   }
 
+  /** The same at a place of the source system; everywhere if it has no longitude and latitude. */
+  public DatumAccuracy accuracyAt(double x, double y) {
+    double[] there = geographic(x, y);
+    return Double.isNaN(there[0]) ? accuracy : DatumAccuracy.at(from, to, there[0], there[1]);
+  }
+
   /**
    * Longitude and latitude in degrees of a place in the source system, on WGS 84 or, between
    * systems of one datum, on that datum; NaN where there is none.
@@ -86,14 +92,14 @@ public final class Transformation {
     }
     double longitude = Math.toDegrees(place[0]);
     double latitude = Math.toDegrees(place[1]);
-    if (!from.area().covers(longitude, latitude, MARGIN_DEGREES)) {
+    if (isBounded(from) && !from.area().covers(longitude, latitude, MARGIN_DEGREES)) {
       throw outside(from, longitude, latitude);
     }
-    if (!to.area().covers(longitude, latitude, MARGIN_DEGREES)) {
+    if (isBounded(to) && !to.area().covers(longitude, latitude, MARGIN_DEGREES)) {
       throw outside(to, longitude, latitude);
     }
     if (toWgs84) {
-      xy[at] = longitude;
+      xy[at] = Math.IEEEremainder(longitude, 360);
       xy[at + 1] = latitude;
       return;
     }
@@ -103,6 +109,11 @@ public final class Transformation {
     }
     xy[at] = place[0];
     xy[at + 1] = place[1];
+  }
+
+  /** Longitude and latitude of the datum of both mean the same everywhere. */
+  private boolean isBounded(Crs crs) {
+    return crs.projected() || !accuracy.sameDatum();
   }
 
   private static OutsideAreaException outside(Crs crs, double longitude, double latitude) {

@@ -1,7 +1,5 @@
 package wellspan.core.crs;
 
-import java.util.HashMap;
-import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -12,7 +10,7 @@ import java.util.Optional;
  *
  * <p>Angles are in radians, coordinates in the system's own unit.
  */
-final class TransverseMercator {
+final class TransverseMercator implements Projection {
   private static final double UTM_SCALE = 0.9996;
 
   private final double e;
@@ -27,61 +25,65 @@ final class TransverseMercator {
   /** Northing of the equator, metres; 0 until the constructor has found it. */
   private double north;
 
-  private TransverseMercator(double a, double e2, Map<String, Double> p, double unit) {
+  /** Where the projection has its origin (radians), its scale and its false origin (metres). */
+  private record Centre(
+      double longitude, double latitude, double scale, double east, double north) {}
+
+  private TransverseMercator(double a, double e2, Centre at, double unit) {
     e = Math.sqrt(e2);
-    lambda0 = Math.toRadians(p.getOrDefault("lon_0", 0.0));
+    lambda0 = at.longitude();
     double flattening = 1 - Math.sqrt(1 - e2);
     double n = flattening / (2 - flattening);
     double n2 = n * n;
     double rectifying = a / (1 + n) * (1 + n2 / 4 + n2 * n2 / 64 + n2 * n2 * n2 / 256);
-    k = p.getOrDefault("k", 1.0) * rectifying;
+    k = at.scale() * rectifying;
     alpha = alpha(n);
     beta = beta(n);
     delta = delta(n);
-    falseEast = p.getOrDefault("x_0", 0.0);
+    falseEast = at.east();
     this.unit = unit;
     double[] origin = new double[2];
-    double latitude = Math.toRadians(p.getOrDefault("lat_0", 0.0));
-    project(lambda0, latitude, origin);
-    north = p.getOrDefault("y_0", 0.0) - origin[1] * unit;
+    project(lambda0, at.latitude(), origin);
+    north = at.north() - origin[1] * unit;
   }
 
   /**
-   * The projection of a system, empty if it is another one or counts from another meridian or along
-   * other axes.
+   * The projection of a system, empty if it is another one or counts along other axes.
    *
    * @param a major axis of its ellipsoid, metres
    * @param e2 first eccentricity squared
    */
-  static Optional<TransverseMercator> of(Crs crs, double a, double e2) {
-    String text = crs.projText();
-    boolean utm = text.contains("+proj=utm ");
-    if (!utm && !text.contains("+proj=tmerc ")
-        || text.contains("+axis=")
-        || text.contains("+pm=")) {
+  static Optional<Projection> of(Crs crs, double a, double e2) {
+    ProjectionParameters p = ProjectionParameters.of(crs);
+    boolean utm = p.is("utm");
+    if (!utm && !p.is("tmerc") || p.says("axis=")) {
       return Optional.empty();
     }
-    Map<String, Double> p = new HashMap<>();
-    for (String word : text.split("\\s+")) {
-      int at = word.indexOf('=');
-      String key = at < 0 ? "" : word.substring(1, at);
-      switch (key) {
-        case "lat_0", "lon_0", "x_0", "y_0", "zone" ->
-            p.put(key, Double.parseDouble(word.substring(at + 1)));
-        case "k", "k_0" -> p.put("k", Double.parseDouble(word.substring(at + 1)));
-        default -> {}
-      }
+    if (!utm) {
+      return Optional.of(
+          new TransverseMercator(
+              a,
+              e2,
+              new Centre(
+                  Math.toRadians(p.number("lon_0", 0)),
+                  Math.toRadians(p.number("lat_0", 0)),
+                  p.scale(),
+                  p.number("x_0", 0),
+                  p.number("y_0", 0)),
+              crs.metresPerUnit()));
     }
-    if (utm) {
-      if (!p.containsKey("zone")) {
-        return Optional.empty();
-      }
-      p.put("lon_0", 6 * p.get("zone") - 183);
-      p.put("k", UTM_SCALE);
-      p.put("x_0", 500_000.0);
-      p.put("y_0", text.contains("+south") ? 10_000_000.0 : 0.0);
+    double zone = p.number("zone", Double.NaN);
+    if (Double.isNaN(zone)) {
+      return Optional.empty();
     }
-    return Optional.of(new TransverseMercator(a, e2, p, crs.metresPerUnit()));
+    Centre centre =
+        new Centre(
+            Math.toRadians(6 * zone - 183),
+            0,
+            UTM_SCALE,
+            500_000,
+            p.says("south") ? 10_000_000 : 0);
+    return Optional.of(new TransverseMercator(a, e2, centre, crs.metresPerUnit()));
   }
 
   private static double[] alpha(double n) {
@@ -121,7 +123,8 @@ final class TransverseMercator {
   }
 
   /** Longitude and latitude to easting and northing. */
-  void project(double longitude, double latitude, double[] xy) {
+  @Override
+  public void project(double longitude, double latitude, double[] xy) {
     double lambda = around(longitude - lambda0);
     double cosine = Math.cos(lambda);
     double tau = conformal(Math.tan(latitude));
@@ -140,7 +143,8 @@ final class TransverseMercator {
   }
 
   /** Easting and northing to longitude and latitude. */
-  void inverse(double x, double y, double[] lonLat) {
+  @Override
+  public void inverse(double x, double y, double[] lonLat) {
     double eta = (x * unit - falseEast) / k;
     double xi = (y * unit - north) / k;
     double grow = Math.exp(2 * eta);

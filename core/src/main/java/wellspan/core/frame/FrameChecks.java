@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.crs.Crs;
+import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.crs.Transformation;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Box;
@@ -41,7 +42,10 @@ public final class FrameChecks {
               PLACE,
               "frame.crs.unknown",
               "",
-              frame.crs() + " is not in the catalogue. Choose another system at the stop Place."));
+              frame.crs()
+                  + " "
+                  + CrsCatalogue.shipped().whyMissing(frame.crs())
+                  + ". Choose another system at the stop Place."));
     } else if (!crs.get().projected()) {
       found.add(
           Finding.error(

@@ -35,10 +35,15 @@ public final class Placer {
 
   private final List<Finding> findings = new ArrayList<>();
   private final String source;
+  private final Optional<Position> middle;
   private Optional<Crs> declared = Optional.empty();
 
-  private Placer(String source) {
+  /**
+   * @param middle of what is placed, as received
+   */
+  private Placer(String source, Optional<Position> middle) {
     this.source = source;
+    this.middle = middle;
   }
 
   /**
@@ -51,7 +56,9 @@ public final class Placer {
     if (how.equals(SourcePlacement.SHARED)) {
       return raw;
     }
-    Placer p = new Placer(source);
+    Placer p =
+        new Placer(
+            source, raw.bounds().isEmpty() ? Optional.empty() : Optional.of(raw.bounds().centre()));
     List<Received.Entry> entries = raw.entries();
     try {
       List<PointMap> maps = p.maps(how, job);
@@ -88,7 +95,7 @@ public final class Placer {
   public static Position place(Position raw, SourcePlacement how, Frame job)
       throws Transformation.OutsideAreaException, HelmertFit.NoFitException, CrsTextException {
     Position p = raw;
-    for (PointMap m : new Placer("").maps(how, job)) {
+    for (PointMap m : new Placer("", Optional.of(raw)).maps(how, job)) {
       p = m.apply(p);
     }
     return p;
@@ -102,8 +109,7 @@ public final class Placer {
     Optional<Crs> known = CrsCatalogue.shipped().find(crs);
     return known.orElseThrow(
         () ->
-            new IllegalArgumentException(
-                "there is no coordinate reference system " + crs + " in the catalogue."));
+            new IllegalArgumentException(crs + " " + CrsCatalogue.shipped().whyMissing(crs) + "."));
   }
 
   private List<PointMap> maps(SourcePlacement how, Frame job)
@@ -125,7 +131,7 @@ public final class Placer {
                         new IllegalArgumentException(
                             "the job has no coordinate reference system to transform to."));
         Crs from = system(s.crs(), s.definition());
-        report(DatumAccuracy.between(from, to));
+        report(accuracy(from, to, how));
         out.add(new PointMap.Reprojected(from, to));
         declared = Optional.of(from);
       }
@@ -162,6 +168,16 @@ public final class Placer {
                                 + crs.area().name()
                                 + ", the work lies outside. Check that this system is meant.")
                         .at(box.centre())));
+  }
+
+  /** At the middle of what is placed. */
+  private DatumAccuracy accuracy(Crs from, Crs to, SourcePlacement how) {
+    if (middle.isEmpty()) {
+      return DatumAccuracy.between(from, to);
+    }
+    double x = (how.swapped() ? middle.get().north() : middle.get().east()) * how.unitFactor();
+    double y = (how.swapped() ? middle.get().east() : middle.get().north()) * how.unitFactor();
+    return new Transformation(from, to).accuracyAt(x, y);
   }
 
   private void report(DatumAccuracy accuracy) {

@@ -58,7 +58,7 @@ class GeocentricShiftTest {
     int shifted = 0;
     for (Crs c : CrsCatalogue.shipped().all()) {
       if (!c.projText().matches("\\+proj=(utm|tmerc) .*")
-          || !(Leg.of(c, true) instanceof Leg.Mercator own)
+          || !(Leg.of(c, true) instanceof Leg.Own own)
           || !c.hasDatumShift()) {
         continue;
       }

@@ -19,7 +19,7 @@ class TransverseMercatorTest {
     return CrsCatalogue.shipped().find(code).orElseThrow();
   }
 
-  private static TransverseMercator of(Crs c) {
+  private static Projection of(Crs c) {
     CoordinateReferenceSystem s = Leg.system(c, true);
     return TransverseMercator.of(
             c,
@@ -32,7 +32,7 @@ class TransverseMercatorTest {
   @Test
   void publishedValuesAreMet() {
     double[] xy = new double[2];
-    TransverseMercator utm = of(crs("25832"));
+    Projection utm = of(crs("25832"));
     utm.project(Math.toRadians(9), Math.toRadians(0), xy);
     assertThat(xy).containsExactly(500_000, 0);
     utm.project(Math.toRadians(7.5), Math.toRadians(58.9), xy);
@@ -84,7 +84,7 @@ class TransverseMercatorTest {
   void theInverseBringsEveryPlaceBack(
       @ForAll @DoubleRange(min = -8, max = 8) double fromMeridian,
       @ForAll @DoubleRange(min = -84, max = 84) double latitude) {
-    TransverseMercator utm = of(crs("32733"));
+    Projection utm = of(crs("32733"));
     double lon = Math.toRadians(15 + fromMeridian);
     double lat = Math.toRadians(latitude);
     double[] xy = new double[2];
