@@ -44,7 +44,7 @@ public final class Losses {
         note(
             "deliver.plain",
             item,
-            "LandXML carries its name and geometry, no class and no properties of ours."));
+            "LandXML carries its name, geometry and received properties, no class and no properties of ours."));
     if (item instanceof Item.Cover) {
       out.add(note("deliver.material", item, "the material goes as the surface's description."));
     }

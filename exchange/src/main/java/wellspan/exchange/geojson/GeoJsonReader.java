@@ -10,11 +10,13 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
@@ -22,6 +24,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receive.FileStem;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
+import wellspan.exchange.feature.AttributeValue;
 import wellspan.exchange.feature.FeatureItems;
 import wellspan.exchange.file.ReadException;
 
@@ -120,7 +123,30 @@ public final class GeoJsonReader {
     String layer = text(properties, "layer", "Layer", "category");
     String name = text(properties, "name", "Name", "navn", "id", "ID");
     String id = f.path("id").asText("");
+    items.feature(name.isEmpty() ? id : name, attributes(f));
     geometry(layer.isEmpty() ? stem : layer, name.isEmpty() ? id : name, f.path("geometry"));
+  }
+
+  private static Map<String, PropertyValue> attributes(JsonNode feature) {
+    Map<String, PropertyValue> out = new LinkedHashMap<>();
+    if (feature.path("id").isValueNode()) {
+      out.put("id", value(feature.get("id")));
+    }
+    feature.path("properties").properties().forEach(e -> out.put(e.getKey(), value(e.getValue())));
+    return out;
+  }
+
+  private static PropertyValue value(JsonNode n) {
+    if (n.isBoolean()) {
+      return new PropertyValue.Flag(n.booleanValue());
+    }
+    if (n.isNumber()) {
+      return AttributeValue.number(n.asText());
+    }
+    if (n.isNull()) {
+      return new PropertyValue.Empty();
+    }
+    return AttributeValue.text(n.isTextual() ? n.textValue() : n.toString());
   }
 
   private static String text(JsonNode properties, String... names) {

@@ -1,6 +1,9 @@
 package wellspan.exchange.gltf;
 
+import com.fasterxml.jackson.core.JsonFactory;
+import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.core.JsonToken;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
@@ -69,6 +72,25 @@ public final class GltfReader {
     return head.stripLeading().startsWith("{")
         && head.contains("\"asset\"")
         && (head.contains("\"version\"") || head.contains("\"generator\""));
+  }
+
+  /** Whether a JSON file has the member that tells the text form, wherever it stands. */
+  public static boolean hasAsset(Path file) throws IOException {
+    try (JsonParser p = new JsonFactory().createParser(file.toFile())) {
+      if (p.nextToken() != JsonToken.START_OBJECT) {
+        return false;
+      }
+      while (p.nextToken() == JsonToken.FIELD_NAME) {
+        if (p.currentName().equals("asset")) {
+          return p.nextToken() == JsonToken.START_OBJECT;
+        }
+        p.nextToken();
+        p.skipChildren();
+      }
+      return false;
+    } catch (JsonProcessingException e) {
+      return false;
+    }
   }
 
   /**

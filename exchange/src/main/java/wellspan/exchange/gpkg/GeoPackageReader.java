@@ -10,13 +10,16 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Set;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.io.ParseException;
 import org.locationtech.jts.io.WKBReader;
 import org.sqlite.SQLiteConfig;
+import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
@@ -24,6 +27,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receive.FileStem;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
+import wellspan.exchange.feature.AttributeValue;
 import wellspan.exchange.feature.FeatureItems;
 import wellspan.exchange.file.ReadException;
 
@@ -146,10 +150,32 @@ public final class GeoPackageReader {
           empty++;
           continue;
         }
+        items.feature(
+            name > 0 && r.getString(name) != null ? r.getString(name).strip() : "",
+            attributes(r, geometry));
         String called = name > 0 && r.getString(name) != null ? r.getString(name) : "";
         items.add(t.name, called.strip(), geometry(blob, t.name, n));
       }
     }
+  }
+
+  private static Map<String, PropertyValue> attributes(ResultSet r, int geometry)
+      throws SQLException {
+    ResultSetMetaData m = r.getMetaData();
+    Map<String, PropertyValue> out = new LinkedHashMap<>();
+    for (int i = 1; i <= m.getColumnCount(); i++) {
+      if (i != geometry) {
+        boolean truth = m.getColumnTypeName(i).toUpperCase(Locale.ROOT).startsWith("BOOL");
+        Object v = r.getObject(i);
+        out.put(
+            m.getColumnName(i),
+            v instanceof byte[] b
+                ? AttributeValue.text(b.length + " bytes")
+                : AttributeValue.of(
+                    truth && v instanceof Number n ? (Object) (n.intValue() != 0) : v));
+      }
+    }
+    return out;
   }
 
   private static int column(ResultSetMetaData m, String name) throws SQLException {

@@ -18,6 +18,7 @@ import wellspan.core.receive.Received;
 import wellspan.exchange.cloud.LasReader;
 import wellspan.exchange.dxf.DxfReader;
 import wellspan.exchange.file.ReadException;
+import wellspan.exchange.file.XmlRoot;
 import wellspan.exchange.geojson.GeoJsonReader;
 import wellspan.exchange.gltf.GltfReader;
 import wellspan.exchange.gpkg.GeoPackageReader;
@@ -132,7 +133,7 @@ public final class Intake {
     if (binary != Kind.UNKNOWN) {
       return binary;
     }
-    Kind text = text(characters(first));
+    Kind text = text(characters(first), file);
     boolean list = isList(file) || rule instanceof ReadingRule.Columns;
     return text == Kind.UNKNOWN && list ? Kind.POINT_LIST : text;
   }
@@ -162,7 +163,7 @@ public final class Intake {
     return KmlReader.isPacked(first) ? Kind.PACKED_KML : Kind.UNKNOWN;
   }
 
-  private static Kind text(String head) {
+  private static Kind text(String head, Path file) throws IOException {
     if (head.isBlank()) {
       return Kind.EMPTY;
     }
@@ -170,7 +171,7 @@ public final class Intake {
       return Kind.IFC;
     }
     if (head.stripLeading().startsWith("<")) {
-      return KmlReader.isKml(head) ? Kind.KML : Kind.LANDXML;
+      return KmlReader.isKml(head) || XmlRoot.of(file).equals("kml") ? Kind.KML : Kind.LANDXML;
     }
     if (DxfReader.isText(head)) {
       return Kind.DXF;
@@ -178,7 +179,8 @@ public final class Intake {
     if (AsciiGridReader.isGrid(head)) {
       return Kind.GRID;
     }
-    if (GltfReader.isText(head)) {
+    if (GltfReader.isText(head)
+        || head.stripLeading().startsWith("{") && GltfReader.hasAsset(file)) {
       return Kind.GLTF;
     }
     if (GeoJsonReader.isGeoJson(head)) {

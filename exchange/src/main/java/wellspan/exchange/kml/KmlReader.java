@@ -9,7 +9,9 @@ import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -22,6 +24,7 @@ import java.util.zip.ZipFile;
 import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
+import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
@@ -29,6 +32,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receive.FileStem;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
+import wellspan.exchange.feature.AttributeValue;
 import wellspan.exchange.feature.FeatureItems;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.file.SafeXml;
@@ -53,6 +57,12 @@ public final class KmlReader {
   private final List<double[]> lines = new ArrayList<>();
   private final List<double[]> points = new ArrayList<>();
   private final List<String> links = new ArrayList<>();
+  private final Map<String, PropertyValue> attributes = new LinkedHashMap<>();
+  private final Map<String, String> types = new HashMap<>();
+  private final List<String> odd = new ArrayList<>();
+  private String field = "";
+  private int firstPoint;
+  private int firstLine;
   private int clamped;
 
   private KmlReader(Path file) {
@@ -143,7 +153,7 @@ public final class KmlReader {
           progress.step(0.5, "Reading " + file.getFileName());
         }
         switch (xml.next()) {
-          case XMLStreamConstants.START_ELEMENT -> start(xml.getLocalName());
+          case XMLStreamConstants.START_ELEMENT -> start(xml.getLocalName(), xml);
           case XMLStreamConstants.CHARACTERS, XMLStreamConstants.CDATA ->
               text.append(xml.getText());
           case XMLStreamConstants.END_ELEMENT -> end(xml.getLocalName(), xml);
@@ -161,7 +171,7 @@ public final class KmlReader {
     }
   }
 
-  private void start(String element) {
+  private void start(String element, XMLStreamReader xml) {
     open.push(element);
     text.setLength(0);
     switch (element) {
@@ -170,11 +180,58 @@ public final class KmlReader {
         name = "";
         lines.clear();
         points.clear();
+        attributes.clear();
       }
-      case "Point", "LineString", "LinearRing", "Polygon" -> absolute = false;
+      case "LinearRing" -> {
+        if (!open.contains("Polygon")) { // a ring of an area has the mode of the area
+          geometry();
+        }
+      }
+      case "Point", "LineString", "Polygon" -> geometry();
+      case "Data" -> field = Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse("");
+      case "SimpleData" ->
+          field = Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse("");
+      case "SimpleField" ->
+          types.put(
+              Optional.ofNullable(xml.getAttributeValue(null, "name")).orElse(""),
+              Optional.ofNullable(xml.getAttributeValue(null, "type")).orElse("string"));
       case "Track", "Model", "GroundOverlay", "PhotoOverlay", "ScreenOverlay" ->
           unread.merge(element, 1, Integer::sum);
       default -> {}
+    }
+  }
+
+  /** Begins a point, a line or an area: its altitude mode holds for all its coordinates. */
+  private void geometry() {
+    absolute = false;
+    firstPoint = points.size();
+    firstLine = lines.size();
+  }
+
+  /** Ends it. */
+  private void levels() {
+    points.subList(firstPoint, points.size()).forEach(this::level);
+    lines.subList(firstLine, lines.size()).forEach(this::level);
+    firstPoint = points.size();
+    firstLine = lines.size();
+  }
+
+  private void attribute(String name, String value) {
+    if (!name.isEmpty()) {
+      String type = types.getOrDefault(name, "string");
+      attributes.put(
+          name,
+          switch (type) {
+            case "int", "uint", "short", "ushort", "float", "double" ->
+                AttributeValue.number(value);
+            case "bool" ->
+                value.equals("1") || value.equalsIgnoreCase("true")
+                    ? new PropertyValue.Flag(true)
+                    : value.equals("0") || value.equalsIgnoreCase("false")
+                        ? new PropertyValue.Flag(false)
+                        : AttributeValue.text(value);
+            default -> AttributeValue.text(value);
+          });
     }
   }
 
@@ -197,6 +254,23 @@ public final class KmlReader {
           links.add(text.toString().strip());
         }
       }
+      case "value" -> {
+        if (parent.equals("Data")) {
+          attribute(field, text.toString().strip());
+        }
+      }
+      case "SimpleData" -> attribute(field, text.toString().strip());
+      case "description" -> {
+        if (parent.equals("Placemark") && !text.toString().isBlank()) {
+          attribute("description", text.toString().strip());
+        }
+      }
+      case "Point", "LineString", "Polygon" -> levels();
+      case "LinearRing" -> {
+        if (!open.contains("Polygon")) {
+          levels();
+        }
+      }
       case "coordinates" -> coordinates(parent, xml);
       case "Placemark" -> place();
       case "Folder", "Document" -> folders.pop();
@@ -206,27 +280,24 @@ public final class KmlReader {
   }
 
   private void coordinates(String parent, XMLStreamReader xml) throws IOException {
+    if (text.toString().isBlank()) {
+      return;
+    }
     String[] tuples = text.toString().strip().split("\\s+");
-    double[] xyz = new double[3 * tuples.length];
-    for (int i = 0; i < tuples.length; i++) {
-      String[] c = tuples[i].split(",");
-      try {
-        if (c.length < 2) {
-          throw new NumberFormatException();
-        }
-        for (int k = 0; k < 3; k++) {
-          xyz[3 * i + k] = k < c.length ? Double.parseDouble(c[k]) : Double.NaN;
-        }
-        if (!(Math.abs(xyz[3 * i]) <= 180.000001) || !(Math.abs(xyz[3 * i + 1]) <= 90.000001)) {
-          throw new NumberFormatException();
-        }
-      } catch (NumberFormatException e) {
-        throw new ReadException(
-            file,
-            xml.getLocation().getLineNumber(),
-            "\"" + tuples[i] + "\" is no longitude, latitude and altitude.",
-            e);
+    double[] all = new double[3 * tuples.length];
+    int n = 0;
+    for (String tuple : tuples) {
+      double[] place = place(tuple);
+      if (place.length == 0) {
+        odd.add(
+            "\"" + tuple + "\" before line " + xml.getLocation().getLineNumber() + " of " + name);
+      } else {
+        System.arraycopy(place, 0, all, 3 * n++, 3);
       }
+    }
+    double[] xyz = java.util.Arrays.copyOf(all, 3 * n);
+    if (n == 0) {
+      return;
     }
     if (parent.equals("Point")) {
       points.add(xyz);
@@ -235,15 +306,30 @@ public final class KmlReader {
     }
   }
 
+  /** Longitude, latitude and altitude of a tuple; nothing if it is none. */
+  private static double[] place(String tuple) {
+    String[] c = tuple.split(",");
+    try {
+      double[] out = {Double.NaN, Double.NaN, Double.NaN};
+      for (int k = 0; k < Math.min(3, c.length); k++) {
+        out[k] = Double.parseDouble(c[k]);
+      }
+      return Math.abs(out[0]) <= 180.000001 && Math.abs(out[1]) <= 90.000001 && c.length <= 3
+          ? out
+          : new double[0];
+    } catch (NumberFormatException e) {
+      return new double[0];
+    }
+  }
+
   /** Altitudes that are not absolute lie on the ground, whatever they say. */
   private void place() {
     String layer = folders.stream().filter(f -> !f.isEmpty()).findFirst().orElse(stem);
+    items.feature(name, new LinkedHashMap<>(attributes));
     for (double[] p : points) {
-      level(p);
       items.point(layer, name, p[0], p[1], p[2]);
     }
     for (double[] l : lines) {
-      level(l);
       items.line(layer, l);
     }
   }
@@ -264,6 +350,19 @@ public final class KmlReader {
             findings.add(
                 Finding.note(Stop.RECEIVE, "kml.unread", stem, n + " × <" + kind + "> is not read.")
                     .withFigure(Integer.toString(n))));
+    if (!odd.isEmpty()) {
+      findings.add(
+          Finding.error(
+                  Stop.RECEIVE,
+                  "kml.coordinate",
+                  stem,
+                  odd.size()
+                      + " places are no longitude, latitude and altitude and were left out: "
+                      + String.join("; ", odd.subList(0, Math.min(3, odd.size())))
+                      + (odd.size() > 3 ? " …" : "")
+                      + ". Ask for the file again, or mend it.")
+              .withFigure(odd.size() + " places"));
+    }
     if (clamped > 0) {
       findings.add(
           Finding.note(

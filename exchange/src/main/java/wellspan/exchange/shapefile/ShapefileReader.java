@@ -31,14 +31,14 @@ public final class ShapefileReader {
   private final FileBytes bytes;
   private final FeatureItems items = new FeatureItems();
   private final String layer;
-  private final List<String> names;
+  private final DbfTable table;
   private int rings;
   private int empty;
 
-  private ShapefileReader(Path file, FileBytes bytes, List<String> names) {
+  private ShapefileReader(Path file, FileBytes bytes, DbfTable table) {
     this.file = file;
     this.bytes = bytes;
-    this.names = names;
+    this.table = table;
     layer = FileStem.of(String.valueOf(file.getFileName()));
   }
 
@@ -59,9 +59,9 @@ public final class ShapefileReader {
    * @throws ReadException with a sentence, if it is damaged
    */
   public static Received read(Path file, Progress progress) throws IOException {
-    List<String> names = DbfNames.read(beside(file, "dbf"), beside(file, "cpg"));
+    DbfTable table = DbfTable.read(beside(file, "dbf"), beside(file, "cpg"));
     try (FileBytes bytes = new FileBytes(file)) {
-      return new ShapefileReader(file, bytes, names).read(progress);
+      return new ShapefileReader(file, bytes, table).read(progress);
     }
   }
 
@@ -100,7 +100,8 @@ public final class ShapefileReader {
 
   private void shape(ByteBuffer b, int record) throws IOException {
     int type = b.getInt();
-    String name = record < names.size() ? names.get(record) : "";
+    String name = table.name(record);
+    items.feature(name, table.attributes(record));
     switch (type) {
       case 0 -> empty++;
       case 1, 11, 21 -> {
@@ -256,6 +257,27 @@ public final class ShapefileReader {
               "place.system.missing",
               layer,
               "There is no .prj file beside the shapefile, so it does not say its system."));
+    }
+    if (!table.doubt().isEmpty()) {
+      findings.add(
+          Finding.error(
+              Stop.RECEIVE,
+              "shape.fields",
+              layer,
+              "The table of fields beside the shapefile is damaged: "
+                  + table.doubt()
+                  + ". Ask for the .dbf again."));
+    } else if (table.size() > 0 && table.size() != records) {
+      findings.add(
+          Finding.error(
+              Stop.RECEIVE,
+              "shape.fields",
+              layer,
+              "The shapefile has "
+                  + records
+                  + " records and its table of fields has "
+                  + table.size()
+                  + " rows; which row belongs to which record is in doubt. Ask for both files again."));
     }
     if (empty > 0) {
       findings.add(
