@@ -16,6 +16,7 @@ import wellspan.core.crs.DatumAccuracy;
 import wellspan.core.crs.OwnSystem;
 import wellspan.core.crs.Transformation;
 import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
@@ -89,6 +90,43 @@ public final class Placer {
     }
     all.addAll(p.findings);
     return raw.withEntries(entries, all);
+  }
+
+  /**
+   * The same with eastings and northings in metres, if they are in the unit of a system that counts
+   * in another one. Levels stay as they are, since a system in plan says nothing of them.
+   */
+  public static Received planInMetres(Received raw, Crs system) {
+    if (!system.projected() || system.metresPerUnit() == 1) {
+      return raw;
+    }
+    Placer p = new Placer("", Optional.empty());
+    List<Received.Entry> entries = new ArrayList<>();
+    try {
+      for (Received.Entry e : raw.entries()) {
+        entries.add(
+            new Received.Entry(
+                p.move(e.item(), new PointMap.PlanUnit(system.metresPerUnit())),
+                e.layer(),
+                e.description()));
+      }
+    } catch (Transformation.OutsideAreaException e) {
+      throw new IllegalStateException("a change of unit is defined everywhere", e);
+    }
+    List<Finding> findings = new ArrayList<>(raw.findings());
+    if (raw.bounds().hasLevels()) {
+      findings.add(
+          Finding.warning(
+              Stop.RECEIVE,
+              "units.levels",
+              "",
+              "The system "
+                  + system.id()
+                  + " counts in "
+                  + system.unit()
+                  + ": eastings and northings were brought to metres. It says nothing of the levels; they are taken in metres. Ask for their unit."));
+    }
+    return raw.withEntries(entries, findings).withUnit(system.unit());
   }
 
   /** One position of a source in shared coordinates. */
@@ -280,6 +318,9 @@ public final class Placer {
     return switch (m) {
       case PointMap.Swap s -> MovedAlignment.swapped(a);
       case PointMap.Unit u -> MovedAlignment.inUnit(u.factor(), a);
+      case PointMap.PlanUnit u ->
+          MovedAlignment.by(
+              new Similarity(new Position(0, 0, 0), new Position(0, 0, 0), 0, u.factor()), a);
       case PointMap.Turned t -> MovedAlignment.by(t.similarity(), a);
       case PointMap.Reprojected r -> reprojected(a, r);
     };

@@ -41,6 +41,19 @@ sealed interface PointMap {
     }
   }
 
+  /** Eastings and northings times a factor; levels stay. */
+  record PlanUnit(double factor) implements PointMap {
+    @Override
+    public double[] apply(double[] xyz) {
+      double[] out = xyz.clone();
+      for (int i = 0; i + 2 < out.length; i += 3) {
+        out[i] *= factor;
+        out[i + 1] *= factor;
+      }
+      return out;
+    }
+  }
+
   record Turned(Similarity similarity) implements PointMap {
     @Override
     public double[] apply(double[] xyz) {

@@ -102,4 +102,9 @@ public record Received(
   public boolean hasErrors() {
     return findings.stream().anyMatch(Finding::isError);
   }
+
+  /** The same, told in another unit. */
+  public Received withUnit(String name) {
+    return new Received(format, crs, name, entries, layers, counts, findings, places, beside);
+  }
 }

@@ -6,17 +6,23 @@ import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.regex.Pattern;
+import wellspan.core.finding.Finding;
 import wellspan.core.progress.Progress;
+import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 import wellspan.core.terrain.ElevationGrid;
+import wellspan.exchange.file.Beside;
 import wellspan.exchange.file.NumberText;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.position.GeoTiffKeys;
+import wellspan.exchange.position.PositionReader;
 
 /**
  * Reads elevation grids as text: a head of names and values ({@code ncols}, {@code nrows}, a corner
@@ -83,7 +89,20 @@ public final class AsciiGridReader {
     ElevationGrid grid =
         new ElevationGrid(
             west, south + (rows - 1) * north, east, north, (int) columns, (int) rows, levels);
-    return GridReceived.of(file, "text grid", new GeoTiffKeys.RasterPlace("", new double[0]), grid);
+    Path projection = Beside.of(file, "prj");
+    if (!Files.isRegularFile(projection)) {
+      return GridReceived.of(
+          file, "text grid", new GeoTiffKeys.RasterPlace("", new double[0], ""), grid);
+    }
+    Received system = PositionReader.read(projection);
+    Received r =
+        GridReceived.of(
+            file, "text grid", new GeoTiffKeys.RasterPlace(system.crs(), new double[0], ""), grid);
+    List<Finding> findings = new ArrayList<>(r.findings());
+    findings.addAll(system.findings());
+    List<PlaceStatement> places = new ArrayList<>(r.places());
+    places.addAll(system.places());
+    return new Received(r.format(), r.crs(), r.unit(), r.entries(), r.counts(), findings, places);
   }
 
   private boolean next() throws IOException {

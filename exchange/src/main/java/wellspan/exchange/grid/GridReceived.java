@@ -9,9 +9,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.receive.FileStem;
+import wellspan.core.receive.LikelyDegrees;
 import wellspan.core.receive.Received;
 import wellspan.core.terrain.ElevationGrid;
 import wellspan.exchange.position.GeoTiffKeys;
@@ -27,6 +29,21 @@ final class GridReceived {
     String name = FileStem.of(String.valueOf(file.getFileName()));
     Item surface = new Item.TerrainSurface(name, grid.mesh(), new int[0]);
     List<Finding> findings = new ArrayList<>();
+    place.finding(name).ifPresent(findings::add);
+    boolean degrees =
+        CrsCatalogue.shipped().find(place.crs()).filter(c -> !c.projected()).isPresent();
+    if (degrees) {
+      findings.add(
+          Finding.note(
+              RECEIVE,
+              "grid.degrees",
+              name,
+              "The grid counts in degrees of "
+                  + place.crs()
+                  + ". Areas, slopes and lengths mean something once it is in a projected system; a job places it so."));
+    } else if (place.crs().isEmpty()) {
+      LikelyDegrees.check(name, surface.bounds()).ifPresent(findings::add);
+    }
     int gaps = grid.gaps();
     if (gaps == grid.levels().length) {
       findings.add(
@@ -58,7 +75,7 @@ final class GridReceived {
     return new Received(
         format,
         place.crs(),
-        "",
+        degrees ? "degree" : "",
         List.of(new Received.Entry(surface, "", Optional.empty())),
         counts,
         findings,

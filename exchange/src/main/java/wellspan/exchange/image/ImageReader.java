@@ -149,6 +149,7 @@ public final class ImageReader {
       six = keys.six();
       crs = keys.crs();
       keys.statement().ifPresent(said::add);
+      keys.finding("").ifPresent(findings::add);
     }
     Optional<Path> world = beside(WORLD.getOrDefault(ending(), List.of("wld")));
     if (world.isPresent()) {

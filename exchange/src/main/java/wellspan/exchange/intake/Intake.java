@@ -11,6 +11,8 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.place.Placer;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.LayerChoice;
 import wellspan.core.receive.ReadingRule;
@@ -58,8 +60,18 @@ public final class Intake {
    * @throws java.util.concurrent.CancellationException if the progress was cancelled
    */
   public static Received read(Path file, ReadingRule rule, Progress progress) throws IOException {
-    Received all = readAll(file, rule, progress);
+    Received all = inMetres(readAll(file, rule, progress));
     return rule instanceof ReadingRule.Layers l ? LayerChoice.of(all, l) : all;
+  }
+
+  /** Formats that give numbers in the unit of their system name no unit of their own. */
+  private static Received inMetres(Received r) {
+    return r.unit().isEmpty()
+        ? CrsCatalogue.shipped()
+            .find(r.crs())
+            .map(system -> Placer.planInMetres(r, system))
+            .orElse(r)
+        : r;
   }
 
   private static Received readAll(Path file, ReadingRule rule, Progress progress)

@@ -17,6 +17,7 @@ import wellspan.core.item.PointTable;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ColumnRole;
 import wellspan.core.receive.FileStem;
+import wellspan.core.receive.LikelyDegrees;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
@@ -196,6 +197,9 @@ public final class PointListReader {
     String name = FileStem.of(String.valueOf(file.getFileName()));
     Item group = new Item.PointGroup(name, points.build());
     String crs = columns.geographic() ? "EPSG:4326" : "";
+    if (crs.isEmpty() && points.size() > 1) {
+      LikelyDegrees.check(name, group.bounds()).ifPresent(findings::add);
+    }
     List<PlaceStatement> places =
         columns.geographic()
             ? List.of(

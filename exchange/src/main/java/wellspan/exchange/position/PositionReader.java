@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.crs.Crs;
+import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.crs.CrsTextException;
 import wellspan.core.crs.OwnSystem;
 import wellspan.core.finding.Finding;
@@ -121,16 +122,24 @@ public final class PositionReader {
   static PlaceStatement raster(String where, String crs, double[] v) {
     double pixel = Math.hypot(v[0], v[1]);
     double rotation = Math.toDegrees(Math.atan2(-v[1], v[0]));
-    Frame f = Frame.of(crs, "", new Position(v[4], v[5], 0), rotation == 0 ? 0 : rotation);
+    Optional<Crs> system = CrsCatalogue.shipped().find(crs);
+    double metres = system.filter(Crs::projected).map(Crs::metresPerUnit).orElse(1.0);
+    String unit = system.map(c -> c.projected() ? " " + c.unit() : " degrees").orElse("");
+    Frame f =
+        Frame.of(
+            crs, "", new Position(v[4] * metres, v[5] * metres, 0), rotation == 0 ? 0 : rotation);
     return PlaceStatement.ofFrame(
         crs.isEmpty() ? 40 : 50,
         where,
         String.format(
             Locale.ROOT,
-            "the first pixel at E %.3f N %.3f, pixels of %.4f%s",
+            unit.equals(" degrees")
+                ? "the first pixel at longitude %.7f latitude %.7f, pixels of %.7f%s%s"
+                : "the first pixel at E %.3f N %.3f, pixels of %.4f%s%s",
             v[4],
             v[5],
             pixel,
+            unit,
             crs.isEmpty() ? "" : ", in " + crs),
         f);
   }

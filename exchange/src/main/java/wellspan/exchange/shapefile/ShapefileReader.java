@@ -14,6 +14,7 @@ import wellspan.core.receive.FileStem;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 import wellspan.exchange.feature.FeatureItems;
+import wellspan.exchange.file.Beside;
 import wellspan.exchange.file.FileBytes;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.position.PositionReader;
@@ -47,19 +48,11 @@ public final class ShapefileReader {
     return head.length >= HEADER && ByteBuffer.wrap(head).getInt() == MAGIC;
   }
 
-  /** A file beside a shapefile, with another ending of either case; it may not exist. */
-  public static Path beside(Path file, String ending) {
-    String name = String.valueOf(file.getFileName());
-    String stem = name.substring(0, Math.max(0, name.lastIndexOf('.')));
-    Path upper = file.resolveSibling(stem + "." + ending.toUpperCase(java.util.Locale.ROOT));
-    return Files.exists(upper) ? upper : file.resolveSibling(stem + "." + ending);
-  }
-
   /**
    * @throws ReadException with a sentence, if it is damaged
    */
   public static Received read(Path file, Progress progress) throws IOException {
-    DbfTable table = DbfTable.read(beside(file, "dbf"), beside(file, "cpg"));
+    DbfTable table = DbfTable.read(Beside.of(file, "dbf"), Beside.of(file, "cpg"));
     try (FileBytes bytes = new FileBytes(file)) {
       return new ShapefileReader(file, bytes, table).read(progress);
     }
@@ -245,7 +238,7 @@ public final class ShapefileReader {
   private Received received(int type, int records) throws IOException {
     List<Finding> findings = new ArrayList<>();
     List<PlaceStatement> places = new ArrayList<>();
-    Path prj = beside(file, "prj");
+    Path prj = Beside.of(file, "prj");
     if (Files.exists(prj)) {
       Received p = PositionReader.read(prj);
       places.addAll(p.places());

@@ -149,4 +149,42 @@ class GridReaderTest {
         .hasOnlyElementsOfType(wellspan.core.item.Item.GroundImage.class);
     assertThat(image.places()).hasSize(1);
   }
+
+  /** Samples by an independent program: 3 × 2 cells of 10 in each system's own unit. */
+  @Test
+  void aSystemIsRightOrNotDeclared() throws IOException {
+    Received feet = Intake.read(SAMPLES.resolve("system-in-feet.tif"), Progress.NONE);
+    assertThat(feet.crs()).isEqualTo("EPSG:2225");
+    assertThat(feet.bounds().minE()).isCloseTo(6_000_005.0 * 1200 / 3937.0, within(1e-3));
+    assertThat(feet.findings()).anySatisfy(f -> assertThat(f.code()).isEqualTo("units.levels"));
+    Received own = Intake.read(SAMPLES.resolve("system-of-its-own.tif"), Progress.NONE);
+    assertThat(own.crs()).isEmpty();
+    assertThat(own.findings())
+        .filteredOn(Finding::isError)
+        .singleElement()
+        .satisfies(f -> assertThat(f.message()).contains("system of its own"));
+    Received degrees = Intake.read(SAMPLES.resolve("degrees.tif"), Progress.NONE);
+    assertThat(degrees.unit()).isEqualTo("degree");
+    assertThat(degrees.places().getFirst().says()).contains("0.0010000 degrees");
+  }
+
+  @Test
+  void aTextGridTakesTheSystemBesideItOrLooksLikeDegrees() throws IOException {
+    String cells = "\n1 2 3\n4 5 6\n";
+    Path grid =
+        Files.writeString(
+            dir.resolve("g.asc"),
+            "ncols 3\nnrows 2\nxllcorner 400000\nyllcorner 300000\ncellsize 10" + cells);
+    assertThat(Intake.read(grid, Progress.NONE).crs()).isEmpty();
+    Files.writeString(
+        dir.resolve("g.prj"),
+        "PROJCS[\"British_National_Grid\",GEOGCS[\"GCS_OSGB_1936\",DATUM[\"D_OSGB_1936\",SPHEROID[\"Airy_1830\",6377563.396,299.3249646]],PRIMEM[\"Greenwich\",0.0],UNIT[\"Degree\",0.0174532925199433]],PROJECTION[\"Transverse_Mercator\"],PARAMETER[\"False_Easting\",400000.0],PARAMETER[\"False_Northing\",-100000.0],PARAMETER[\"Central_Meridian\",-2.0],PARAMETER[\"Scale_Factor\",0.9996012717],PARAMETER[\"Latitude_Of_Origin\",49.0],UNIT[\"Meter\",1.0]]");
+    assertThat(Intake.read(grid, Progress.NONE).crs()).isEqualTo("EPSG:27700");
+    Path small =
+        Files.writeString(
+            dir.resolve("d.asc"),
+            "ncols 3\nnrows 2\nxllcorner 7.5\nyllcorner 58.9\ncellsize 0.001" + cells);
+    assertThat(Intake.read(small, Progress.NONE).findings())
+        .anySatisfy(f -> assertThat(f.code()).isEqualTo("units.degrees"));
+  }
 }
