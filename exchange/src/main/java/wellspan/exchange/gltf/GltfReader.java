@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import wellspan.core.describe.Description;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.folder.Inside;
@@ -29,6 +30,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receive.FileStem;
 import wellspan.core.receive.Received;
 import wellspan.exchange.file.FileBytes;
+import wellspan.exchange.file.LooseMesh;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.file.UniqueNames;
 
@@ -228,11 +230,11 @@ public final class GltfReader {
     String name = node.path("name").asText("");
     name = name.isEmpty() ? named.path("name").asText("") : name;
     Item item =
-        new Item.TerrainSurface(
-            names.of("surface", name.isEmpty() ? stem : name),
-            new Mesh(xyz, local.triangles()),
-            new int[0]);
-    entries.add(new Received.Entry(item, "", Optional.empty()));
+        LooseMesh.item(names, name.isEmpty() ? stem : name, new Mesh(xyz, local.triangles()));
+    Description said = new GltfLook(root).of(node, named);
+    entries.add(
+        new Received.Entry(
+            item, "", said.equals(Description.NONE) ? Optional.empty() : Optional.of(said)));
     counts.merge("triangle", local.triangleCount(), Integer::sum);
   }
 
@@ -290,7 +292,7 @@ public final class GltfReader {
   }
 
   private Received received() {
-    List<Finding> findings = new ArrayList<>();
+    List<Finding> findings = new ArrayList<>(new GltfLook(root).leftOut(stem));
     findings.add(
         Finding.note(
             Stop.RECEIVE,

@@ -8,9 +8,11 @@ import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.Collections;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.place.Placer;
 import wellspan.core.progress.Progress;
@@ -77,7 +79,12 @@ public final class Intake {
   private static Received readAll(Path file, ReadingRule rule, Progress progress)
       throws IOException {
     try {
-      return switch (kind(file, rule)) {
+      Kind kind = kind(file, rule);
+      if (NOT_IN_UTF16.contains(kind) && isUtf16(first(file))) {
+        throw new ReadException(
+            file, "it is text in UTF-16, which this format is not read in. Save it as UTF-8.");
+      }
+      return switch (kind) {
         case POSITION -> PositionReader.read(file);
         case TIFF -> tiff(file, progress);
         case PICTURE -> ImageReader.read(file, Optional.empty(), progress);
@@ -111,6 +118,9 @@ public final class Intake {
   public static boolean isPointList(Path file) throws IOException {
     return kind(file, ReadingRule.AS_FOUND) == Kind.POINT_LIST;
   }
+
+  /** Text formats whose readers take bytes for characters. */
+  private static final Set<Kind> NOT_IN_UTF16 = EnumSet.of(Kind.GLTF, Kind.OBJ);
 
   private enum Kind {
     POSITION,
@@ -229,12 +239,14 @@ public final class Intake {
     }
   }
 
+  private static boolean isUtf16(byte[] b) {
+    return b.length > 1
+        && ((b[0] & 0xFF) == 0xFE && (b[1] & 0xFF) == 0xFF
+            || (b[0] & 0xFF) == 0xFF && (b[1] & 0xFF) == 0xFE);
+  }
+
   private static String characters(byte[] b) {
-    boolean utf16 =
-        b.length > 1
-            && ((b[0] & 0xFF) == 0xFE && (b[1] & 0xFF) == 0xFF
-                || (b[0] & 0xFF) == 0xFF && (b[1] & 0xFF) == 0xFE);
-    String s = new String(b, utf16 ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8);
+    String s = new String(b, isUtf16(b) ? StandardCharsets.UTF_16 : StandardCharsets.UTF_8);
     return s.startsWith("\uFEFF") ? s.substring(1) : s;
   }
 }

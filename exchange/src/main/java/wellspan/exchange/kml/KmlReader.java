@@ -4,6 +4,8 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.net.URI;
 import java.net.URISyntaxException;
+import java.nio.charset.Charset;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
@@ -94,7 +96,7 @@ public final class KmlReader {
 
   /** The first KML in a packed file, and those in it that this one links to. */
   public static Received readPacked(Path file, Progress progress) throws IOException {
-    try (ZipFile zip = new ZipFile(file.toFile())) {
+    try (ZipFile zip = open(file)) {
       Optional<? extends ZipEntry> first =
           zip.stream()
               .filter(e -> e.getName().toLowerCase(Locale.ROOT).endsWith(".kml"))
@@ -108,6 +110,15 @@ public final class KmlReader {
     } catch (ZipException e) {
       throw new ReadException(
           file, "the packed file is damaged or ends too early. Ask for it again.", e);
+    }
+  }
+
+  /** Names are in UTF-8, or in the code page of the first packers. */
+  private static ZipFile open(Path file) throws IOException {
+    try {
+      return new ZipFile(file.toFile(), StandardCharsets.UTF_8);
+    } catch (ZipException e) {
+      return new ZipFile(file.toFile(), Charset.forName("IBM437"));
     }
   }
 

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import wellspan.core.describe.Description;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.FaceTriangulator;
@@ -20,6 +21,7 @@ import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.FileStem;
 import wellspan.core.receive.Received;
+import wellspan.exchange.file.LooseMesh;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.file.UniqueNames;
 
@@ -35,12 +37,16 @@ public final class ObjReader {
   private final Map<String, Faces> groups = new LinkedHashMap<>();
   private final Map<String, Integer> unread = new TreeMap<>();
   private final String stem;
+  private final ObjMaterials library = new ObjMaterials();
   private String group;
+  private String material = "";
+  private boolean coloured;
   private int flawed;
 
   private static final class Faces {
     int[] corners = new int[768];
     int size;
+    final Map<String, Integer> materials = new LinkedHashMap<>();
 
     void add(int a, int b, int c) {
       if (size + 3 > corners.length) {
@@ -108,7 +114,9 @@ public final class ObjReader {
       case "v" -> vertex(w, number);
       case "f" -> face(w, number);
       case "o", "g" -> group = w.length > 1 ? text.substring(1).strip() : stem;
-      case "vt", "vn", "s", "mtllib", "usemtl" -> {}
+      case "usemtl" -> material = w.length > 1 ? text.substring(6).strip() : "";
+      case "mtllib" -> library.read(file, text.substring(6).strip());
+      case "vt", "vn", "s" -> {}
       default -> unread.merge(w[0], 1, Integer::sum);
     }
   }
@@ -128,6 +136,7 @@ public final class ObjReader {
     } catch (NumberFormatException | ArrayIndexOutOfBoundsException e) {
       throw new ReadException(file, number, "a vertex needs three numbers.", e);
     }
+    coloured |= w.length >= 7;
     vertices++;
   }
 
@@ -155,6 +164,9 @@ public final class ObjReader {
       int[] t = FaceTriangulator.triangles(xyz, List.of(v));
       for (int i = 0; i < t.length; i += 3) {
         to.add(t[i], t[i + 1], t[i + 2]);
+        if (!material.isEmpty()) {
+          to.materials.merge(material, 1, Integer::sum);
+        }
       }
     } catch (IllegalArgumentException e) {
       flawed++;
@@ -167,12 +179,37 @@ public final class ObjReader {
     UniqueNames names = new UniqueNames();
     double[] all = Arrays.copyOf(xyz, 3 * vertices);
     int faces = 0;
+    int several = 0;
     for (Map.Entry<String, Faces> g : groups.entrySet()) {
       Faces f = g.getValue();
       faces += f.size / 3;
       Mesh mesh = new Mesh(all, Arrays.copyOf(f.corners, f.size)).compact();
-      Item item = new Item.TerrainSurface(names.of("surface", g.getKey()), mesh, new int[0]);
-      entries.add(new Received.Entry(item, g.getKey(), Optional.empty()));
+      Item item = LooseMesh.item(names, g.getKey(), mesh);
+      Optional<String> most =
+          f.materials.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey);
+      if (f.materials.size() > 1) {
+        several++;
+      }
+      entries.add(
+          new Received.Entry(
+              item,
+              g.getKey(),
+              most.map(m -> Description.of(List.of(), Optional.of(library.finish(m))))));
+    }
+    findings.addAll(library.findings(stem));
+    if (several > 0) {
+      findings.add(
+          Finding.note(
+                  Stop.RECEIVE,
+                  "obj.materials",
+                  stem,
+                  several
+                      + " groups have several materials; the one with most triangles stands for each.")
+              .withFigure(Integer.toString(several)));
+    }
+    if (coloured) {
+      findings.add(
+          Finding.note(Stop.RECEIVE, "obj.unread", stem, "Colours at vertices are not read."));
     }
     findings.add(
         Finding.note(
@@ -203,6 +240,7 @@ public final class ObjReader {
     Map<String, Integer> counts = new TreeMap<>();
     counts.put("vertex", vertices);
     counts.put("triangle", faces);
-    return new Received("OBJ", "", "", entries, counts, findings, List.of());
+    return new Received(
+        "OBJ", "", "", entries, List.of(), counts, findings, List.of(), library.beside());
   }
 }
