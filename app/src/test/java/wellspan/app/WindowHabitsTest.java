@@ -7,10 +7,12 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
+import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Stop;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
@@ -158,5 +160,32 @@ class WindowHabitsTest extends WindowTest {
     assertThat(lookup("#describe").query().lookupAll(".label"))
         .extracting(n -> ((Labeled) n).getText())
         .contains("IfcAlignment", "Wellspan_KnownFacts", "StartChainage", "quay-road.xml");
+  }
+
+  @Test
+  void aClassIsChosenForOneItemAndTakenBack() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    ItemId id =
+        session.build().items().keySet().stream()
+            .filter(i -> i.value().contains("/terrain-surface/"))
+            .findFirst()
+            .orElseThrow();
+    interact(() -> session.selectedProperty().set(Optional.of(id)));
+    push(KeyCode.CONTROL, KeyCode.DIGIT4);
+    interact(
+        () -> {
+          ComboBox<String> classes = lookup("#class-choice").queryComboBox();
+          classes.setValue("IfcSlab");
+        });
+    assertThat(session.job().settingsOf(id).entityClass().orElseThrow().entity())
+        .isEqualTo("IfcSlab");
+    assertThat(lookup("#describe").query().lookupAll(".label"))
+        .extracting(n -> ((Labeled) n).getText())
+        .contains("IfcSlab");
+    interact(() -> lookup("#type-choice").<String>queryComboBox().setValue("PAVING"));
+    assertThat(session.build().classOf(session.build().items().get(id), IfcSchema.IFC4X3))
+        .hasToString("IfcSlab PAVING");
+    interact(() -> lookup("#class-choice").<String>queryComboBox().setValue(""));
+    assertThat(session.job().settingsOf(id).entityClass()).isEmpty();
   }
 }

@@ -1,18 +1,26 @@
 package wellspan.app.describe;
 
+import java.util.List;
 import java.util.Optional;
+import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Parts;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.describe.Description;
 import wellspan.core.describe.KnownFacts;
 import wellspan.core.describe.PropertySet;
 import wellspan.core.job.Build;
 
 /** What the selected item is called in deliveries and which known facts it says. */
 public final class DescribeView extends CardColumn {
+  /** Sets of properties shown; a layer of features may have thousands. */
+  private static final int SHOWN = 12;
+
+  private static final int ONE_LINE = 44;
+
   private final Session session;
 
   public DescribeView(Session session) {
@@ -47,7 +55,7 @@ public final class DescribeView extends CardColumn {
         new VBox(
             Parts.label("Later here", "name"),
             Parts.wrapped(
-                "Class rules for each schema version, property rules with their gaps, and the check against requirements will stand here. Until then every item gets the class of its kind and its known facts.",
+                "Class rules for each schema version, property rules with their gaps, and the check against requirements will stand here. Until then an item has the class that was received or chosen, or that of its kind, and says its known facts.",
                 "muted"));
     later.getStyleClass().add("card");
     cards.getChildren().setAll(v, later);
@@ -58,11 +66,44 @@ public final class DescribeView extends CardColumn {
     v.getChildren()
         .addAll(
             Parts.label(i.item().name(), "title"),
-            Parts.row(
-                "Class", session.build().classOf(i, session.deliveries().schema()).toString()),
-            Parts.row("GlobalId", new GlobalIds(session.job().id()).of(i.id().value(), "product")),
+            new ClassChoice(session, i),
+            Parts.row("GlobalId", globalId(i)),
             Parts.line(),
             Parts.label(facts.name(), "name"));
     facts.values().forEach((name, value) -> v.getChildren().add(Parts.row(name, value.show())));
+    received(v, i.said());
+  }
+
+  /** Long texts stand below their name. */
+  private static Node row(String name, String text) {
+    return name.length() + text.length() <= ONE_LINE
+        ? Parts.row(name, text)
+        : new VBox(Parts.label(name, "muted"), Parts.wrapped(text, "figure"));
+  }
+
+  private String globalId(Build.BuiltItem i) {
+    return i.said().globalId().isEmpty()
+        ? new GlobalIds(session.job().id()).of(i.id().value(), "product")
+        : i.said().globalId();
+  }
+
+  /** What the received file says of it; it goes with every delivery that can hold it. */
+  private static void received(VBox v, Description said) {
+    List<PropertySet> sets = said.propertySets();
+    for (PropertySet set : sets.subList(0, Math.min(SHOWN, sets.size()))) {
+      v.getChildren().addAll(Parts.line(), Parts.label(set.name() + ", as received", "name"));
+      set.values().forEach((name, value) -> v.getChildren().add(row(name, value.show())));
+    }
+    if (sets.size() > SHOWN) {
+      v.getChildren()
+          .add(
+              Parts.wrapped("and " + (sets.size() - SHOWN) + " sets more, all delivered", "muted"));
+    }
+    said.finish()
+        .filter(f -> !f.material().isEmpty())
+        .ifPresent(
+            f ->
+                v.getChildren()
+                    .addAll(Parts.line(), Parts.row("Material, as received", f.material())));
   }
 }

@@ -15,4 +15,9 @@ public record ItemSettings(boolean visible, Optional<EntityClass> entityClass) {
   public ItemSettings withVisible(boolean shown) {
     return new ItemSettings(shown, entityClass);
   }
+
+  /** Another class; empty for the standard one. */
+  public ItemSettings withClass(Optional<EntityClass> chosen) {
+    return new ItemSettings(visible, chosen);
+  }
 }

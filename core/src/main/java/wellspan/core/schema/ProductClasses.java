@@ -1,5 +1,7 @@
 package wellspan.core.schema;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Set;
 
 /**
@@ -38,6 +40,33 @@ public final class ProductClasses {
       }
     }
     return typed;
+  }
+
+  /** Names of all classes that some item can be delivered as, in the order of the alphabet. */
+  public static List<String> names(Schema schema) {
+    return schema.entities().stream()
+        .map(Entity::name)
+        .filter(name -> !types(schema, name).isEmpty())
+        .sorted()
+        .toList();
+  }
+
+  /** What the type of a class can be, in the order of the alphabet; empty text for none said. */
+  public static List<String> types(Schema schema, String entity) {
+    List<String> out = new ArrayList<>();
+    if (has(schema, entity, "")) {
+      out.add("");
+    }
+    for (Attribute a : schema.entity(entity).map(Entity::attributes).orElse(List.of())) {
+      if (a.name().equals("PredefinedType") && a.type() instanceof TypeRef.Named(String name)) {
+        schema.enumeration(name).stream()
+            .flatMap(Set::stream)
+            .filter(l -> !l.equals("USERDEFINED") && has(schema, entity, l))
+            .sorted()
+            .forEach(out::add);
+      }
+    }
+    return out;
   }
 
   private static boolean allows(Schema schema, TypeRef type, String literal) {

@@ -63,6 +63,11 @@ public final class Schema {
     return id;
   }
 
+  /** All classes, in the order of the table. */
+  public List<Entity> entities() {
+    return List.copyOf(byNumber);
+  }
+
   public Optional<Entity> entity(String name) {
     return Optional.ofNullable(entities.get(name.toUpperCase(Locale.ROOT)));
   }
