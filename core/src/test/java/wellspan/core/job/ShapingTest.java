@@ -1,6 +1,7 @@
 package wellspan.core.job;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -15,6 +16,7 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.step.Maker;
 import wellspan.core.step.Recipe;
 import wellspan.core.step.RecordedStep;
 import wellspan.core.step.Step;
@@ -262,6 +264,20 @@ class ShapingTest {
             .map(i -> i.triangles().orElseThrow().bounds().width())
             .toList();
     assertThat(areas).hasSize(2).allSatisfy(w -> assertThat(w).isCloseTo(30, within(1e-6)));
+  }
+
+  /** Cancelled while it is made, a recipe is given up and not recorded as a failure. */
+  @Test
+  void aCancelledRecipeIsNoFailure() {
+    assertThatThrownBy(
+            () ->
+                Maker.make(
+                    triangulation(),
+                    id -> {
+                      throw new java.util.concurrent.CancellationException();
+                    },
+                    Progress.NONE))
+        .isInstanceOf(java.util.concurrent.CancellationException.class);
   }
 
   /** A square of 30 m. */

@@ -1,5 +1,6 @@
 package wellspan.exchange.feature;
 
+import com.fasterxml.jackson.databind.JsonNode;
 import wellspan.core.describe.PropertyValue;
 
 /** Values of the fields of features. */
@@ -33,6 +34,20 @@ public final class AttributeValue {
 
   private static PropertyValue real(double d, String written) {
     return Double.isFinite(d) ? new PropertyValue.Real(d) : text(written);
+  }
+
+  /** A member of a JSON object; objects and lists as their text. */
+  public static PropertyValue of(JsonNode n) {
+    if (n.isBoolean()) {
+      return new PropertyValue.Flag(n.booleanValue());
+    }
+    if (n.isNumber()) {
+      return number(n.asText());
+    }
+    if (n.isNull()) {
+      return new PropertyValue.Empty();
+    }
+    return text(n.isTextual() ? n.textValue() : n.toString());
   }
 
   /**

@@ -130,23 +130,13 @@ public final class GeoJsonReader {
   private static Map<String, PropertyValue> attributes(JsonNode feature) {
     Map<String, PropertyValue> out = new LinkedHashMap<>();
     if (feature.path("id").isValueNode()) {
-      out.put("id", value(feature.get("id")));
+      out.put("id", AttributeValue.of(feature.get("id")));
     }
-    feature.path("properties").properties().forEach(e -> out.put(e.getKey(), value(e.getValue())));
+    feature
+        .path("properties")
+        .properties()
+        .forEach(e -> out.put(e.getKey(), AttributeValue.of(e.getValue())));
     return out;
-  }
-
-  private static PropertyValue value(JsonNode n) {
-    if (n.isBoolean()) {
-      return new PropertyValue.Flag(n.booleanValue());
-    }
-    if (n.isNumber()) {
-      return AttributeValue.number(n.asText());
-    }
-    if (n.isNull()) {
-      return new PropertyValue.Empty();
-    }
-    return AttributeValue.text(n.isTextual() ? n.textValue() : n.toString());
   }
 
   private static String text(JsonNode properties, String... names) {

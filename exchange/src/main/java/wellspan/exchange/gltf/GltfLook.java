@@ -38,23 +38,10 @@ final class GltfLook {
 
   private static void facts(JsonNode extras, Map<String, PropertyValue> out) {
     if (extras.isObject()) {
-      extras.properties().forEach(e -> out.put(e.getKey(), value(e.getValue())));
+      extras.properties().forEach(e -> out.put(e.getKey(), AttributeValue.of(e.getValue())));
     } else if (!extras.isMissingNode() && !extras.isNull()) {
-      out.put("extras", value(extras));
+      out.put("extras", AttributeValue.of(extras));
     }
-  }
-
-  private static PropertyValue value(JsonNode n) {
-    if (n.isBoolean()) {
-      return new PropertyValue.Flag(n.booleanValue());
-    }
-    if (n.isNumber()) {
-      return AttributeValue.number(n.asText());
-    }
-    if (n.isNull()) {
-      return new PropertyValue.Empty();
-    }
-    return AttributeValue.text(n.isTextual() ? n.textValue() : n.toString());
   }
 
   /** The first material of a mesh; an item has one. */
