@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -152,7 +153,8 @@ final class ConvertCommand implements Callable<Integer> {
     }
     SystemOption.Named system = system(read.values());
     Box box = Box.EMPTY;
-    GlobalIds ids = new GlobalIds(UUID.nameUUIDFromBytes(names().getBytes(StandardCharsets.UTF_8)));
+    GlobalIds ids =
+        new GlobalIds(UUID.nameUUIDFromBytes(inputs().getBytes(StandardCharsets.UTF_8)));
     for (Map.Entry<Path, Received> in : read.entrySet()) {
       String file = in.getKey().getFileName().toString();
       String origin = origins.of("", file); // two folders may hold files of one name
@@ -224,8 +226,11 @@ final class ConvertCommand implements Callable<Integer> {
         out + ": name the output with the ending .ifc, .xml, .dxf, or .csv for points.");
   }
 
-  private String names() {
-    return String.join("\n", files.stream().map(f -> f.getFileName().toString()).toList());
+  /** What GlobalIds are made from: what goes in, so that they are the same under any name. */
+  private String inputs() {
+    return files.subList(0, files.size() - 1).stream()
+        .map(f -> f.getFileName().toString())
+        .collect(Collectors.joining("\n"));
   }
 
   private void say(List<Finding> findings, String where) {

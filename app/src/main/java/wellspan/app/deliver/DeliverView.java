@@ -101,6 +101,7 @@ public final class DeliverView extends BorderPane {
     if (d.name().equals(session.deliveries().inHandProperty().get())) {
       v.getStyleClass().add("selected");
     }
+    FileThatCameBack.takeDrops(v, session, d.name());
     v.setFocusTraversable(true);
     v.setAccessibleText("Delivery " + d.name());
     v.setOnMouseClicked(e -> session.deliveries().inHandProperty().set(d.name()));

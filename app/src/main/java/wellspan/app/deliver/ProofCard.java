@@ -9,6 +9,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.VBox;
+import wellspan.app.session.CameBack;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
 import wellspan.app.theme.Figures;
@@ -47,6 +48,7 @@ public final class ProofCard extends ScrollPane {
     box.getStyleClass().add("card");
     session.deliveries().runsProperty().addListener((o, a, b) -> refresh());
     session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().returnedProperty().addListener((o, a, b) -> refresh());
     session.deliveries().inHandProperty().addListener((o, a, b) -> refresh());
     session.buildProperty().addListener((o, a, b) -> refresh());
     refresh();
@@ -56,10 +58,13 @@ public final class ProofCard extends ScrollPane {
     Optional<Delivery> chosen = session.deliveries().inHand();
     box.getChildren().clear();
     if (chosen.isEmpty()) {
+      setOnDragOver(null); // what is dropped here is received, as everywhere
+      setOnDragDropped(null);
       box.getChildren().add(Parts.wrapped("Choose a delivery in the manifest.", "muted"));
       return;
     }
     Delivery d = chosen.get();
+    FileThatCameBack.takeDrops(this, session, d.name());
     box.getChildren()
         .addAll(
             Parts.label(d.name(), "title"),
@@ -77,16 +82,13 @@ public final class ProofCard extends ScrollPane {
     go.disableProperty().bind(session.work().runningProperty());
     box.getChildren().add(go);
     losses(d);
-    run.ifPresentOrElse(
-        this::figures,
-        () -> {
-          box.getChildren().add(earlier(d));
-          box.getChildren()
-              .add(
-                  Parts.wrapped(
-                      "The file is written, read back by a reader that shares nothing with the writer, and compared with what was sent.",
-                      "muted"));
-        });
+    CameBack back = session.deliveries().returnedProperty().get().get(d.name());
+    if (back != null) {
+      box.getChildren().addAll(overlay(), FileThatCameBack.compared(session, d.name(), back));
+    } else {
+      run.ifPresentOrElse(this::figures, () -> notRunYet(d));
+      box.getChildren().addAll(Parts.line(), FileThatCameBack.invitation(actions, d.name()));
+    }
     double far =
         session.build().bounds().isEmpty()
             ? 0
@@ -99,6 +101,15 @@ public final class ProofCard extends ScrollPane {
                 "Triangles are kept as designed. A receiver in single precision is off by up to "
                     + Figures.distance(SinglePrecision.step(far) / 2)
                     + " at the far end.",
+                "muted"));
+  }
+
+  private void notRunYet(Delivery d) {
+    box.getChildren()
+        .addAll(
+            earlier(d),
+            Parts.wrapped(
+                "The file is written, read back by a reader that shares nothing with the writer, and compared with what was sent.",
                 "muted"));
   }
 
@@ -171,9 +182,7 @@ public final class ProofCard extends ScrollPane {
             verdict,
             overlay(),
             Parts.row("Arrived", p.arrived() + " of " + p.sent()),
-            Parts.row(
-                "Deviation",
-                Double.isFinite(p.maxDeviation()) ? deviation(p.maxDeviation()) : "not comparable"),
+            Parts.row("Deviation", deviation(p.maxDeviation())),
             Parts.row("Triangles", p.trianglesIdentical() ? "identical" : "differ"),
             Parts.row("Properties", p.propertiesEqual() + " equal"),
             Parts.row("Control points", tally(p)),
@@ -181,6 +190,10 @@ public final class ProofCard extends ScrollPane {
             Parts.row("Took", Figures.number(r.seconds(), 1) + " s"));
     for (Proof.ItemProof i : p.items()) {
       box.getChildren().add(Parts.row(i.name(), i.what(), i.identical() ? "proven" : "error"));
+    }
+    if (!p.notCompared().isEmpty()) {
+      box.getChildren()
+          .add(Parts.wrapped("Not compared: " + String.join(", ", p.notCompared()) + ".", "muted"));
     }
     p.findings().stream()
         .filter(Finding::isError)
@@ -219,7 +232,10 @@ public final class ProofCard extends ScrollPane {
   }
 
   /** What should be nothing is shown to the last figure, what is not as people say it. */
-  private static String deviation(double metres) {
+  static String deviation(double metres) {
+    if (!Double.isFinite(metres)) {
+      return "not comparable";
+    }
     return metres < 0.001 ? Figures.number(1000 * metres, 5) + " mm" : Figures.distance(metres);
   }
 }

@@ -1,6 +1,8 @@
 package wellspan.app.session;
 
 import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -20,6 +22,7 @@ import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.proof.Proof;
 import wellspan.core.receipt.PastRun;
 import wellspan.exchange.delivery.DeliveredFile;
 import wellspan.exchange.delivery.DeliveryRun;
@@ -34,6 +37,9 @@ public final class Deliveries {
   private final ReadOnlyObjectWrapper<Map<String, DeliveryRun.Outcome>> runs =
       new ReadOnlyObjectWrapper<>(Map.of());
   private final ReadOnlyObjectWrapper<Map<String, PastRun>> latest =
+      new ReadOnlyObjectWrapper<>(Map.of());
+
+  private final ReadOnlyObjectWrapper<Map<String, CameBack>> returned =
       new ReadOnlyObjectWrapper<>(Map.of());
 
   Deliveries(Session session, Clock clock) {
@@ -70,6 +76,74 @@ public final class Deliveries {
   /** The latest run of each delivery, of this or an earlier session, by its name. */
   public ReadOnlyObjectProperty<Map<String, PastRun>> latestProperty() {
     return latest.getReadOnlyProperty();
+  }
+
+  /** Files that came back from receivers and were compared, by the name of the delivery. */
+  public ReadOnlyObjectProperty<Map<String, CameBack>> returnedProperty() {
+    return returned.getReadOnlyProperty();
+  }
+
+  /**
+   * What is compared on the stage for the delivery in hand: a file that came back, else its run.
+   */
+  public Optional<SentAndArrived> compared() {
+    CameBack back = returned.get().get(inHand.get());
+    return back != null
+        ? Optional.of(back.pictured())
+        : Optional.ofNullable(runs.get().get(inHand.get())).map(SentAndArrived::of);
+  }
+
+  /**
+   * Compares a file that came back from a receiver with what was sent: the file that the delivery
+   * left when it was last proven. The job stays as it is.
+   */
+  public void compare(String delivery, Path file) {
+    Optional<Delivery> of = session.job().delivery(delivery);
+    if (of.isEmpty()) {
+      return;
+    }
+    Path sent = session.store().out().resolve(of.get().fileName());
+    if (!Files.isRegularFile(sent)) {
+      session.complain(
+          delivery
+              + " was not delivered yet, so there is nothing to compare "
+              + file.getFileName()
+              + " with. Deliver it first.");
+      return;
+    }
+    inHand.set(delivery);
+    session
+        .work()
+        .start(
+            "Comparing " + file.getFileName() + " with what was sent",
+            p -> CameBack.compare(sent, file, p),
+            back -> cameBack(delivery, back),
+            session::complain);
+  }
+
+  private void cameBack(String delivery, CameBack back) {
+    Map<String, CameBack> all = new LinkedHashMap<>(returned.get());
+    all.put(delivery, back);
+    returned.set(all);
+    String file = String.valueOf(back.file().getFileName());
+    Proof proof = back.proven().proof();
+    if (proof.pass()) {
+      session.say(file + " is whole: it holds what was sent with " + delivery + ".");
+    } else {
+      int n = proof.differences().size();
+      session.complain(
+          file
+              + " is not what was sent with "
+              + delivery
+              + (n == 0 ? "." : ": " + n + (n == 1 ? " difference." : " differences.")));
+    }
+  }
+
+  /** Puts the file that came back aside; the file itself stays where it is. */
+  public void forget(String delivery) {
+    Map<String, CameBack> all = new LinkedHashMap<>(returned.get());
+    all.remove(delivery);
+    returned.set(all);
   }
 
   List<Finding> findings() {
@@ -156,6 +230,7 @@ public final class Deliveries {
     Map<String, PastRun> told = new TreeMap<>(latest.get());
     told.put(name, PastRun.of(o.receipt()));
     // the manifest follows "latest" and then asks the run which items were whole
+    forget(name); // it was compared with what was sent before
     runs.set(all);
     latest.set(told);
     session.refreshFindings();

@@ -4,6 +4,9 @@ package wellspan.app.session;
 public interface WindowActions {
   void chooseFiles();
 
+  /** Chooses a file that came back from a receiver, to compare it with what was sent. */
+  void chooseReturned(String delivery);
+
   void toggleFindings();
 
   void toggleTheme();

@@ -208,6 +208,16 @@ public final class ShellView extends StackPane implements WindowActions {
   }
 
   @Override
+  public void chooseReturned(String delivery) {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("A file that came back from the receiver");
+    File file = chooser.showOpenDialog(getScene().getWindow());
+    if (file != null) {
+      session.deliveries().compare(delivery, file.toPath());
+    }
+  }
+
+  @Override
   public void toggleFindings() {
     findings.setVisible(!findings.isVisible());
     if (findings.isVisible()) {

@@ -119,16 +119,7 @@ final class PlanFurniture {
     Color plain = contours ? theme.majorContour() : Theme.of(Band.LINES_AND_POINTS);
     g.setStroke(chosen ? theme.accent() : plain);
     g.setLineWidth(contours ? chosen ? 1.4 : 0.9 : chosen ? 3 : 1.6);
-    for (Polyline line : string.lines()) {
-      int n = line.pointCount();
-      double[] x = new double[n];
-      double[] y = new double[n];
-      for (int i = 0; i < n; i++) {
-        x[i] = w.x(line.xyz()[3 * i]);
-        y[i] = w.y(line.xyz()[3 * i + 1]);
-      }
-      g.strokePolyline(x, y, n);
-    }
+    string.lines().forEach(ink::line);
     if (chosen) {
       Polyline first = string.lines().getFirst();
       Position middle = first.point(first.pointCount() / 2);
@@ -190,19 +181,6 @@ final class PlanFurniture {
   }
 
   /** What the colours of the proof mean. */
-  void proofLegend() {
-    double x = w.width() / 2 - 120;
-    double y = w.height() - 18;
-    swatch(x, y, theme.proven(), "✓ arrived within 0.01 mm");
-    swatch(x + 220, y, theme.error(), "✕ farther away");
-  }
-
-  private void swatch(double x, double y, Color c, String what) {
-    g.setFill(c);
-    g.fillRect(x, y - 6, 14, 12);
-    ink.text(what, x + 20, y, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
-  }
-
   void scaleBar() {
     double wanted = 110 * w.metresPerPixel();
     double power = Math.pow(10, Math.floor(Math.log10(wanted)));

@@ -10,6 +10,7 @@ import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import wellspan.app.theme.Theme;
+import wellspan.core.geom.Polyline;
 
 /**
  * What the plan is drawn with: canvas, window, colours, and words that keep clear of each other.
@@ -51,6 +52,18 @@ record PlanInk(GraphicsContext g, PlanWindow window, Theme theme, List<Rectangle
     g.strokeText(s, x, y);
     g.setFill(colour);
     g.fillText(s, x, y);
+  }
+
+  /** Strokes a line in the colour and width at hand. */
+  void line(Polyline line) {
+    int n = line.pointCount();
+    double[] x = new double[n];
+    double[] y = new double[n];
+    for (int i = 0; i < n; i++) {
+      x[i] = window.x(line.xyz()[3 * i]);
+      y[i] = window.y(line.xyz()[3 * i + 1]);
+    }
+    g.strokePolyline(x, y, n);
   }
 
   /** A surveyed point: a triangle with a dot in it. */

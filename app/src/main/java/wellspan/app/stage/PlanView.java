@@ -15,6 +15,7 @@ import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.layout.Pane;
 import wellspan.app.session.Pick;
+import wellspan.app.session.SentAndArrived;
 import wellspan.app.session.Session;
 import wellspan.app.session.ShapeDesk;
 import wellspan.app.session.SourceDesk;
@@ -28,7 +29,6 @@ import wellspan.core.item.Item;
 import wellspan.core.job.Build;
 import wellspan.core.picture.Texture;
 import wellspan.core.place.ControlTally;
-import wellspan.exchange.delivery.DeliveryRun;
 
 /**
  * The plan: terrain in tiles, alignments, points, and the job's place. Drag to pan, wheel to zoom,
@@ -84,6 +84,7 @@ public final class PlanView extends Pane {
     session.selectedProperty().addListener(redraw);
     session.stopProperty().addListener(redraw);
     session.deliveries().runsProperty().addListener(redraw);
+    session.deliveries().returnedProperty().addListener(redraw);
     session
         .place()
         .pickProperty()
@@ -155,10 +156,8 @@ public final class PlanView extends Pane {
     b.items().values().forEach(i -> i.item().triangles().ifPresent(alive::add));
     session
         .deliveries()
-        .runsProperty()
-        .get()
-        .values()
-        .forEach(r -> r.arrived().items().forEach(i -> i.triangles().ifPresent(alive::add)));
+        .compared()
+        .ifPresent(c -> c.items().forEach(i -> i.triangles().ifPresent(alive::add)));
     tiles.forgetMeshesBut(alive);
     places.forgetLines();
     boxes.keySet().retainAll(alive);
@@ -239,8 +238,10 @@ public final class PlanView extends Pane {
     PlanFurniture furniture = new PlanFurniture(ink);
     PlacePicture place = new PlacePicture(ink, session.job().frame());
     TerrainLayer terrain = new TerrainLayer(g, tiles, window, this::box);
+    Optional<SentAndArrived> compared =
+        proofShown ? session.deliveries().compared() : Optional.empty();
     if (proofShown) {
-      drawProof(terrain);
+      compared.ifPresent(c -> new ProofPicture(ink).ground(c, terrain, look()));
     } else {
       drawGround(terrain, b);
     }
@@ -267,9 +268,7 @@ public final class PlanView extends Pane {
       new SurfaceLegend(ink).draw(style, levels());
     }
     session.place().probeProperty().get().ifPresent(place::probe);
-    if (proofShown) {
-      furniture.proofLegend();
-    }
+    compared.ifPresent(c -> new ProofPicture(ink).lines(c));
     furniture.scaleBar();
     place.north(placing ? session.place().north() : Optional.empty());
   }
@@ -398,26 +397,5 @@ public final class PlanView extends Pane {
 
   private static java.awt.Color awt(javafx.scene.paint.Color c) {
     return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
-  }
-
-  private void drawProof(TerrainLayer terrain) {
-    DeliveryRun.Outcome run =
-        session.deliveries().runsProperty().get().get(session.deliveries().inHandProperty().get());
-    if (run == null) {
-      return;
-    }
-    Map<String, double[]> deviations = new HashMap<>();
-    run.receipt().proof().items().forEach(i -> deviations.put(i.name(), i.deviations()));
-    run.sent().pieces().forEach(p -> p.item().triangles().ifPresent(m -> terrain.draw(m, look())));
-    for (Item i : run.arrived().items()) {
-      double[] d = deviations.getOrDefault(i.name(), new double[0]);
-      i.triangles()
-          .ifPresent(
-              m ->
-                  terrain.draw(
-                      m,
-                      new SurfaceLook.Deviation(
-                          d, awt(theme.proven()), awt(theme.error()), awt(theme.proven()))));
-    }
   }
 }

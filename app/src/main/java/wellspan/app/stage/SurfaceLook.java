@@ -29,8 +29,10 @@ sealed interface SurfaceLook {
    * What arrived, coloured by how far it lies from what was sent.
    *
    * @param deviations of each vertex, metres
+   * @param tolerance up to which it is the same, metres
    */
-  record Deviation(double[] deviations, Color same, Color off, Color edge) implements SurfaceLook {}
+  record Deviation(double[] deviations, double tolerance, Color same, Color off, Color edge)
+      implements SurfaceLook {}
 
   /**
    * Coloured by level.

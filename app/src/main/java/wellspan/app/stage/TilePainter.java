@@ -8,7 +8,6 @@ import java.awt.geom.Path2D;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
 import wellspan.core.geom.Mesh;
-import wellspan.core.proof.Proof;
 import wellspan.core.terrain.ContourInterval;
 import wellspan.core.terrain.Contours;
 import wellspan.core.terrain.TriangleIndex;
@@ -286,7 +285,7 @@ final class TilePainter {
             double x = v < d.length ? d[v] : Double.POSITIVE_INFINITY;
             worst = x > worst || Double.isNaN(x) ? x : worst;
           }
-          boolean same = worst <= Proof.TOLERANCE;
+          boolean same = worst <= look.tolerance();
           Color c = same ? look.same() : look.off();
           int alpha = same ? 70 : 200;
           return alpha << 24

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
@@ -188,5 +189,47 @@ class DeliveriesTest extends SessionFixture {
     assertThat(session.messageProperty().get()).contains("True north is not known");
     session.place().scaleToGround();
     assertThat(session.messageProperty().get()).contains("Choose a system first");
+  }
+
+  @Test
+  void aFileThatCameBackIsComparedWithWhatWasSent() throws Exception {
+    Deliveries d = session.deliveries();
+    String name = session.job().deliveries().getFirst().name();
+    Path sent = store.out().resolve(session.job().deliveries().getFirst().fileName());
+    Path back = dir.resolve("back " + sent.getFileName());
+    d.compare(name, ROAD);
+    assertThat(session.messageProperty().get()).contains("was not delivered yet");
+    assertThat(d.compared()).isEmpty();
+    d.run();
+    settle();
+    Files.copy(sent, back);
+    d.compare(name, back);
+    settle();
+    assertThat(session.messageProperty().get()).contains("is whole");
+    assertThat(session.messageIsErrorProperty().get()).isFalse();
+    assertThat(d.compared().orElseThrow().arrived())
+        .isNotEmpty()
+        .allSatisfy(a -> assertThat(a.same()).isTrue())
+        .allSatisfy(a -> assertThat(Arrays.stream(a.distances()).max().orElse(0)).isLessThan(1e-5));
+
+    String text = Files.readString(back);
+    // one point of the coordinate list is lifted by two metres and more
+    String lifted =
+        text.replaceFirst("(IFCCARTESIANPOINTLIST3D\\(\\(\\([^,]+,[^,]+,)[^)]+", "$1100.");
+    assertThat(lifted).isNotEqualTo(text);
+    Files.writeString(back, lifted);
+    d.compare(name, back);
+    settle();
+    assertThat(session.messageProperty().get()).contains("is not what was sent");
+    assertThat(d.returnedProperty().get().get(name).proven().proof().differences())
+        .anySatisfy(x -> assertThat(x.place()).isPresent());
+    assertThat(d.compared().orElseThrow().arrived())
+        .filteredOn(a -> !a.same())
+        .singleElement()
+        .satisfies(a -> assertThat(Arrays.stream(a.distances()).max().orElse(0)).isGreaterThan(1));
+    d.forget(name);
+    assertThat(d.compared()).as("the run is shown again").isPresent();
+    assertThat(d.compared().orElseThrow().arrived()).allSatisfy(a -> assertThat(a.same()).isTrue());
+    assertThat(session.historyProperty().get().canRedo()).isFalse();
   }
 }

@@ -100,13 +100,14 @@ class TilePainterTest {
   @Test
   void deviationsStandOutByColour() {
     double[] off = {0, 0, 0.002, 0};
-    BufferedImage i = paint(new SurfaceLook.Deviation(off, Color.GREEN, Color.RED, Color.GREEN));
+    BufferedImage i =
+        paint(new SurfaceLook.Deviation(off, 1e-5, Color.GREEN, Color.RED, Color.GREEN));
     assertThat(new Color(i.getRGB(150, 150), true).getRed()).isGreaterThan(200);
     BufferedImage same =
-        paint(new SurfaceLook.Deviation(new double[4], Color.GREEN, Color.RED, Color.GREEN));
+        paint(new SurfaceLook.Deviation(new double[4], 1e-5, Color.GREEN, Color.RED, Color.GREEN));
     assertThat(new Color(same.getRGB(150, 150), true).getRed()).isZero();
     BufferedImage unknown =
-        paint(new SurfaceLook.Deviation(new double[0], Color.GREEN, Color.RED, Color.GREEN));
+        paint(new SurfaceLook.Deviation(new double[0], 1e-5, Color.GREEN, Color.RED, Color.GREEN));
     assertThat(new Color(unknown.getRGB(150, 150), true).getRed()).isGreaterThan(200);
   }
 }

@@ -33,6 +33,7 @@ public final class FileProof {
   private final Coverage there;
   private final Limits limits;
   private final List<Proof.ItemProof> items = new ArrayList<>();
+  private final List<ItemPair> paired = new ArrayList<>();
   private final List<Difference> differences = new ArrayList<>();
   private final List<String> propertyMismatches = new ArrayList<>();
   private int propertiesEqual;
@@ -59,12 +60,22 @@ public final class FileProof {
    * @param sent what was meant, in shared coordinates
    * @param arrived what is judged, in the same system and shared coordinates
    */
-  public static Proof compare(Received sent, Received arrived, Progress progress) {
-    return new FileProof(sent, arrived).run(progress);
+  public static Result compare(Received sent, Received arrived, Progress progress) {
+    FileProof p = new FileProof(sent, arrived);
+    Proof proof = p.run(progress);
+    return new Result(proof, List.copyOf(p.paired), p.limits.tolerance());
   }
 
+  /**
+   * What was found.
+   *
+   * @param pairs the items that were compared with each other
+   * @param tolerance up to which two places are the same in both formats, metres
+   */
+  public record Result(Proof proof, List<ItemPair> pairs, double tolerance) {}
+
   private Proof run(Progress progress) {
-    List<Received.Entry> meant = sent.entries().stream().filter(FileProof::holdsAnything).toList();
+    List<Received.Entry> meant = sent.entries().stream().filter(this::isMeant).toList();
     List<Received.Entry> came = withoutOwnOutlines(meant);
     Pairing pairs = Pairing.of(meant, came);
     List<String> missing = new ArrayList<>();
@@ -80,6 +91,7 @@ public final class FileProof {
                 s.item().name(),
                 s.item().name() + " (" + s.item().kind() + ") did not arrive."));
       } else {
+        paired.add(new ItemPair(s.item(), a.get().item()));
         words(s, a.get());
         geometry(s, a.get());
       }
@@ -125,6 +137,24 @@ public final class FileProof {
         && e.item().triangles().map(m -> m.triangleCount() > 0).orElse(true);
   }
 
+  /** Boundaries that only repeat where a surface ends need not arrive where they cannot. */
+  private boolean isMeant(Received.Entry e) {
+    Optional<Boundaries> b = both(Content.BOUNDARIES) ? Optional.empty() : Boundaries.of(e);
+    return holdsAnything(e) && !b.map(x -> repeats(x, sent)).orElse(false);
+  }
+
+  /** Whether boundaries are those of their surface's own open edges. */
+  private static boolean repeats(Boundaries b, Received file) {
+    return surface(b, file).map(m -> b.fault(m).isEmpty()).orElse(false);
+  }
+
+  private static Optional<Mesh> surface(Boundaries b, Received file) {
+    return file.items().stream()
+        .filter(i -> i instanceof Item.TerrainSurface && i.name().equals(b.surface()))
+        .findFirst()
+        .flatMap(Item::triangles);
+  }
+
   /** Boundaries that only repeat where an arrived surface ends are no items of their own. */
   private List<Received.Entry> withoutOwnOutlines(List<Received.Entry> meant) {
     List<Received.Entry> out = new ArrayList<>();
@@ -144,12 +174,7 @@ public final class FileProof {
         continue;
       }
       Optional<String> fault =
-          arrived.items().stream()
-              .filter(
-                  i ->
-                      i instanceof Item.TerrainSurface && i.name().equals(boundary.get().surface()))
-              .findFirst()
-              .flatMap(Item::triangles)
+          surface(boundary.get(), arrived)
               .map(m -> boundary.get().fault(m))
               .orElse(Optional.of("its surface is not there"));
       fault.ifPresent(
@@ -197,7 +222,9 @@ public final class FileProof {
     if (both(Content.COLOURS) && here.proves(Content.IDS)) {
       said.colours(meant, came);
     }
-    if (both(Content.LAYERS) && (here.equals(there) || here.proves(Content.IDS))) {
+    // where another format needs a layer, one for what had none is no difference
+    boolean layerMeant = here.equals(there) || here.proves(Content.IDS) && !s.layer().isEmpty();
+    if (both(Content.LAYERS) && layerMeant) {
       said.layers(s.layer(), a.layer());
     }
     if (propertiesCompared()) {

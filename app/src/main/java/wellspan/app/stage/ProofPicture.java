@@ -1,0 +1,88 @@
+package wellspan.app.stage;
+
+import java.util.List;
+import javafx.scene.paint.Color;
+import javafx.scene.text.TextAlignment;
+import wellspan.app.session.SentAndArrived;
+import wellspan.app.theme.Figures;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.geom.Polyline;
+import wellspan.core.item.Item;
+
+/**
+ * What arrived, over what was sent: in one colour where it lies there, in another where it does
+ * not.
+ */
+record ProofPicture(PlanInk ink) {
+  /** Distance of the drawn points of a curve, metres. */
+  private static final double CURVE_STEP = 2;
+
+  void ground(SentAndArrived compared, TerrainLayer terrain, SurfaceLook look) {
+    compared.sent().forEach(i -> i.triangles().ifPresent(m -> terrain.draw(m, look)));
+    for (SentAndArrived.Arrived a : compared.arrived()) {
+      a.item()
+          .triangles()
+          .ifPresent(
+              m ->
+                  terrain.draw(
+                      m,
+                      new SurfaceLook.Deviation(
+                          a.distances(),
+                          compared.tolerance(),
+                          awt(ink.theme().proven()),
+                          awt(ink.theme().error()),
+                          awt(ink.theme().proven()))));
+    }
+  }
+
+  private static java.awt.Color awt(Color c) {
+    return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
+  }
+
+  /** Lines and points that arrived, and what the colours say. */
+  void lines(SentAndArrived compared) {
+    for (SentAndArrived.Arrived a : compared.arrived()) {
+      Color colour = a.same() ? ink.theme().proven() : ink.theme().error();
+      switch (a.item()) {
+        case Item.StringLine s -> s.lines().forEach(l -> line(l, colour));
+        case Item.AlignmentLine l -> line(chords(l), colour);
+        case Item.PointGroup p ->
+            p.points()
+                .forEach(
+                    q ->
+                        ink.surveyPoint(
+                            ink.window().x(q.position().east()),
+                            ink.window().y(q.position().north()),
+                            colour));
+        default -> {} // drawn as ground
+      }
+    }
+    double x = ink.window().width() / 2 - 120;
+    double y = ink.window().height() - 18;
+    swatch(
+        x, y, ink.theme().proven(), "✓ arrived within " + Figures.distance(compared.tolerance()));
+    swatch(x + 220, y, ink.theme().error(), "✕ farther away");
+  }
+
+  private static Polyline chords(Item.AlignmentLine l) {
+    List<AlignmentPoint> points = l.alignment().everyWithEnds(CURVE_STEP);
+    double[] xyz = new double[3 * points.size()];
+    for (int i = 0; i < points.size(); i++) {
+      xyz[3 * i] = points.get(i).east();
+      xyz[3 * i + 1] = points.get(i).north();
+    }
+    return new Polyline(xyz);
+  }
+
+  private void line(Polyline line, Color colour) {
+    ink.g().setStroke(colour);
+    ink.g().setLineWidth(2);
+    ink.line(line);
+  }
+
+  private void swatch(double x, double y, Color c, String what) {
+    ink.g().setFill(c);
+    ink.g().fillRect(x, y - 6, 14, 12);
+    ink.text(what, x + 20, y, PlanInk.NAME, ink.theme().ink(), TextAlignment.LEFT);
+  }
+}
