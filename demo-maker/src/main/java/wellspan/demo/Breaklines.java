@@ -13,7 +13,7 @@ final class Breaklines {
   private static final double FENCE = 0.85;
 
   private final Ground ground;
-  private final DxfLines dxf = new DxfLines(1);
+  private final DxfDrawing dxf = new DxfDrawing(1);
 
   private Breaklines(Ground ground) {
     this.ground = ground;
@@ -21,8 +21,6 @@ final class Breaklines {
 
   static String drawing(Ground ground) {
     Breaklines b = new Breaklines(ground);
-    b.dxf.group(0, "SECTION", 2, "HEADER", 9, "$ACADVER", 1, "AC1015", 9, "$INSUNITS", 70, 6);
-    b.dxf.group(0, "ENDSEC", 0, "SECTION", 2, "TABLES", 0, "TABLE", 2, "LAYER", 70, 7);
     String[] layers = {
       "SURV-ROAD-EDGE",
       "SURV-BANK-TOP",
@@ -34,9 +32,8 @@ final class Breaklines {
     };
     int[] colours = {8, 30, 32, 5, 1, 6, 3};
     for (int i = 0; i < layers.length; i++) {
-      b.dxf.group(0, "LAYER", 2, layers[i], 70, 0, 62, colours[i], 6, "CONTINUOUS");
+      b.dxf.layer(layers[i], colours[i]);
     }
-    b.dxf.group(0, "ENDTAB", 0, "ENDSEC", 0, "SECTION", 2, "ENTITIES");
     double e = ShoreSurvey.E0, n = ShoreSurvey.N0;
     b.line(
         "SURV-ROAD-EDGE",
@@ -80,18 +77,16 @@ final class Breaklines {
     b.line("ny linje (2)", FENCE, false, e + 258, n + 128 + 14, e + 250, n + 260);
     b.line(
         "SURV-SITE", 0, true, e + 15, n + 20, e + 1280, n + 20, e + 1285, n + 540, e + 12, n + 545);
-    b.dxf.group(0, "ENDSEC", 0, "EOF");
-    return b.dxf.toString();
+    return b.dxf.text(6);
   }
 
   /** A polyline in space with a vertex every few metres, at ground level or above it. */
   private void line(String layer, double above, boolean closed, double... corners) {
-    dxf.group(0, "POLYLINE", 8, layer, 66, 1, 70, closed ? 9 : 8);
+    dxf.polyline(layer, closed);
     for (double[] p : vertices(closed, corners)) {
-      dxf.group(0, "VERTEX", 8, layer, 70, 32)
-          .place(10, p[0], p[1], DesignSurface.round(ground.level(p[0], p[1]) + above));
+      dxf.vertex(layer, p[0], p[1], DesignSurface.round(ground.level(p[0], p[1]) + above));
     }
-    dxf.group(0, "SEQEND");
+    dxf.endPolyline(layer);
   }
 
   private static List<double[]> vertices(boolean closed, double... c) {

@@ -6,10 +6,15 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.PlanElement;
 import wellspan.core.finding.Finding;
@@ -85,5 +90,43 @@ class DemoDataTest {
                     .startsWith("Quay Road: profile moved by up to +0.350 m between 0+42"));
     assertThat(c.same()).isEqualTo(3);
     assertThat(c.largestLevelDifference()).isCloseTo(0.35, within(0.01));
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"yard/yard-layout.dxf", "survey/breaklines.dxf"})
+  void drawingsAreSoundApartFromTheirPlantedFlaws(String name) throws IOException {
+    List<String> lines = Files.readAllLines(COMMITTED.resolve(name));
+    Set<String> handles = new HashSet<>();
+    List<String> owners = new ArrayList<>();
+    Set<String> layers = new HashSet<>();
+    List<String> used = new ArrayList<>();
+    String type = "";
+    for (int i = 0; i + 1 < lines.size(); i += 2) {
+      String value = lines.get(i + 1);
+      switch (lines.get(i).strip()) {
+        case "0" -> type = value;
+        case "2" -> {
+          if (type.equals("LAYER")) {
+            layers.add(value);
+          }
+        }
+        case "5", "105" -> {
+          if (!type.equals("SECTION")) { // there it is the next free handle
+            assertThat(handles.add(value)).as("handle %s is used once", value).isTrue();
+          }
+        }
+        case "8" -> {
+          if (!type.equals("SECTION")) {
+            used.add(value);
+          }
+        }
+        case "330", "340", "350", "390" -> owners.add(value);
+        default -> {}
+      }
+    }
+    handles.add("0");
+    assertThat(handles).containsAll(owners);
+    assertThat(layers).containsAll(used);
+    assertThat(lines).contains("OBJECTS", "BLOCK_RECORD", "*Active", "EOF");
   }
 }

@@ -104,7 +104,7 @@ class DemoPlaceTest {
     assertThat(yard.layers())
         .extracting(Layer::name)
         .containsExactly(
-            "Points", "lane edges", "PAD_A", "PAD_B", "PAD_C", "Yard Outline", "gates");
+            "0", "Points", "lane edges", "PAD_A", "PAD_B", "PAD_C", "Yard Outline", "gates");
     assertThat(yard.items())
         .filteredOn(Item.TerrainSurface.class::isInstance)
         .extracting(i -> Math.rint(((Item.TerrainSurface) i).mesh().planArea()))
