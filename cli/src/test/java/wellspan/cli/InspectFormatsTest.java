@@ -6,6 +6,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -32,7 +33,8 @@ class InspectFormatsTest extends CommandFixture {
     assertThat(n.path("format").asText()).isEqualTo(format);
     assertThat(n.path("crs").asText()).isEqualTo(crs);
     assertThat(n.path("items").get(0).path("kind").asText()).isEqualTo(kind);
-    assertThat(n.path("items").get(0).path("vertices").asInt()).isEqualTo(vertices);
+    int all = n.path("items").findValues("vertices").stream().mapToInt(JsonNode::asInt).sum();
+    assertThat(all).isEqualTo(vertices);
   }
 
   @Test
@@ -40,7 +42,7 @@ class InspectFormatsTest extends CommandFixture {
     assertThat(run("inspect", FEATURES.resolve("site.gpkg").toString(), "--json")).isZero();
     JsonNode n = json().get(0);
     assertThat(n.path("layers")).hasSize(3);
-    assertThat(n.path("items")).hasSize(3);
+    assertThat(Set.copyOf(n.path("items").findValuesAsText("layer"))).hasSize(3);
   }
 
   @Test
@@ -56,7 +58,8 @@ class InspectFormatsTest extends CommandFixture {
     String site = FEATURES.resolve("site.gpkg").toString();
     assertThat(run("inspect", site, "--layer", "lines", "--json")).isZero();
     assertThat(json().get(0).path("layers")).hasSize(3);
-    assertThat(json().get(0).path("items").size()).isLessThan(3);
+    assertThat(Set.copyOf(json().get(0).path("items").findValuesAsText("layer")))
+        .containsExactly("lines");
   }
 
   @Test

@@ -16,7 +16,6 @@ import org.locationtech.jts.geom.Polygon;
 import wellspan.core.describe.Description;
 import wellspan.core.describe.PropertySet;
 import wellspan.core.describe.PropertyValue;
-import wellspan.core.geom.Mesh;
 import wellspan.core.geom.MeshWeld;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
@@ -26,11 +25,16 @@ import wellspan.core.receive.Received;
 import wellspan.exchange.file.UniqueNames;
 
 /**
- * Gathers the features of a file: the points of a layer become one group, its lines one string.
- * What a feature says of itself goes with the item as a property set, one for each feature.
+ * Gathers the features of a file. The points of a layer become one group. Lines and faces that
+ * belong to features with a name or attributes become an item for each feature; loose ones,
+ * contours and very many become one item of their layer. What a feature says of itself goes with
+ * its item as a property set, one for each feature where an item holds several.
  */
 public final class FeatureItems {
   private static final int GREY = 0x808080;
+
+  /** Features of a layer that are items of their own; more would be no list to read. */
+  static final int OWN_ITEMS = 500;
 
   /** Name of the property set of a single feature, and what those of several begin with. */
   public static final String ATTRIBUTES = "Attributes";
@@ -44,14 +48,31 @@ public final class FeatureItems {
     POINTS
   }
 
-  private record Feature(int number, String name, Map<String, PropertyValue> attributes) {}
+  private record Feature(int number, String name, Map<String, PropertyValue> attributes) {
+    boolean saysAnything() {
+      return !name.isEmpty() || !attributes.isEmpty();
+    }
+  }
+
+  /** A line or face with the feature it belongs to. */
+  private record Of<T>(Feature feature, T shape) {}
+
+  private record Face(double[] a, double[] b, double[] c) {}
+
+  /** All shapes of one feature. */
+  private record Own<T>(Feature feature, List<T> shapes) {}
 
   private static final class Content {
     final PointTable.Builder points = new PointTable.Builder();
-    final List<Polyline> lines = new ArrayList<>();
-    final MeshWeld faces = new MeshWeld();
+    final List<Of<Polyline>> lines = new ArrayList<>();
+    final List<Of<Face>> faces = new ArrayList<>();
     final Map<String, Integer> counts = new TreeMap<>();
     final Map<Kind, List<Feature>> features = new EnumMap<>(Kind.class);
+    boolean areas;
+
+    List<Polyline> allLines() {
+      return lines.stream().map(Of::shape).toList();
+    }
   }
 
   /**
@@ -65,8 +86,7 @@ public final class FeatureItems {
 
   private void note(String layer, Kind kind) {
     List<Feature> all = of(layer).features.computeIfAbsent(kind, k -> new ArrayList<>());
-    if (!current.attributes().isEmpty()
-        && (all.isEmpty() || all.getLast().number() != current.number())) {
+    if (current.saysAnything() && (all.isEmpty() || all.getLast().number() != current.number())) {
       all.add(current);
     }
   }
@@ -91,7 +111,7 @@ public final class FeatureItems {
    */
   public void line(String layer, double[] xyz) {
     if (xyz.length >= 6) {
-      of(layer).lines.add(new Polyline(xyz));
+      of(layer).lines.add(new Of<>(current, new Polyline(xyz)));
       of(layer).counts.merge("line", 1, Integer::sum);
       note(layer, Kind.LINES);
     }
@@ -99,9 +119,8 @@ public final class FeatureItems {
 
   /** A triangle in space. */
   public void triangle(String layer, double[] a, double[] b, double[] c) {
-    MeshWeld w = of(layer).faces;
+    of(layer).faces.add(new Of<>(current, new Face(a, b, c)));
     note(layer, Kind.FACES);
-    w.triangle(w.vertex(a[0], a[1], a[2]), w.vertex(b[0], b[1], b[2]), w.vertex(c[0], c[1], c[2]));
   }
 
   /** Any geometry; the rings of areas become closed lines. */
@@ -113,6 +132,7 @@ public final class FeatureItems {
       }
       case LineString l -> line(layer, xyz(l));
       case Polygon p -> {
+        of(layer).areas = true;
         line(layer, xyz(p.getExteriorRing()));
         for (int i = 0; i < p.getNumInteriorRing(); i++) {
           line(layer, xyz(p.getInteriorRingN(i)));
@@ -144,37 +164,100 @@ public final class FeatureItems {
     List<Received.Entry> out = new ArrayList<>();
     layers.forEach(
         (layer, c) -> {
-          if (c.faces.triangleCount() > 0) {
-            Mesh mesh = c.faces.mesh();
-            out.add(
-                entry(
-                    layer,
-                    new Item.TerrainSurface(names.of("surface", layer), mesh, new int[0]),
-                    c.features.get(Kind.FACES)));
-          }
-          if (!c.lines.isEmpty()) {
-            out.add(
-                entry(
-                    layer,
-                    new Item.StringLine(names.of("string", layer), c.lines),
-                    c.features.get(Kind.LINES)));
-          }
+          faces(layer, c, names, out);
+          lines(layer, c, names, out);
           if (c.points.size() > 0) {
             out.add(
                 entry(
                     layer,
                     new Item.PointGroup(names.of("points", layer), c.points.build()),
-                    c.features.get(Kind.POINTS)));
+                    c.features.getOrDefault(Kind.POINTS, List.of())));
           }
         });
     return out;
   }
 
+  private static void faces(String layer, Content c, UniqueNames names, List<Received.Entry> out) {
+    if (c.faces.isEmpty()) {
+      return;
+    }
+    List<Own<Face>> by = byFeature(c.faces);
+    // a surface in loose triangles stays one
+    boolean bodies = by.stream().allMatch(f -> f.shapes().size() > 1);
+    if (bodies && standAlone(by)) {
+      for (Own<Face> o : by) {
+        String name = names.of("surface", nameOf(o.feature(), layer));
+        out.add(entry(layer, surface(name, o.shapes()), List.of(o.feature())));
+      }
+    } else {
+      out.add(
+          entry(
+              layer,
+              surface(names.of("surface", layer), c.faces.stream().map(Of::shape).toList()),
+              c.features.getOrDefault(Kind.FACES, List.of())));
+    }
+  }
+
+  private static Item surface(String name, List<Face> faces) {
+    MeshWeld w = new MeshWeld();
+    for (Face f : faces) {
+      w.triangle(vertex(w, f.a()), vertex(w, f.b()), vertex(w, f.c()));
+    }
+    return new Item.TerrainSurface(name, w.mesh(), new int[0]);
+  }
+
+  private static int vertex(MeshWeld w, double[] p) {
+    return w.vertex(p[0], p[1], p[2]);
+  }
+
+  private static void lines(String layer, Content c, UniqueNames names, List<Received.Entry> out) {
+    if (c.lines.isEmpty()) {
+      return;
+    }
+    List<Own<Polyline>> by = byFeature(c.lines);
+    boolean contours = !c.areas && new Item.StringLine(layer, c.allLines()).isContours();
+    if (!contours && standAlone(by)) {
+      for (Own<Polyline> o : by) {
+        String name = names.of("string", nameOf(o.feature(), layer));
+        out.add(entry(layer, new Item.StringLine(name, o.shapes()), List.of(o.feature())));
+      }
+    } else {
+      out.add(
+          entry(
+              layer,
+              new Item.StringLine(names.of("string", layer), c.allLines()),
+              c.features.getOrDefault(Kind.LINES, List.of())));
+    }
+  }
+
+  private static boolean standAlone(List<? extends Own<?>> features) {
+    return features.size() > 1
+        && features.size() <= OWN_ITEMS
+        && features.stream().allMatch(o -> o.feature().saysAnything());
+  }
+
+  /** Shapes by the feature they came with; those of one feature came one after the other. */
+  private static <T> List<Own<T>> byFeature(List<Of<T>> all) {
+    List<Own<T>> out = new ArrayList<>();
+    for (Of<T> o : all) {
+      if (out.isEmpty() || out.getLast().feature().number() != o.feature().number()) {
+        out.add(new Own<>(o.feature(), new ArrayList<>()));
+      }
+      out.getLast().shapes().add(o.shape());
+    }
+    return out;
+  }
+
+  private static String nameOf(Feature f, String layer) {
+    return f.name().isEmpty() ? layer : f.name();
+  }
+
   private static Received.Entry entry(String layer, Item item, List<Feature> features) {
+    List<Feature> told = features.stream().filter(f -> !f.attributes().isEmpty()).toList();
     List<PropertySet> sets = new ArrayList<>();
-    for (Feature f : features == null ? List.<Feature>of() : features) {
+    for (Feature f : told) {
       String name =
-          features.size() == 1
+          told.size() == 1
               ? ATTRIBUTES
               : ATTRIBUTES + " " + f.number() + (f.name().isEmpty() ? "" : " (" + f.name() + ")");
       sets.add(new PropertySet(name, f.attributes()));

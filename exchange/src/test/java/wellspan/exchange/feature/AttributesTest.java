@@ -43,16 +43,16 @@ class AttributesTest {
              {"type":"Feature","properties":{"name":"K2","more":{"a":[1]}},
               "geometry":{"type":"MultiLineString","coordinates":[[[7,59],[7.1,59]],[[7,60],[7.1,60]]]}}]}
             """);
-    assertThat(sets(r, 0))
-        .extracting(PropertySet::name)
-        .containsExactly("Attributes 1 (K1)", "Attributes 2 (K2)");
+    assertThat(r.items()).extracting(Item::name).containsExactly("K1", "K2");
+    assertThat(((Item.StringLine) r.items().get(1)).lines()).hasSize(2);
+    assertThat(sets(r, 0)).extracting(PropertySet::name).containsExactly("Attributes");
     assertThat(sets(r, 0).getFirst().values())
         .containsEntry("id", new PropertyValue.Count(7))
         .containsEntry("width", new PropertyValue.Real(1.25))
         .containsEntry("lanes", new PropertyValue.Count(2))
         .containsEntry("lit", new PropertyValue.Flag(true))
         .containsEntry("note", new PropertyValue.Empty());
-    assertThat(sets(r, 0).get(1).values())
+    assertThat(sets(r, 1).getFirst().values())
         .containsEntry("more", new PropertyValue.Label("{\"a\":[1]}"));
   }
 

@@ -2,9 +2,13 @@ package wellspan.exchange.feature;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.io.ParseException;
 import org.locationtech.jts.io.WKTReader;
+import wellspan.core.describe.PropertySet;
+import wellspan.core.describe.PropertyValue;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
 
@@ -38,5 +42,67 @@ class FeatureItemsTest {
     Item.TerrainSurface s = (Item.TerrainSurface) items.entries().getFirst().item();
     assertThat(s.mesh().vertexCount()).isEqualTo(4);
     assertThat(s.mesh().triangles()).containsExactly(0, 1, 2, 0, 2, 3);
+  }
+
+  private static FeatureItems fences(int n, java.util.function.IntToDoubleFunction level) {
+    FeatureItems items = new FeatureItems();
+    for (int i = 0; i < n; i++) {
+      items.feature(i % 2 == 0 ? "Fence " + i : "", Map.of("no", new PropertyValue.Count(i)));
+      double h = level.applyAsDouble(i);
+      items.line("fences", new double[] {i, 0, h, i, 1, h, i, 2, h});
+      items.line("fences", new double[] {i, 3, h, i, 4, h, i, 5, h});
+    }
+    return items;
+  }
+
+  @Test
+  void featuresThatSayWhatTheyAreStayItemsOfTheirOwn() {
+    List<Received.Entry> all = fences(3, i -> Double.NaN).entries();
+    assertThat(all)
+        .extracting(e -> e.item().name())
+        .containsExactly("Fence 0", "fences", "Fence 2");
+    assertThat(all).allSatisfy(e -> assertThat(((Item.StringLine) e.item()).lines()).hasSize(2));
+    assertThat(all.get(1).description().orElseThrow().propertySets())
+        .containsExactly(
+            new PropertySet(FeatureItems.ATTRIBUTES, Map.of("no", new PropertyValue.Count(1))));
+  }
+
+  @Test
+  void contoursAndVeryManyFeaturesAreOneItemWithASetForEach() {
+    for (FeatureItems many :
+        List.of(fences(4, i -> 5 * i), fences(FeatureItems.OWN_ITEMS + 1, i -> Double.NaN))) {
+      Received.Entry e = many.entries().getFirst();
+      assertThat(many.entries()).hasSize(1);
+      assertThat(e.description().orElseThrow().propertySets())
+          .hasSize(((Item.StringLine) e.item()).lines().size() / 2);
+    }
+  }
+
+  @Test
+  void bodiesStayApartAndLooseFacesOfFeaturesDoNot() throws ParseException {
+    double[] a = {0, 0, 1}, b = {1, 0, 1}, c = {1, 1, 2}, d = {0, 1, 2};
+    FeatureItems loose = new FeatureItems();
+    FeatureItems sheets = new FeatureItems();
+    for (String name : List.of("A", "B")) {
+      loose.feature(name, Map.of());
+      loose.triangle("g", a, b, c);
+      sheets.feature(name, Map.of());
+      sheets.triangle("g", a, b, c);
+      sheets.triangle("g", a, c, d);
+    }
+    assertThat(loose.entries()).hasSize(1);
+    assertThat(sheets.entries()).extracting(e -> e.item().name()).containsExactly("A", "B");
+    FeatureItems roofs = new FeatureItems();
+    for (int i = 0; i < 2; i++) { // level, but no contours
+      roofs.feature("roof", Map.of());
+      roofs.add(
+          "r",
+          "",
+          new WKTReader()
+              .read("POLYGON Z ((0 0 %d, 9 0 %d, 9 9 %d, 0 0 %d))".formatted(i, i, i, i)));
+    }
+    assertThat(roofs.entries())
+        .extracting(e -> e.item().name())
+        .containsExactly("roof", "roof (2)");
   }
 }

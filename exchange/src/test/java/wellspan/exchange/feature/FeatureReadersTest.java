@@ -42,8 +42,11 @@ class FeatureReadersTest {
   void linesWithLevelsComeFromAShapefileWithItsSystem() throws IOException {
     Received r = read("lines.shp");
     assertThat(r.crs()).isEqualTo("EPSG:25832");
+    assertThat(r.items()).as("two records").hasSize(2);
+    assertThat(r.items().stream().mapToInt(i -> ((Item.StringLine) i).lines().size()).sum())
+        .as("one of them in two parts")
+        .isEqualTo(3);
     Item.StringLine l = first(r, Item.StringLine.class);
-    assertThat(l.lines()).hasSize(3);
     assertThat(l.lines().getFirst().xyz())
         .containsExactly(412100, 6534600, 5.5, 412150, 6534620, 6.25, 412180, 6534660, 7);
     assertThat(r.findings()).isEmpty();
