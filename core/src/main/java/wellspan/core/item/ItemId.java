@@ -10,8 +10,10 @@ import java.util.Locale;
  */
 public record ItemId(String value) implements Comparable<ItemId> {
 
+  /** Two origins never share an identity: a slash in the name of a source is escaped. */
   public static ItemId of(String source, String kind, String name) {
-    return new ItemId(source + "/" + kind.toLowerCase(Locale.ROOT).replace(' ', '-') + "/" + name);
+    String origin = source.replace("%2F", "%252F").replace("/", "%2F");
+    return new ItemId(origin + "/" + kind.toLowerCase(Locale.ROOT).replace(' ', '-') + "/" + name);
   }
 
   @Override

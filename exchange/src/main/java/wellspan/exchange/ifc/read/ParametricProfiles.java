@@ -6,8 +6,10 @@ import wellspan.core.geom.Chords;
 
 /**
  * Outlines of the profiles that are given by their measures, about the middle of their bounding box
- * as ISO 16739-1 places them. Fillets and edge radii are drawn; flange slopes are not, and a
- * profile that has one is not read.
+ * as ISO 16739-1 places them. Fillets and edge radii are drawn. A sloping flange has its stated
+ * thickness where the standards of rolled sections measure it: at a quarter of the width of flanges
+ * to both sides of a web (DIN 1025-1), at the middle of those to one side (DIN 1026-1), of legs and
+ * of webs.
  */
 final class ParametricProfiles {
   private final CurveReader curves;
@@ -22,12 +24,6 @@ final class ParametricProfiles {
    * @throws Unread if the profile is of another kind, or its measures make no outline
    */
   List<double[]> loops(Instance p) {
-    for (String slope :
-        List.of("FlangeSlope", "LegSlope", "WebSlope", "BottomFlangeSlope", "TopFlangeSlope")) {
-      if (p.number(slope, 0) != 0) {
-        throw new Unread(p, "has sloping flanges, which are not read");
-      }
-    }
     return switch (p.entity().name()) {
       case "IfcRectangleProfileDef" -> List.of(rectangle(p.number("XDim"), p.number("YDim"), 0));
       case "IfcRoundedRectangleProfileDef" ->
@@ -58,6 +54,11 @@ final class ParametricProfiles {
       case "IfcZShapeProfileDef" -> List.of(zShape(p));
       default -> throw Unread.kind(p);
     };
+  }
+
+  /** Rise per run of a face that slopes, 0 without a slope. */
+  private double slope(Instance p, String attribute) {
+    return Math.tan(p.number(attribute, 0) * curves.angle());
   }
 
   /** Corners in order, each with the radius by which it is rounded. */
@@ -160,50 +161,57 @@ final class ParametricProfiles {
     double f = p.number("FlangeThickness");
     double r = p.number("FilletRadius", 0);
     double e = p.number("FlangeEdgeRadius", 0);
-    return i(x, f, e, r, x, f, e, r, y, w);
+    Flange both = new Flange(x, f, e, r, slope(p, "FlangeSlope"));
+    return i(both, both, y, w);
+  }
+
+  /**
+   * A flange to both sides of a web.
+   *
+   * @param half of its width
+   * @param thickness at the middle of each side
+   * @param edge radius at the tip, {@code fillet} at the web
+   * @param slope rise per run of its inner face
+   */
+  private record Flange(double half, double thickness, double edge, double fillet, double slope) {
+    double thicknessAt(double x) {
+      return thickness + slope * (half / 2 - x);
+    }
   }
 
   private double[] asymmetricI(Instance p) {
-    double bottom = p.number("BottomFlangeThickness", p.number("FlangeThickness"));
-    double x = p.number("BottomFlangeWidth", p.number("OverallWidth")) / 2;
-    double r = p.number("BottomFlangeFilletRadius", p.number("FilletRadius", 0));
-    return i(
-        x,
-        bottom,
-        p.number("BottomFlangeEdgeRadius", 0),
-        r,
-        p.number("TopFlangeWidth") / 2,
-        p.number("TopFlangeThickness", bottom),
-        p.number("TopFlangeEdgeRadius", 0),
-        p.number("TopFlangeFilletRadius", 0),
-        p.number("OverallDepth") / 2,
-        p.number("WebThickness") / 2);
+    double thickness = p.number("BottomFlangeThickness", p.number("FlangeThickness"));
+    Flange bottom =
+        new Flange(
+            p.number("BottomFlangeWidth", p.number("OverallWidth")) / 2,
+            thickness,
+            p.number("BottomFlangeEdgeRadius", 0),
+            p.number("BottomFlangeFilletRadius", p.number("FilletRadius", 0)),
+            slope(p, "BottomFlangeSlope"));
+    Flange top =
+        new Flange(
+            p.number("TopFlangeWidth") / 2,
+            p.number("TopFlangeThickness", thickness),
+            p.number("TopFlangeEdgeRadius", 0),
+            p.number("TopFlangeFilletRadius", 0),
+            slope(p, "TopFlangeSlope"));
+    return i(bottom, top, p.number("OverallDepth") / 2, p.number("WebThickness") / 2);
   }
 
-  private double[] i(
-      double xb,
-      double fb,
-      double eb,
-      double rb,
-      double xt,
-      double ft,
-      double et,
-      double rt,
-      double y,
-      double w) {
+  private double[] i(Flange b, Flange t, double y, double w) {
     return new Outline()
-        .corner(-xb, -y)
-        .corner(xb, -y)
-        .corner(xb, -y + fb, eb)
-        .corner(w, -y + fb, rb)
-        .corner(w, y - ft, rt)
-        .corner(xt, y - ft, et)
-        .corner(xt, y)
-        .corner(-xt, y)
-        .corner(-xt, y - ft, et)
-        .corner(-w, y - ft, rt)
-        .corner(-w, -y + fb, rb)
-        .corner(-xb, -y + fb, eb)
+        .corner(-b.half, -y)
+        .corner(b.half, -y)
+        .corner(b.half, -y + b.thicknessAt(b.half), b.edge)
+        .corner(w, -y + b.thicknessAt(w), b.fillet)
+        .corner(w, y - t.thicknessAt(w), t.fillet)
+        .corner(t.half, y - t.thicknessAt(t.half), t.edge)
+        .corner(t.half, y)
+        .corner(-t.half, y)
+        .corner(-t.half, y - t.thicknessAt(t.half), t.edge)
+        .corner(-w, y - t.thicknessAt(w), t.fillet)
+        .corner(-w, -y + b.thicknessAt(w), b.fillet)
+        .corner(-b.half, -y + b.thicknessAt(b.half), b.edge)
         .loop();
   }
 
@@ -212,12 +220,15 @@ final class ParametricProfiles {
     double x = p.number("Width", p.number("Depth")) / 2;
     double t = p.number("Thickness");
     double e = p.number("EdgeRadius", 0);
+    double s = slope(p, "LegSlope");
+    // inner faces: v = -y + t - s u of the lying leg, u = -x + t - s v of the standing one
+    double u = (-x + t - s * (-y + t)) / (1 - s * s);
     return new Outline()
         .corner(-x, -y)
         .corner(x, -y)
-        .corner(x, -y + t, e)
-        .corner(-x + t, -y + t, p.number("FilletRadius", 0))
-        .corner(-x + t, y, e)
+        .corner(x, -y + t - s * x, e)
+        .corner(u, -y + t - s * u, p.number("FilletRadius", 0))
+        .corner(-x + t - s * y, y, e)
         .corner(-x, y)
         .loop();
   }
@@ -231,15 +242,20 @@ final class ParametricProfiles {
     double r = p.number("FilletRadius", 0);
     double e = p.number("FlangeEdgeRadius", 0);
     double we = p.number("WebEdgeRadius", 0);
+    Flange flange = new Flange(x, f, e, r, slope(p, "FlangeSlope"));
+    double s = flange.slope;
+    double web = slope(p, "WebSlope"); // faces of the web: u = w + web v
+    double u = (w + web * (y - f - s * x / 2)) / (1 - web * s);
+    double foot = w - web * y;
     return new Outline()
-        .corner(-w, -y, we)
-        .corner(w, -y, we)
-        .corner(w, y - f, r)
-        .corner(x, y - f, e)
+        .corner(-foot, -y, we)
+        .corner(foot, -y, we)
+        .corner(u, y - flange.thicknessAt(u), r)
+        .corner(x, y - flange.thicknessAt(x), e)
         .corner(x, y)
         .corner(-x, y)
-        .corner(-x, y - f, e)
-        .corner(-w, y - f, r)
+        .corner(-x, y - flange.thicknessAt(x), e)
+        .corner(-u, y - flange.thicknessAt(u), r)
         .loop();
   }
 
@@ -251,13 +267,16 @@ final class ParametricProfiles {
     double f = p.number("FlangeThickness");
     double r = p.number("FilletRadius", 0);
     double e = p.number("EdgeRadius", 0);
+    double s = slope(p, "FlangeSlope");
+    double tip = f - s * x;
+    double root = f + s * (x - w);
     return new Outline()
         .corner(-x, -y)
         .corner(x, -y)
-        .corner(x, -y + f, e)
-        .corner(-x + w, -y + f, r)
-        .corner(-x + w, y - f, r)
-        .corner(x, y - f, e)
+        .corner(x, -y + tip, e)
+        .corner(-x + w, -y + root, r)
+        .corner(-x + w, y - root, r)
+        .corner(x, y - tip, e)
         .corner(x, y)
         .corner(-x, y)
         .loop();

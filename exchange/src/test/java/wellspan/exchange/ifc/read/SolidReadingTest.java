@@ -53,7 +53,13 @@ class SolidReadingTest {
         "IFCUSHAPEPROFILEDEF(.AREA.,$,#12,3.,2.,0.2,0.3,$,$,$)|1.68|0",
         "IFCCSHAPEPROFILEDEF(.AREA.,$,#12,3.,2.,0.1,0.4,$)|0.74|0",
         "IFCZSHAPEPROFILEDEF(.AREA.,$,#12,3.,2.,0.2,0.3,$,$)|1.68|0",
-        "IFCASYMMETRICISHAPEPROFILEDEF(.AREA.,$,#12,2.,3.,0.2,0.3,$,1.,0.4,$,$,$,$,$)|1.46|0"
+        "IFCASYMMETRICISHAPEPROFILEDEF(.AREA.,$,#12,2.,3.,0.2,0.3,$,1.,0.4,$,$,$,$,$)|1.46|0",
+        // faces that rise by a tenth of their run
+        "IFCISHAPEPROFILEDEF(.AREA.,$,#12,2.,3.,0.2,0.3,$,$,0.09966865249116204)|1.662|0",
+        "IFCUSHAPEPROFILEDEF(.AREA.,$,#12,3.,2.,0.2,0.3,$,$,0.09966865249116204)|1.644|0",
+        "IFCLSHAPEPROFILEDEF(.AREA.,$,#12,3.,2.,0.2,$,$,0.09966865249116204)|0.904671717|0",
+        "IFCTSHAPEPROFILEDEF(.AREA.,$,#12,3.,2.,0.2,0.3,$,$,$,0.01999733397315053,0.09966865249116204)|1.1129659|0.0000002",
+        "IFCASYMMETRICISHAPEPROFILEDEF(.AREA.,$,#12,2.,3.,0.2,0.3,$,2.,0.3,$,$,0.09966865249116204,$,0.09966865249116204)|1.662|0"
       })
   void profiles(String profile, double area, double off) throws IOException {
     hasVolume(
