@@ -57,6 +57,11 @@ public record Crs(
         code, projected, name, unit, metresPerUnit, datum, area, text, axes, base, shift);
   }
 
+  /** The same with a way to WGS 84 that its text now names. */
+  Crs withShift(String text, DatumShift way) {
+    return new Crs(code, projected, name, unit, metresPerUnit, datum, area, text, axes, base, way);
+  }
+
   public boolean covers(double longitude, double latitude) {
     return area.covers(longitude, latitude);
   }

@@ -195,7 +195,9 @@ public final class CrsCatalogue {
       throw new UncheckedIOException(
           "The catalogue of coordinate reference systems is damaged. Install again.", e);
     }
-    return new CrsCatalogue(found);
+    Map<String, Crs> whole = new LinkedHashMap<>();
+    found.forEach((code, crs) -> whole.put(code, GreenwichTwin.shifted(crs, found.values())));
+    return new CrsCatalogue(whole);
   }
 
   private static double number(String text) {

@@ -103,4 +103,19 @@ class CrsTest {
     assertThat(fiji.covers(-179.5, -18)).isTrue();
     assertThat(fiji.covers(0, -18)).isFalse();
   }
+
+  /** The same place in systems that differ by the meridian only; 5514 has its axes turned round. */
+  @Test
+  void aMeridianOfItsOwnNeedsNoShiftOfItsOwn() throws Exception {
+    CrsCatalogue all = CrsCatalogue.shipped();
+    double[] ferro =
+        new Transformation(Crs.WGS84, all.find("2065").orElseThrow()).apply(14.4, 50.1);
+    double[] east = new Transformation(Crs.WGS84, all.find("5514").orElseThrow()).apply(14.4, 50.1);
+    assertThat(ferro).containsExactly(new double[] {-east[1], -east[0]}, within(1e-3));
+    assertThat(all.find("2065").orElseThrow().shift().accuracy())
+        .isEqualTo(all.find("4156").orElseThrow().shift().accuracy());
+    assertThat(all.find("4805").orElseThrow().hasDatumShift())
+        .as("its twin's way holds in Austria only")
+        .isFalse();
+  }
 }
