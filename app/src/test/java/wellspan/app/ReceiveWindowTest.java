@@ -65,7 +65,7 @@ class ReceiveWindowTest extends WindowTest {
   void layersOfADrawingArePicked() throws Exception {
     receive(DEMO.resolve("yard/yard-layout.dxf"));
     assertThat(session.build().items()).hasSize(8);
-    for (String layer : List.of("Points", "gates", "lane edges", "Yard Outline", "PAD_C")) {
+    for (String layer : List.of("0", "Points", "gates", "lane edges", "Yard Outline", "PAD_C")) {
       layer(layer).setSelected(false);
     }
     fire("#layers-take");

@@ -32,9 +32,9 @@ class WindowHabitsTest extends WindowTest {
     List<String> words =
         lookup(".layer-list .label").queryAll().stream().map(n -> ((Labeled) n).getText()).toList();
     assertThat(words)
-        .startsWith("Layers that are taken", "Points", "4 CIRCLE, 4 TEXT")
+        .startsWith("Layers that are taken", "0", "empty", "Points", "4 CIRCLE, 4 TEXT")
         .contains("PAD_B", "36 3DFACE", "Yard Outline", "1 LWPOLYLINE");
-    assertThat(lookup(".layer-list .swatch").queryAll()).hasSize(7);
+    assertThat(lookup(".layer-list .swatch").queryAll()).hasSize(8);
     assertThat(session.build().items())
         .containsKeys(
             ItemId.of("yard-layout", "terrain surface", "PAD_A"),
