@@ -16,11 +16,11 @@ import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
 import wellspan.core.deliver.LocalZero;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 import wellspan.core.place.Control;
 import wellspan.core.place.SourcePlacement;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 
 /** The stop Place as a user works at it. */

@@ -10,8 +10,8 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import org.junit.jupiter.api.Test;
-import wellspan.core.item.Item;
 import wellspan.core.receive.ColumnRole;
+import wellspan.core.shape.Shape;
 
 class ReceiveWindowTest extends WindowTest {
   @SuppressWarnings("unchecked")
@@ -48,7 +48,8 @@ class ReceiveWindowTest extends WindowTest {
     interact(() -> box("columns-unit").setValue("millimetre"));
     fire("#columns-read");
     settle(() -> !session.work().runningProperty().get() && session.build().items().size() == 1);
-    Item.PointGroup g = (Item.PointGroup) session.build().items().values().iterator().next().item();
+    Shape.Points g =
+        (Shape.Points) session.build().items().values().iterator().next().item().shape();
     assertThat(g.points().getFirst().position().east()).isEqualTo(412);
     assertThat(g.points().getFirst().name()).isEqualTo("A");
     assertThat(lookup("#columns").tryQuery()).isEmpty();
@@ -57,7 +58,7 @@ class ReceiveWindowTest extends WindowTest {
     interact(() -> box("columns-unit").setValue("metres"));
     fire("#columns-read");
     settle(() -> !session.work().runningProperty().get());
-    g = (Item.PointGroup) session.build().items().values().iterator().next().item();
+    g = (Shape.Points) session.build().items().values().iterator().next().item().shape();
     assertThat(g.points().getFirst().position().east()).isEqualTo(412_000);
   }
 

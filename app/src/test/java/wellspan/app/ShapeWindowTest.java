@@ -15,6 +15,7 @@ import wellspan.app.stage.PlanView;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.shape.Shape;
 
 /** The stop Shape as a coordinator uses it: from a survey with errors to a clean surface. */
 class ShapeWindowTest extends WindowTest {
@@ -36,8 +37,8 @@ class ShapeWindowTest extends WindowTest {
     settle(() -> !session.work().runningProperty().get());
   }
 
-  private Item.PointGroup shore() {
-    return (Item.PointGroup) session.build().items().get(SHORE).item();
+  private Shape.Points shore() {
+    return (Shape.Points) session.build().items().get(SHORE).item().shape();
   }
 
   private void withSurvey() throws Exception {
@@ -108,7 +109,7 @@ class ShapeWindowTest extends WindowTest {
     choose("#step-kind", "Clip to an outline");
     fire("#step-add");
     idle();
-    Item.TerrainSurface s = (Item.TerrainSurface) session.build().items().get(GROUND).item();
+    Shape.Faces s = (Shape.Faces) session.build().items().get(GROUND).item().shape();
     assertThat(s.mesh().planArea()).isCloseTo(40_000, within(1e-3));
     interact(() -> shell.stage().plan().setSurfaceStyle(PlanView.SurfaceStyle.SLOPE));
     fire("#compare-go");
@@ -182,7 +183,7 @@ class ShapeWindowTest extends WindowTest {
     fire("#pad-go");
     idle();
     Item pad = session.build().items().get(new ItemId("job/terrain-surface/Pad")).item();
-    assertThat(((Item.TerrainSurface) pad).mesh().planArea()).isGreaterThan(600);
+    assertThat(((Shape.Faces) pad.shape()).mesh().planArea()).isGreaterThan(600);
     assertThat(card("#steps") + card("#make")).doesNotContain("could not");
     interact(session::undo);
     assertThat(session.build().items()).doesNotContainKey(new ItemId("job/terrain-surface/Pad"));
@@ -207,7 +208,7 @@ class ShapeWindowTest extends WindowTest {
     ItemId lines = new ItemId("job/string/Five metres");
     ItemId majors = new ItemId("job/string/Five metres major");
     assertThat(session.build().items()).containsKeys(lines, majors);
-    Item.StringLine major = (Item.StringLine) session.build().items().get(majors).item();
+    Shape.Lines major = (Shape.Lines) session.build().items().get(majors).item().shape();
     assertThat(major.lines())
         .allMatch(l -> Math.abs(Math.IEEEremainder(l.point(0).height(), 25)) < 1e-9);
     fire("#make-contours"); // what was filled in is still there

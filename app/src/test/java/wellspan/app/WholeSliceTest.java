@@ -18,7 +18,6 @@ import wellspan.app.session.Pick;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 
 /** Drives the real window as a user would: receive, place, look, deliver, see the proof. */
 class WholeSliceTest extends WindowTest {
@@ -141,7 +140,7 @@ class WholeSliceTest extends WindowTest {
     settle(() -> !shell.stage().plan().isBusy());
     clickOn(offset("#plan", 0, 150));
     assertThat(session.selectedItem())
-        .hasValueSatisfying(i -> assertThat(i.item()).isInstanceOf(Item.TerrainSurface.class));
+        .hasValueSatisfying(i -> assertThat(i.item().ground()).isPresent());
     assertThat(docket("receive")).contains("quay-road.xml");
   }
 

@@ -12,10 +12,10 @@ import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Stop;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
+import wellspan.core.schema.IfcSchema;
 
 /** What a user tries besides the straight way: keys, bad files, hiding, holding back, findings. */
 class WindowHabitsTest extends WindowTest {

@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.UUID;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
@@ -16,6 +15,7 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
 import wellspan.core.place.Control;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 
 /** A wavy surface of a given size, as mesh, LandXML file and parcel. */
@@ -78,10 +78,10 @@ final class Fixture {
   }
 
   static Parcel parcel(Mesh mesh) {
-    Item item = new Item.TerrainSurface("Large", mesh, new int[0]);
+    Item item = Item.surface("Large", mesh);
     GlobalIds ids = new GlobalIds(new UUID(1, 2));
     Frame frame = Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_000, 0), 21.5);
-    ItemId id = ItemId.of("large", item.kind(), item.name());
+    ItemId id = ItemId.of("large", item);
     return new Parcel(
         "bench",
         IfcSchema.IFC4X3,

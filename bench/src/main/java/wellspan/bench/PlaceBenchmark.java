@@ -63,7 +63,7 @@ public class PlaceBenchmark {
     Crs from = CrsCatalogue.shipped().find("25832").orElseThrow();
     transformation = new Transformation(from, CrsCatalogue.shipped().find(to).orElseThrow());
     Mesh mesh = Fixture.mesh(2 * POINTS);
-    Item item = new Item.TerrainSurface("Large", mesh, new int[0]);
+    Item item = Item.surface("Large", mesh);
     surface =
         new Received(
             "bench",

@@ -17,12 +17,14 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.job.JobStore;
 import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Redrawing;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Step;
 import wellspan.core.step.Within;
 import wellspan.exchange.intake.SourceIntake;
@@ -96,7 +98,9 @@ final class CompareCommand implements Callable<Integer> {
 
   private static Mesh mesh(Build build, String id) {
     Build.BuiltItem found = build.items().get(new ItemId(id));
-    if (found != null && found.item() instanceof Item.TerrainSurface s) {
+    if (found != null
+        && found.item().kind().is(Kind.TERRAIN)
+        && found.item().shape() instanceof Shape.Faces s) {
       return s.mesh();
     }
     throw new IllegalArgumentException(
@@ -106,7 +110,7 @@ final class CompareCommand implements Callable<Integer> {
             + String.join(
                 ", ",
                 build.items().values().stream()
-                    .filter(i -> i.item() instanceof Item.TerrainSurface)
+                    .filter(i -> i.item().kind().is(Kind.TERRAIN))
                     .map(i -> i.id().value())
                     .toList())
             + ".");

@@ -26,7 +26,6 @@ import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.BasePoints;
@@ -43,6 +42,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receipt.ReceiptJson;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveryRun;
 import wellspan.exchange.file.UniqueNames;
@@ -162,7 +162,7 @@ final class ConvertCommand implements Callable<Integer> {
         Item item = e.item();
         if (format.carries(item)) {
           box = box.union(item.bounds());
-          ItemId id = ItemId.of(origin, item.kind(), item.name());
+          ItemId id = ItemId.of(origin, item);
           pieces.add(Packing.loosePiece(ids, id, e, format, file));
         }
       }

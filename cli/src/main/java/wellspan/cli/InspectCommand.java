@@ -21,6 +21,7 @@ import wellspan.core.place.Contradictions;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.intake.Intake;
 
 /** {@code inspect FILE...}: what a file holds. */
@@ -108,20 +109,18 @@ final class InspectCommand implements Callable<Integer> {
   }
 
   private static String figures(Item item) {
-    return switch (item) {
-      case Item.TerrainSurface s ->
-          s.mesh().triangleCount() + " triangles, " + s.mesh().vertexCount() + " points";
-      case Item.Cover c -> c.mesh().triangleCount() + " triangles";
-      case Item.Body b -> b.mesh().triangleCount() + " triangles";
-      case Item.AlignmentLine a ->
+    return switch (item.shape()) {
+      case Shape.Faces f ->
+          f.mesh().triangleCount() + " triangles, " + f.mesh().vertexCount() + " points";
+      case Shape.Axis a ->
           String.format(
               "%.3f m, %d elements%s",
               a.alignment().length(),
               a.alignment().elements().size(),
               a.alignment().profile().isPresent() ? ", with profile" : "");
-      case Item.StringLine l -> String.format("%.3f m, %d points", l.planLength(), l.pointCount());
-      case Item.PointGroup p -> p.points().size() + " points";
-      case Item.GroundImage g -> g.pixels().width() + " × " + g.pixels().height() + " pixels";
+      case Shape.Lines l -> String.format("%.3f m, %d points", l.planLength(), l.pointCount());
+      case Shape.Points p -> p.points().size() + " points";
+      case Shape.Picture g -> g.pixels().width() + " × " + g.pixels().height() + " pixels";
     };
   }
 }

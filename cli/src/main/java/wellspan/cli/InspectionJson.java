@@ -12,9 +12,9 @@ import java.util.Map;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.PlanElement;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.FindingJson;
 import wellspan.core.frame.FrameJson;
@@ -23,6 +23,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.place.Contradictions;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 
 /**
  * What a file holds, as JSON: metres, degrees, shared coordinates. Fields that do not apply are
@@ -95,14 +96,13 @@ final class InspectionJson {
 
   private static ObjectNode item(Received.Entry e, double every) {
     Item item = e.item();
-    ObjectNode n = JSON.objectNode().put("kind", item.kind()).put("name", item.name());
+    ObjectNode n = JSON.objectNode().put("kind", item.kind().title()).put("name", item.name());
     if (!e.layer().isEmpty()) {
       n.put("layer", e.layer());
     }
-    switch (item) {
-      case Item.TerrainSurface s -> mesh(n, s.mesh());
-      case Item.Cover c -> mesh(n, c.mesh());
-      case Item.Body b -> {
+    switch (item.shape()) {
+      case Shape.Faces s when item.kind().surface() -> mesh(n, s.mesh());
+      case Shape.Faces b -> {
         mesh(n, b.mesh());
         boolean closed = b.mesh().isClosed();
         n.put("closed", closed);
@@ -110,11 +110,10 @@ final class InspectionJson {
           n.put("volume", b.mesh().volume());
         }
       }
-      case Item.AlignmentLine a -> alignment(n, a.alignment(), every);
-      case Item.StringLine l -> n.put("vertices", l.pointCount()).put("length", l.planLength());
-      case Item.PointGroup p -> n.put("vertices", p.points().size());
-      case Item.GroundImage g ->
-          n.put("width", g.pixels().width()).put("height", g.pixels().height());
+      case Shape.Axis a -> alignment(n, a.alignment(), every);
+      case Shape.Lines l -> n.put("vertices", l.pointCount()).put("length", l.planLength());
+      case Shape.Points p -> n.put("vertices", p.points().size());
+      case Shape.Picture g -> n.put("width", g.pixels().width()).put("height", g.pixels().height());
     }
     bounds(n, item.bounds());
     e.description().ifPresent(d -> description(n, d));

@@ -18,10 +18,10 @@ import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.PlanElement;
 import wellspan.core.finding.Finding;
-import wellspan.core.item.Item;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.intake.Intake;
 
 class DemoDataTest {
@@ -47,12 +47,12 @@ class DemoDataTest {
   @Test
   void theRoadIsAsTheScenarioSays() throws IOException {
     Received r = Intake.read(COMMITTED.resolve("road/quay-road.xml"), Progress.NONE);
-    Item.TerrainSurface ground = (Item.TerrainSurface) r.items().getFirst();
+    Shape.Faces ground = (Shape.Faces) r.items().getFirst().shape();
     assertThat(ground.mesh().triangleCount()).isGreaterThan(20_000);
     Alignment quay =
         r.items().stream()
-            .filter(Item.AlignmentLine.class::isInstance)
-            .map(i -> ((Item.AlignmentLine) i).alignment())
+            .filter(i -> i.shape() instanceof Shape.Axis)
+            .map(i -> ((Shape.Axis) i.shape()).alignment())
             .findFirst()
             .orElseThrow();
     assertThat(quay.length()).isCloseTo(1240, within(1e-6));

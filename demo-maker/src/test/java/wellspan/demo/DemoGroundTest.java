@@ -22,6 +22,7 @@ import wellspan.core.job.JobStore;
 import wellspan.core.picture.Pixels;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Maker;
 import wellspan.core.step.Recipe;
 import wellspan.core.step.StepOutcome;
@@ -81,7 +82,7 @@ class DemoGroundTest {
 
   @Test
   void theGroundFollowsTheShore() {
-    Mesh m = ((Item.TerrainSurface) build.items().get(GROUND).item()).mesh();
+    Mesh m = ((Shape.Faces) build.items().get(GROUND).item().shape()).mesh();
     TriangleIndex index = new TriangleIndex(m);
     Ground ground = new Ground(7);
     for (double e = 412_100; e < 413_200; e += 137) {
@@ -104,9 +105,9 @@ class DemoGroundTest {
         .extracting(o -> o.before().points() - o.after().points())
         .containsExactly(17, 3, 6);
     TriangleIndex before =
-        new TriangleIndex(((Item.TerrainSurface) build.items().get(GROUND).item()).mesh());
+        new TriangleIndex(((Shape.Faces) build.items().get(GROUND).item().shape()).mesh());
     TriangleIndex after =
-        new TriangleIndex(((Item.TerrainSurface) next.items().get(GROUND).item()).mesh());
+        new TriangleIndex(((Shape.Faces) next.items().get(GROUND).item().shape()).mesh());
     double settled = before.levelAt(413_150, 6_534_620) - after.levelAt(413_150, 6_534_620);
     assertThat(settled).isBetween(0.08, 0.13);
   }
@@ -141,10 +142,10 @@ class DemoGroundTest {
             new Recipe.TexturedGround("Hinterland", g, p, 4, 0, 0.5),
             id -> id.equals(g) ? ground : picture,
             Progress.NONE);
-    Item.TerrainSurface s = (Item.TerrainSurface) made.items().getFirst();
+    Shape.Faces s = (Shape.Faces) made.items().getFirst().shape();
     assertThat(s.mesh().triangleCount())
-        .isLessThan(((Item.TerrainSurface) ground).mesh().triangleCount() / 4);
-    Pixels pixels = s.texture().orElseThrow().pixels();
+        .isLessThan(((Shape.Faces) ground.shape()).mesh().triangleCount() / 4);
+    Pixels pixels = made.items().getFirst().attributes().texture().orElseThrow().pixels();
     assertThat(pixels.width()).isBetween(498, 502); // the picture was cut to the grid
     // the fjord in the south is painted as water, the hills in the north are not
     assertThat(pixels.argb()[(pixels.height() - 3) * pixels.width() + pixels.width() / 2])

@@ -20,11 +20,9 @@ import org.junit.jupiter.params.provider.MethodSource;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
-import wellspan.core.item.Item;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
@@ -39,6 +37,9 @@ import wellspan.core.proof.Proof;
 import wellspan.core.receive.Layer;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveryRun;
 import wellspan.exchange.intake.SourceIntake;
@@ -106,16 +107,16 @@ class DemoPlaceTest {
         .containsExactly(
             "0", "Points", "lane edges", "PAD_A", "PAD_B", "PAD_C", "Yard Outline", "gates");
     assertThat(yard.items())
-        .filteredOn(Item.TerrainSurface.class::isInstance)
-        .extracting(i -> Math.rint(((Item.TerrainSurface) i).mesh().planArea()))
+        .filteredOn(i -> i.shape() instanceof Shape.Faces)
+        .extracting(i -> Math.rint(((Shape.Faces) i.shape()).mesh().planArea()))
         .containsExactly(1800.0, 1800.0, 1800.0);
     assertThat(yard.items())
         .filteredOn(i -> i.name().equals("Points markers"))
         .singleElement()
         .satisfies(
             i ->
-                assertThat(((Item.PointGroup) i).points())
-                    .extracting(Item.NamedPoint::name)
+                assertThat(((Shape.Points) i.shape()).points())
+                    .extracting(NamedPoint::name)
                     .containsExactly("BN-1", "BN-2", "BN-3", "BN-5"));
   }
 

@@ -66,7 +66,7 @@ public final class DeliverView extends BorderPane {
     for (Band band : Band.values()) {
       boolean first = true;
       for (Build.BuiltItem i : session.build().items().values()) {
-        if (i.item().band() == band) {
+        if (i.item().kind().stratum() == band) {
           row(row++, band, first, i, deliveries);
           first = false;
         }

@@ -9,10 +9,10 @@ import javafx.util.StringConverter;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Choices;
 import wellspan.app.theme.Parts;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.describe.ClassRules;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.job.Build;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.ProductClasses;
 import wellspan.core.schema.Schema;
 

@@ -7,11 +7,11 @@ import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Parts;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
-import wellspan.core.describe.Description;
 import wellspan.core.describe.KnownFacts;
-import wellspan.core.describe.PropertySet;
 import wellspan.core.job.Build;
 
 /** What the selected item is called in deliveries and which known facts it says. */

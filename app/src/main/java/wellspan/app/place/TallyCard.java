@@ -16,9 +16,9 @@ import wellspan.app.theme.Choices;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
+import wellspan.core.shape.Shape;
 
 /** Control points as known against as found in a source, worst first. */
 final class TallyCard extends VBox {
@@ -179,7 +179,7 @@ final class TallyCard extends VBox {
         .received()
         .forEach(
             (name, r) -> {
-              if (r.items().stream().anyMatch(Item.PointGroup.class::isInstance)) {
+              if (r.items().stream().anyMatch(i -> i.shape() instanceof Shape.Points)) {
                 from.getItems().add(name);
               }
             });

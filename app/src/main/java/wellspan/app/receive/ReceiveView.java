@@ -19,6 +19,7 @@ import wellspan.core.job.Revision;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 
 /**
  * The ledger: each received file with what is in it, its unit and system, its revisions and what
@@ -118,7 +119,7 @@ public final class ReceiveView extends CardColumn {
         in.items().stream()
             .collect(
                 Collectors.groupingBy(
-                    Item::kind, java.util.LinkedHashMap::new, Collectors.toList()));
+                    i -> i.kind().title(), java.util.LinkedHashMap::new, Collectors.toList()));
     kinds.forEach(
         (kind, items) -> items.forEach(i -> v.getChildren().add(Parts.row(i.name(), what(i)))));
     if (in.format().equals("point list")) {
@@ -160,14 +161,12 @@ public final class ReceiveView extends CardColumn {
   }
 
   private static String what(Item item) {
-    return switch (item) {
-      case Item.TerrainSurface t -> Figures.count(t.mesh().triangleCount()) + " triangles";
-      case Item.Cover c -> Figures.count(c.mesh().triangleCount()) + " triangles";
-      case Item.Body b -> Figures.count(b.mesh().triangleCount()) + " triangles";
-      case Item.AlignmentLine a -> Figures.number(a.alignment().length(), 1) + " m";
-      case Item.StringLine l -> Figures.number(l.planLength(), 1) + " m";
-      case Item.PointGroup p -> Figures.count(p.points().size()) + " points";
-      case Item.GroundImage g -> g.pixels().width() + " × " + g.pixels().height() + " pixels";
+    return switch (item.shape()) {
+      case Shape.Faces t -> Figures.count(t.mesh().triangleCount()) + " triangles";
+      case Shape.Axis a -> Figures.number(a.alignment().length(), 1) + " m";
+      case Shape.Lines l -> Figures.number(l.planLength(), 1) + " m";
+      case Shape.Points p -> Figures.count(p.points().size()) + " points";
+      case Shape.Picture g -> g.pixels().width() + " × " + g.pixels().height() + " pixels";
     };
   }
 

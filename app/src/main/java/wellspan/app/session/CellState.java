@@ -67,7 +67,7 @@ public enum CellState {
                 .anyMatch(
                     p ->
                         p.name().equals(item.item().name())
-                            && p.kind().equals(item.item().kind())
+                            && p.kind().equals(item.item().kind().title())
                             && p.identical());
     return whole ? INCLUDED : FAILED;
   }

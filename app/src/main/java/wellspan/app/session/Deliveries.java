@@ -18,12 +18,12 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.proof.Proof;
 import wellspan.core.receipt.PastRun;
+import wellspan.core.schema.IfcSchema;
 import wellspan.exchange.delivery.DeliveredFile;
 import wellspan.exchange.delivery.DeliveryRun;
 

@@ -430,7 +430,7 @@ public final class Session {
 
   public List<ItemId> itemsIn(Band band) {
     return build.get().items().values().stream()
-        .filter(i -> i.item().band() == band)
+        .filter(i -> i.item().kind().stratum() == band)
         .map(Build.BuiltItem::id)
         .toList();
   }

@@ -24,6 +24,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.Shaping;
@@ -31,6 +32,7 @@ import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Redrawing;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Inputs;
 import wellspan.core.step.Recipe;
 import wellspan.core.step.RecordedStep;
@@ -349,8 +351,8 @@ public final class ShapeDesk {
   private Optional<Mesh> surface(ItemId id) {
     return Optional.ofNullable(session.build().items().get(id))
         .map(Build.BuiltItem::item)
-        .filter(Item.TerrainSurface.class::isInstance)
-        .map(i -> ((Item.TerrainSurface) i).mesh());
+        .filter(i -> i.kind().is(Kind.TERRAIN))
+        .map(i -> ((Shape.Faces) i.shape()).mesh());
   }
 
   /** A comparison of surfaces that are no longer the same says nothing. */
@@ -367,7 +369,7 @@ public final class ShapeDesk {
   @SuppressWarnings("ReferenceEquality")
   private static boolean holds(Build build, ItemId id, Mesh mesh) {
     Build.BuiltItem i = build.items().get(id);
-    return i != null && i.item() instanceof Item.TerrainSurface s && s.mesh() == mesh;
+    return i != null && i.item().ground().filter(m -> m == mesh).isPresent();
   }
 
   // ---- drawing an outline

@@ -17,11 +17,12 @@ import wellspan.app.stage.DifferenceColours;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Volumes;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Step;
 
 /** Two surfaces against each other: triangles, levels, volumes; or a receiver's own triangles. */
@@ -43,9 +44,7 @@ final class CompareCard extends VBox {
   void refresh() {
     getChildren().setAll(Parts.label("Compare", "title"));
     Optional<Build.BuiltItem> chosen =
-        session
-            .selectedItem()
-            .filter(i -> i.item() instanceof Item.TerrainSurface s && s.mesh().triangleCount() > 0);
+        session.selectedItem().filter(i -> i.item().ground().isPresent());
     Optional<ShapeDesk.Comparison> done = session.shape().comparisonProperty().get();
     if (chosen.isPresent()) {
       choose(chosen.get().id());
@@ -66,11 +65,9 @@ final class CompareCard extends VBox {
     others.add(Optional.empty());
     with.getItems().add(REDRAWN);
     for (Build.BuiltItem i : session.build().items().values()) {
-      if (i.item() instanceof Item.TerrainSurface s
-          && s.mesh().triangleCount() > 0
-          && !i.id().equals(first)) {
+      if (i.item().ground().isPresent() && !i.id().equals(first)) {
         others.add(Optional.of(i.id()));
-        with.getItems().add(s.name());
+        with.getItems().add(i.item().name());
       }
     }
     int last =
@@ -117,8 +114,8 @@ final class CompareCard extends VBox {
     }
     for (Build.BuiltItem i : session.build().items().values()) {
       boolean encloses =
-          i.item() instanceof Item.Cover
-              || i.item() instanceof Item.StringLine l
+          i.item().kind().is(Kind.COVER)
+              || i.item().shape() instanceof Shape.Lines l
                   && l.lines().stream().anyMatch(p -> p.isClosed(0.01));
       if (encloses) {
         areas.add(Optional.of(new Step.Outline.Of(i.id(), 0)));

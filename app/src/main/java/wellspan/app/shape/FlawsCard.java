@@ -11,7 +11,7 @@ import wellspan.app.session.Session;
 import wellspan.app.session.ShapeDesk;
 import wellspan.app.theme.Parts;
 import wellspan.core.finding.Finding;
-import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.step.Step;
 
@@ -99,7 +99,7 @@ final class FlawsCard extends VBox {
             Parts.wrapped(
                 (list.size() > 1 ? list.size() + " × " : "") + what,
                 first.isError() ? "error" : "warning"));
-    boolean surface = i.item() instanceof Item.TerrainSurface;
+    boolean surface = i.item().kind().is(Kind.TERRAIN);
     Optional<Step> mend = ShapeDesk.mend(first, surface);
     HBox tools = new HBox(6, places, Parts.space());
     mend.ifPresent(

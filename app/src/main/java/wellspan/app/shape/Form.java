@@ -14,9 +14,9 @@ import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
-import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Recipe;
 import wellspan.core.step.Step;
 
@@ -144,7 +144,7 @@ class Form extends VBox {
   /** Surfaces with triangles. */
   final List<ItemId> surfaces(Optional<ItemId> but) {
     return session.build().items().values().stream()
-        .filter(i -> i.item() instanceof Item.TerrainSurface s && s.mesh().triangleCount() > 0)
+        .filter(i -> i.item().ground().isPresent())
         .map(Build.BuiltItem::id)
         .filter(id -> but.filter(id::equals).isEmpty())
         .toList();
@@ -160,14 +160,12 @@ class Form extends VBox {
     }
     for (Map.Entry<ItemId, Build.BuiltItem> e : session.build().items().entrySet()) {
       boolean encloses =
-          switch (e.getValue().item()) {
-            case Item.StringLine l -> l.lines().stream().anyMatch(p -> p.isClosed(0.01));
-            case Item.TerrainSurface s -> s.mesh().triangleCount() > 0;
-            case Item.Cover c -> true;
-            case Item.AlignmentLine a -> true;
-            case Item.Body b -> false;
-            case Item.PointGroup p -> false;
-            case Item.GroundImage g -> true;
+          switch (e.getValue().item().shape()) {
+            case Shape.Lines l -> l.lines().stream().anyMatch(p -> p.isClosed(0.01));
+            case Shape.Faces f -> e.getValue().item().kind().surface() && !f.isEmpty();
+            case Shape.Axis a -> true;
+            case Shape.Points p -> false;
+            case Shape.Picture g -> true;
           };
       if (encloses && but.filter(e.getKey()::equals).isEmpty()) {
         from.add(Optional.of(e.getKey()));

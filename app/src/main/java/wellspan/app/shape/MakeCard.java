@@ -15,9 +15,9 @@ import javafx.scene.layout.VBox;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
-import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Recipe;
 import wellspan.core.triangulate.LevelRule;
 
@@ -122,9 +122,9 @@ final class MakeCard extends VBox {
     getChildren().add(Parts.row(Parts.label("name", "muted"), title));
     for (Build.BuiltItem i : session.build().items().values()) {
       boolean points =
-          i.item() instanceof Item.PointGroup g && g.points().size() >= 3
-              || i.item() instanceof Item.TerrainSurface s && s.mesh().triangleCount() > 0;
-      boolean lines = i.item() instanceof Item.StringLine;
+          i.item().shape() instanceof Shape.Points g && g.points().size() >= 3
+              || i.item().ground().isPresent();
+      boolean lines = i.item().shape() instanceof Shape.Lines;
       if (points || lines) {
         row(i, lines ? ROLES : ROLES.subList(0, 2));
       }

@@ -10,6 +10,7 @@ import wellspan.app.session.Session;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Step;
 import wellspan.core.triangulate.LevelRule;
 
@@ -42,14 +43,12 @@ final class StepForm extends Form {
     }
 
     boolean fits(Item item) {
-      return switch (item) {
-        case Item.PointGroup p -> points;
-        case Item.TerrainSurface s -> surface;
-        case Item.StringLine l -> this == RAISE;
-        case Item.AlignmentLine a -> false;
-        case Item.GroundImage g -> false;
-        case Item.Body b -> false;
-        case Item.Cover c -> false;
+      return switch (item.shape()) {
+        case Shape.Points p -> points;
+        case Shape.Faces s -> surface && item.ground().isPresent();
+        case Shape.Lines l -> this == RAISE;
+        case Shape.Axis a -> false;
+        case Shape.Picture g -> false;
       };
     }
   }
@@ -59,7 +58,7 @@ final class StepForm extends Form {
   StepForm(Session session, Build.BuiltItem item, Kind kind) {
     super(session, "step-", new HashMap<>());
     Optional<ItemId> self = Optional.of(item.id());
-    boolean surface = item.item() instanceof Item.TerrainSurface;
+    boolean surface = item.item().ground().isPresent();
     switch (kind) {
       case FALSE_LEVELS -> step = () -> new Step.DropFalseLevels(surface);
       case SPIKES -> {

@@ -9,9 +9,9 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
-import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Recipe;
 
 /** Ground that a picture is to be laid over. */
@@ -25,7 +25,7 @@ final class TextureForm extends Form {
     setId("texture");
     List<ItemId> pictures =
         session.build().items().values().stream()
-            .filter(i -> i.item() instanceof Item.GroundImage)
+            .filter(i -> i.item().shape() instanceof Shape.Picture)
             .map(Build.BuiltItem::id)
             .toList();
     if (pictures.isEmpty()) {
@@ -66,7 +66,7 @@ final class TextureForm extends Form {
 
   /** The size that the picture's own pixels have on the ground. */
   private String own(ItemId picture) {
-    Item.GroundImage g = (Item.GroundImage) session.build().items().get(picture).item();
+    Shape.Picture g = (Shape.Picture) session.build().items().get(picture).item().shape();
     double size = g.place().width() / g.pixels().width();
     return new BigDecimal(size).round(new MathContext(4)).stripTrailingZeros().toPlainString();
   }

@@ -24,6 +24,7 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.RecordedStep;
 
 /** The docket: the selected item's own journey in six cells under the six stops. */
@@ -103,7 +104,8 @@ final class DocketView extends Pane {
     }
     Build.BuiltItem i = chosen.get();
     head.getChildren()
-        .setAll(Parts.wrapped(i.item().name(), "title"), Parts.label(i.item().kind(), "muted"));
+        .setAll(
+            Parts.wrapped(i.item().name(), "title"), Parts.label(i.item().kind().title(), "muted"));
     receive(i);
     place(i.item());
     shape(i.item());
@@ -167,11 +169,9 @@ final class DocketView extends Pane {
   }
 
   private void shape(Item item) {
-    switch (item) {
-      case Item.TerrainSurface s -> mesh(s.mesh());
-      case Item.Body b -> mesh(b.mesh());
-      case Item.Cover c -> mesh(c.mesh());
-      case Item.AlignmentLine a -> {
+    switch (item.shape()) {
+      case Shape.Faces f -> mesh(f.mesh());
+      case Shape.Axis a -> {
         Alignment line = a.alignment();
         cell(
             Stop.SHAPE,
@@ -180,18 +180,18 @@ final class DocketView extends Pane {
             line.elements().size() + " plan elements",
             line.profile().map(p -> p.segments().size() + " profile pieces").orElse("no profile"));
       }
-      case Item.StringLine l ->
+      case Shape.Lines l ->
           cell(
               Stop.SHAPE,
               Figures.number(l.planLength(), 3) + " m in plan",
               Figures.count(l.pointCount()) + " points");
-      case Item.GroundImage g ->
+      case Shape.Picture g ->
           cell(
               Stop.SHAPE,
               g.pixels().width() + " × " + g.pixels().height() + " pixels",
               "of " + Figures.distance(g.place().width() / g.pixels().width()),
               Figures.distance(g.place().width()) + " wide");
-      case Item.PointGroup p ->
+      case Shape.Points p ->
           cell(
               Stop.SHAPE,
               Figures.count(p.points().size()) + " points",

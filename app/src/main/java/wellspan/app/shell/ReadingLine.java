@@ -15,8 +15,8 @@ import wellspan.core.align.Footpoint;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.place.Contradictions;
+import wellspan.core.shape.Shape;
 
 /**
  * The bottom edge: where the cursor is in both coordinates, what runs, what happened last, the
@@ -98,9 +98,9 @@ final class ReadingLine extends HBox {
     }
     return session
         .selectedItem()
-        .filter(i -> i.item() instanceof Item.AlignmentLine)
+        .filter(i -> i.item().shape() instanceof Shape.Axis)
         .flatMap(
-            i -> Footpoint.of(((Item.AlignmentLine) i.item()).alignment(), p.east(), p.north()))
+            i -> Footpoint.of(((Shape.Axis) i.item().shape()).alignment(), p.east(), p.north()))
         .map(
             f ->
                 Chainages.format(f.chainage())

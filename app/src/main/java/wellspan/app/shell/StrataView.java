@@ -24,6 +24,7 @@ import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.shape.Shape;
 
 /** The strata: all items as stacked bands, ordered from the top down to the ground. */
 final class StrataView extends BorderPane {
@@ -61,7 +62,9 @@ final class StrataView extends BorderPane {
     bands.getChildren().clear();
     for (Band band : Band.values()) {
       List<Build.BuiltItem> items =
-          session.build().items().values().stream().filter(i -> i.item().band() == band).toList();
+          session.build().items().values().stream()
+              .filter(i -> i.item().kind().stratum() == band)
+              .toList();
       if (items.isEmpty() && band == Band.DRAWINGS) {
         continue;
       }
@@ -148,14 +151,12 @@ final class StrataView extends BorderPane {
   }
 
   private static String figure(Item item) {
-    return switch (item) {
-      case Item.TerrainSurface s -> Figures.count(s.mesh().triangleCount());
-      case Item.Cover c -> Figures.count(c.mesh().triangleCount());
-      case Item.Body b -> Figures.count(b.mesh().triangleCount());
-      case Item.AlignmentLine a -> Figures.number(a.alignment().length(), 0) + " m";
-      case Item.StringLine l -> Figures.number(l.planLength(), 0) + " m";
-      case Item.PointGroup p -> Figures.count(p.points().size());
-      case Item.GroundImage g -> Figures.number(g.place().width(), 0) + " m";
+    return switch (item.shape()) {
+      case Shape.Faces f -> Figures.count(f.mesh().triangleCount());
+      case Shape.Axis a -> Figures.number(a.alignment().length(), 0) + " m";
+      case Shape.Lines l -> Figures.number(l.planLength(), 0) + " m";
+      case Shape.Points p -> Figures.count(p.points().size());
+      case Shape.Picture g -> Figures.number(g.place().width(), 0) + " m";
     };
   }
 }

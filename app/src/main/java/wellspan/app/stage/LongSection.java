@@ -8,6 +8,7 @@ import wellspan.core.align.AlignmentPoint;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.shape.Shape;
 import wellspan.core.terrain.TriangleIndex;
 
 /**
@@ -30,31 +31,31 @@ record LongSection(
 
   /** The section along the chosen alignment, or along the first one. */
   static Optional<LongSection> of(Build build, Optional<ItemId> chosen) {
-    Optional<Item.AlignmentLine> line =
+    Optional<Item> line =
         chosen
             .map(id -> build.items().get(id))
             .map(Build.BuiltItem::item)
-            .filter(Item.AlignmentLine.class::isInstance)
-            .map(Item.AlignmentLine.class::cast)
+            .filter(LongSection::hasAxis)
             .or(
                 () ->
                     build.items().values().stream()
                         .map(Build.BuiltItem::item)
-                        .filter(Item.AlignmentLine.class::isInstance)
-                        .map(Item.AlignmentLine.class::cast)
+                        .filter(LongSection::hasAxis)
                         .findFirst());
-    return line.map(l -> cut(build, l));
+    return line.map(l -> cut(build, l.name(), ((Shape.Axis) l.shape()).alignment()));
   }
 
-  private static LongSection cut(Build build, Item.AlignmentLine line) {
-    Alignment a = line.alignment();
-    Optional<Item.TerrainSurface> ground =
+  private static boolean hasAxis(Item i) {
+    return i.shape() instanceof Shape.Axis;
+  }
+
+  private static LongSection cut(Build build, String name, Alignment a) {
+    Optional<Item> ground =
         build.items().values().stream()
             .map(Build.BuiltItem::item)
-            .filter(i -> i instanceof Item.TerrainSurface s && s.mesh().triangleCount() > 0)
-            .map(Item.TerrainSurface.class::cast)
+            .filter(i -> i.ground().isPresent())
             .findFirst();
-    TriangleIndex index = ground.map(g -> new TriangleIndex(g.mesh())).orElse(null);
+    TriangleIndex index = ground.flatMap(Item::ground).map(TriangleIndex::new).orElse(null);
     List<double[]> design = new ArrayList<>();
     List<double[]> under = new ArrayList<>();
     double low = Double.POSITIVE_INFINITY;
@@ -78,8 +79,8 @@ record LongSection(
     }
     double room = Math.max(1, 0.12 * (high - low));
     return new LongSection(
-        line.name(),
-        ground.map(Item.TerrainSurface::name).orElse("none"),
+        name,
+        ground.map(Item::name).orElse("none"),
         a,
         a.length(),
         design,

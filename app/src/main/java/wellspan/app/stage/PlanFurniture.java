@@ -15,7 +15,8 @@ import wellspan.core.geom.Box;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
-import wellspan.core.item.Item;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 /** Draws everything of the plan that is not terrain and not the place: lines, points, scale. */
 final class PlanFurniture {
@@ -113,7 +114,7 @@ final class PlanFurniture {
     }
   }
 
-  void string(Item.StringLine string, boolean chosen) {
+  void string(String name, Shape.Lines string, boolean chosen) {
     g.setLineCap(StrokeLineCap.ROUND);
     boolean contours = string.isContours(); // they would cover everything in a string's weight
     Color plain = contours ? theme.majorContour() : Theme.of(Band.LINES_AND_POINTS);
@@ -124,7 +125,7 @@ final class PlanFurniture {
       Polyline first = string.lines().getFirst();
       Position middle = first.point(first.pointCount() / 2);
       ink.label(
-          string.name(),
+          name,
           w.x(middle.east()) + 8,
           w.y(middle.north()) - 10,
           PlanInk.NAME,
@@ -134,17 +135,17 @@ final class PlanFurniture {
   }
 
   /** Whether a group is drawn as dots. */
-  static boolean isSurvey(Item.PointGroup group) {
+  static boolean isSurvey(Shape.Points group) {
     return group.points().size() > FEW_POINTS;
   }
 
-  void points(Item.PointGroup group, boolean chosen) {
+  void points(Shape.Points group, boolean chosen) {
     if (isSurvey(group)) {
       dots(group, chosen);
       return;
     }
     Color c = chosen ? theme.accent() : Theme.of(Band.LINES_AND_POINTS);
-    for (Item.NamedPoint p : group.points()) {
+    for (NamedPoint p : group.points()) {
       double x = w.x(p.position().east());
       double y = w.y(p.position().north());
       if (x < -20 || y < -20 || x > w.width() + 20 || y > w.height() + 20) {
@@ -156,11 +157,11 @@ final class PlanFurniture {
   }
 
   /** A survey: a dot for each point, its level beside it where there is room for it. */
-  private void dots(Item.PointGroup group, boolean chosen) {
+  private void dots(Shape.Points group, boolean chosen) {
     g.setFill(chosen ? theme.accent() : Theme.of(Band.LINES_AND_POINTS));
     double size = chosen ? 2.4 : 1.6;
-    List<Item.NamedPoint> inView = new ArrayList<>();
-    for (Item.NamedPoint p : group.points()) {
+    List<NamedPoint> inView = new ArrayList<>();
+    for (NamedPoint p : group.points()) {
       double x = w.x(p.position().east()), y = w.y(p.position().north());
       if (x >= 0 && y >= 0 && x <= w.width() && y <= w.height()) {
         g.fillRect(x - size / 2, y - size / 2, size, size);
@@ -168,7 +169,7 @@ final class PlanFurniture {
       }
     }
     if (inView.size() <= FEW_POINTS) {
-      for (Item.NamedPoint p : inView) {
+      for (NamedPoint p : inView) {
         ink.label(
             Figures.number(p.position().height(), 2),
             w.x(p.position().east()) + 5,

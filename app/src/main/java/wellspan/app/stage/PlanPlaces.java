@@ -10,9 +10,10 @@ import wellspan.app.session.Session;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
+import wellspan.core.shape.Shape;
 
 /** What of the job lies at a place of the plan. */
 final class PlanPlaces {
@@ -67,35 +68,29 @@ final class PlanPlaces {
         continue;
       }
       double d =
-          switch (i.item()) {
-            case Item.AlignmentLine a ->
+          switch (i.item().shape()) {
+            case Shape.Axis a ->
                 line(a.alignment()).stream()
                     .mapToDouble(p -> Math.hypot(p.east() - at.east(), p.north() - at.north()))
                     .min()
                     .orElse(Double.MAX_VALUE);
-            case Item.StringLine l ->
+            case Shape.Lines l ->
                 l.lines().stream()
                     .mapToDouble(p -> p.planDistance(at.east(), at.north()))
                     .min()
                     .orElse(Double.MAX_VALUE);
-            case Item.GroundImage g -> Double.MAX_VALUE; // it lies under everything
-            case Item.PointGroup g ->
+            case Shape.Picture g -> Double.MAX_VALUE; // it lies under everything
+            case Shape.Points g ->
                 g.points().stream()
                     .mapToDouble(p -> p.position().planDistanceTo(at))
                     .min()
                     .orElse(Double.MAX_VALUE);
-            case Item.TerrainSurface s ->
-                Double.isNaN(tiles.level(s.mesh(), at.east(), at.north()))
-                    ? Double.MAX_VALUE
-                    : reach;
-            case Item.Cover c ->
-                Double.isNaN(tiles.level(c.mesh(), at.east(), at.north()))
-                    ? Double.MAX_VALUE
-                    : reach * 0.99;
-            case Item.Body s ->
-                Double.isNaN(tiles.level(s.mesh(), at.east(), at.north()))
-                    ? Double.MAX_VALUE
-                    : reach * 0.99;
+            case Shape.Faces f -> {
+              boolean terrain = i.item().kind().is(Kind.TERRAIN); // what lies on it comes first
+              yield Double.isNaN(tiles.level(f.mesh(), at.east(), at.north()))
+                  ? Double.MAX_VALUE
+                  : terrain ? reach : reach * 0.99;
+            }
           };
       if (d <= reach) {
         hits.add(new Hit(i.id(), d));

@@ -20,15 +20,17 @@ import wellspan.app.session.Session;
 import wellspan.app.session.ShapeDesk;
 import wellspan.app.session.SourceDesk;
 import wellspan.app.theme.Theme;
-import wellspan.core.describe.Finish;
+import wellspan.core.attribute.Finish;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.picture.Texture;
 import wellspan.core.place.ControlTally;
+import wellspan.core.shape.Shape;
 
 /**
  * The plan: terrain in tiles, alignments, points, and the job's place. Drag to pan, wheel to zoom,
@@ -293,10 +295,17 @@ public final class PlanView extends Pane {
     }
     for (Build.BuiltItem i : b.items().values()) {
       if (b.isVisible(i.id()) && compared.isEmpty()) {
-        if (i.item() instanceof Item.Cover c) {
-          terrain.draw(c.mesh(), new SurfaceLook.Tint(Finish.colour(c.material())));
-        }
-        i.item().triangles().ifPresent(m -> terrain.draw(m, look()));
+        boolean cover = i.item().kind().is(Kind.COVER);
+        i.item()
+            .triangles()
+            .ifPresent(
+                m -> {
+                  if (cover) {
+                    int rgb = Finish.colour(i.item().attributes().material());
+                    terrain.draw(m, new SurfaceLook.Tint(rgb));
+                  }
+                  terrain.draw(m, look());
+                });
       }
     }
     if (runOff && compared.isEmpty()) {
@@ -313,11 +322,9 @@ public final class PlanView extends Pane {
   }
 
   private static Optional<Texture> texture(Item item) {
-    return switch (item) {
-      case Item.GroundImage g -> Optional.of(new Texture(g.pixels(), g.place()));
-      case Item.TerrainSurface s -> s.texture();
-      default -> Optional.empty();
-    };
+    return item.shape() instanceof Shape.Picture g
+        ? Optional.of(new Texture(g.pixels(), g.place()))
+        : item.attributes().texture();
   }
 
   /** The chosen surface, or every one if none is chosen, so that arrows do not lie over arrows. */
@@ -325,10 +332,10 @@ public final class PlanView extends Pane {
     boolean chosen =
         session
             .selectedItem()
-            .filter(c -> c.item() instanceof Item.TerrainSurface)
+            .filter(c -> c.item().kind().is(Kind.TERRAIN))
             .map(c -> c.id().equals(i.id()))
             .orElse(true);
-    return chosen && i.item() instanceof Item.TerrainSurface;
+    return chosen && i.item().kind().is(Kind.TERRAIN);
   }
 
   private void placeBehind(PlacePicture place, Build b) {
@@ -357,15 +364,13 @@ public final class PlanView extends Pane {
   /** Points first, so that their names get room before chainages do. */
   private void furnish(PlanFurniture furniture, Build.BuiltItem i, boolean lines) {
     boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
-    switch (i.item()) {
-      case Item.AlignmentLine a when lines ->
-          furniture.alignment(a.name(), a.alignment(), places.line(a.alignment()), chosen);
-      case Item.StringLine l when lines -> furniture.string(l, chosen);
-      case Item.PointGroup p when !lines && !(comparing() && PlanFurniture.isSurvey(p)) ->
+    switch (i.item().shape()) {
+      case Shape.Axis a when lines ->
+          furniture.alignment(i.item().name(), a.alignment(), places.line(a.alignment()), chosen);
+      case Shape.Lines l when lines -> furniture.string(i.item().name(), l, chosen);
+      case Shape.Points p when !lines && !(comparing() && PlanFurniture.isSurvey(p)) ->
           furniture.points(p, chosen);
-      case Item.TerrainSurface s when lines && chosen -> furniture.outline(box(s.mesh()));
-      case Item.Cover c when lines && chosen -> furniture.outline(box(c.mesh()));
-      case Item.Body s when lines && chosen -> furniture.outline(box(s.mesh()));
+      case Shape.Faces s when lines && chosen -> furniture.outline(box(s.mesh()));
       default -> {}
     }
   }

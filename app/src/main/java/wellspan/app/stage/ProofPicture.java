@@ -7,7 +7,7 @@ import wellspan.app.session.SentAndArrived;
 import wellspan.app.theme.Figures;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.Polyline;
-import wellspan.core.item.Item;
+import wellspan.core.shape.Shape;
 
 /**
  * What arrived, over what was sent: in one colour where it lies there, in another where it does
@@ -43,10 +43,10 @@ record ProofPicture(PlanInk ink) {
   void lines(SentAndArrived compared) {
     for (SentAndArrived.Arrived a : compared.arrived()) {
       Color colour = a.same() ? ink.theme().proven() : ink.theme().error();
-      switch (a.item()) {
-        case Item.StringLine s -> s.lines().forEach(l -> line(l, colour));
-        case Item.AlignmentLine l -> line(chords(l), colour);
-        case Item.PointGroup p ->
+      switch (a.item().shape()) {
+        case Shape.Lines s -> s.lines().forEach(l -> line(l, colour));
+        case Shape.Axis l -> line(chords(l), colour);
+        case Shape.Points p ->
             p.points()
                 .forEach(
                     q ->
@@ -64,7 +64,7 @@ record ProofPicture(PlanInk ink) {
     swatch(x + 220, y, ink.theme().error(), "✕ farther away");
   }
 
-  private static Polyline chords(Item.AlignmentLine l) {
+  private static Polyline chords(Shape.Axis l) {
     List<AlignmentPoint> points = l.alignment().everyWithEnds(CURVE_STEP);
     double[] xyz = new double[3 * points.size()];
     for (int i = 0; i < points.size(); i++) {

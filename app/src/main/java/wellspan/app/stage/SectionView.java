@@ -19,7 +19,7 @@ import wellspan.core.align.Chainages;
 import wellspan.core.align.ProfileSegment;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
-import wellspan.core.item.Item;
+import wellspan.core.shape.Shape;
 
 /** The long section of the alignment in hand: design line, ground under it, grades. */
 public final class SectionView extends Pane {
@@ -249,6 +249,6 @@ public final class SectionView extends Pane {
   /** Whether the item in hand can be cut along. */
   public static boolean canShow(Session session) {
     return session.build().items().values().stream()
-        .anyMatch(i -> i.item() instanceof Item.AlignmentLine);
+        .anyMatch(i -> i.item().shape() instanceof Shape.Axis);
   }
 }

@@ -11,8 +11,9 @@ import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.picture.Texture;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.terrain.ViewMesh;
 
 /**
@@ -122,7 +123,7 @@ final class SpaceMeshes {
   }
 
   /** Lines as thin bars; where there are very many points only some of each line are shown. */
-  TriangleMesh string(Item.StringLine string, double thickness) {
+  TriangleMesh string(Shape.Lines string, double thickness) {
     TriangleMesh m = empty();
     int stride = Math.ceilDiv(string.pointCount(), LINE_POINTS_SHOWN);
     string.lines().forEach(l -> bar(m, l, stride, thickness));
@@ -181,9 +182,9 @@ final class SpaceMeshes {
   }
 
   /** Points as small pyramids standing on their tips. */
-  TriangleMesh points(Item.PointGroup group, double size) {
+  TriangleMesh points(Shape.Points group, double size) {
     TriangleMesh m = empty();
-    for (Item.NamedPoint p : group.points()) {
+    for (NamedPoint p : group.points()) {
       Position at = p.position();
       double h = Double.isNaN(at.height()) ? zero.height() : at.height();
       int tip = vertex(m, at.east(), at.north(), h);

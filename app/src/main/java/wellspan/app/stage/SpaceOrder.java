@@ -8,8 +8,8 @@ import java.util.NavigableSet;
 import java.util.TreeSet;
 import wellspan.core.geom.Box;
 import wellspan.core.item.Band;
-import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 
 /**
@@ -27,7 +27,7 @@ final class SpaceOrder {
   static Map<ItemId, Integer> of(List<Build.BuiltItem> shown) {
     List<Build.BuiltItem> ground =
         shown.stream()
-            .filter(i -> i.item() instanceof Item.TerrainSurface)
+            .filter(i -> i.item().kind().is(Kind.TERRAIN))
             .sorted(Comparator.comparingDouble(i -> -area(i.item().bounds())))
             .toList();
     Map<ItemId, Integer> out = new HashMap<>();
@@ -46,9 +46,11 @@ final class SpaceOrder {
     }
     // strata that hold nothing take no rank either
     NavigableSet<Band> others = new TreeSet<>(Comparator.reverseOrder());
-    shown.stream().filter(i -> !out.containsKey(i.id())).forEach(i -> others.add(i.item().band()));
+    shown.stream()
+        .filter(i -> !out.containsKey(i.id()))
+        .forEach(i -> others.add(i.item().kind().stratum()));
     for (Build.BuiltItem i : shown) {
-      out.putIfAbsent(i.id(), ranks + others.headSet(i.item().band()).size());
+      out.putIfAbsent(i.id(), ranks + others.headSet(i.item().kind().stratum()).size());
     }
     return out;
   }

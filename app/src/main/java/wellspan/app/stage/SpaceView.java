@@ -38,14 +38,16 @@ import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
-import wellspan.core.describe.Finish;
+import wellspan.core.describe.Finishes;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Gathering;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.picture.Texture;
+import wellspan.core.shape.Shape;
 
 /**
  * The job in 3D: drag to orbit, drag with the secondary button or Shift to pan, wheel to zoom to
@@ -182,29 +184,33 @@ public final class SpaceView extends StackPane {
     double thickness = Math.max(box.width(), box.depth()) / 700;
     for (Build.BuiltItem i : shown) {
       boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
-      switch (i.item()) {
-        case Item.TerrainSurface s ->
-            surface(meshes, i.id(), s.mesh(), Theme.of(i.item().band()), chosen, s.texture());
-        case Item.Cover s ->
-            surface(meshes, i.id(), s.mesh(), colour(i.item()), chosen, Optional.empty());
-        case Item.Body s ->
-            surface(meshes, i.id(), s.mesh(), colour(i.item()), chosen, Optional.empty());
-        case Item.AlignmentLine a ->
+      switch (i.item().shape()) {
+        case Shape.Faces f ->
+            surface(
+                meshes,
+                i.id(),
+                f.mesh(),
+                i.item().kind().is(Kind.TERRAIN)
+                    ? Theme.of(i.item().kind().stratum())
+                    : colour(i.item()),
+                chosen,
+                i.item().attributes().texture());
+        case Shape.Axis a ->
             add(
                 i.id(),
                 meshes.line(a.alignment(), thickness * (chosen ? 1.6 : 1)),
                 chosen ? theme.accent() : theme.ink());
-        case Item.StringLine l ->
+        case Shape.Lines l ->
             add(
                 i.id(),
                 meshes.string(l, thickness * (chosen ? 1.6 : 1)),
-                chosen ? theme.accent() : Theme.of(i.item().band()));
-        case Item.GroundImage g -> {} // it has no levels
-        case Item.PointGroup p ->
+                chosen ? theme.accent() : Theme.of(i.item().kind().stratum()));
+        case Shape.Picture g -> {} // it has no levels
+        case Shape.Points p ->
             add(
                 i.id(),
                 meshes.points(p, thickness * 4),
-                chosen ? theme.accent() : Theme.of(i.item().band()));
+                chosen ? theme.accent() : Theme.of(i.item().kind().stratum()));
       }
     }
     shown.forEach(this::label);
@@ -217,8 +223,8 @@ public final class SpaceView extends StackPane {
 
   /** Chainages along alignments, names of points. */
   private void label(Build.BuiltItem i) {
-    switch (i.item()) {
-      case Item.AlignmentLine a -> {
+    switch (i.item().shape()) {
+      case Shape.Axis a -> {
         for (double d = 0; d <= a.alignment().length(); d += SpaceMeshes.TICK_EVERY) {
           AlignmentPoint p = a.alignment().at(d);
           String words = Chainages.format(p.chainage());
@@ -228,7 +234,7 @@ public final class SpaceView extends StackPane {
               "figure");
         }
       }
-      case Item.PointGroup g when g.points().size() <= 60 ->
+      case Shape.Points g when g.points().size() <= 60 ->
           g.points().forEach(p -> labels.add(inPicture(p.position()), p.name(), "name"));
       default -> {}
     }
@@ -241,9 +247,9 @@ public final class SpaceView extends StackPane {
 
   /** Of what it is made of, or of its stratum. */
   private static Color colour(Item item) {
-    return Finish.standard(item)
+    return Finishes.standard(item)
         .map(f -> Color.rgb(f.rgb() >> 16 & 0xFF, f.rgb() >> 8 & 0xFF, f.rgb() & 0xFF))
-        .orElseGet(() -> Theme.of(item.band()));
+        .orElseGet(() -> Theme.of(item.kind().stratum()));
   }
 
   private void surface(

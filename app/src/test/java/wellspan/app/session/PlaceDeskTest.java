@@ -10,7 +10,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
@@ -18,6 +18,7 @@ import wellspan.core.place.Hypotheses;
 import wellspan.core.place.PointPair;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.place.SpotMark;
+import wellspan.core.shape.Shape;
 
 /** What the stop Place does to a job, without its window. */
 class PlaceDeskTest extends SessionFixture {
@@ -156,8 +157,8 @@ class PlaceDeskTest extends SessionFixture {
   private Position vertexOfGround() {
     return session.build().items().values().stream()
         .map(Build.BuiltItem::item)
-        .filter(Item.TerrainSurface.class::isInstance)
-        .map(i -> ((Item.TerrainSurface) i).mesh().vertex(17))
+        .filter(i -> i.kind().is(Kind.TERRAIN))
+        .map(i -> ((Shape.Faces) i.shape()).mesh().vertex(17))
         .findFirst()
         .orElseThrow();
   }

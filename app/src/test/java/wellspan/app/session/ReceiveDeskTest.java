@@ -9,10 +9,10 @@ import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.job.Source;
 import wellspan.core.receive.ColumnRole;
 import wellspan.core.receive.ReadingRule;
+import wellspan.core.shape.Shape;
 
 class ReceiveDeskTest extends SessionFixture {
   private static final ReadingRule.Columns HEIGHT_FIRST =
@@ -24,7 +24,8 @@ class ReceiveDeskTest extends SessionFixture {
   }
 
   private Position firstPoint() {
-    Item.PointGroup g = (Item.PointGroup) session.build().items().values().iterator().next().item();
+    Shape.Points g =
+        (Shape.Points) session.build().items().values().iterator().next().item().shape();
     return g.points().getFirst().position();
   }
 

@@ -11,6 +11,8 @@ import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Recipe;
 import wellspan.core.step.Step;
 
@@ -21,7 +23,7 @@ class ShapeDeskTest extends SessionFixture {
   private static final ItemId DESIGN = new ItemId("quay-road/terrain-surface/Design ground");
 
   private int points() {
-    return ((Item.PointGroup) session.build().items().get(POINTS).item()).points().size();
+    return ((Shape.Points) session.build().items().get(POINTS).item().shape()).points().size();
   }
 
   @Test
@@ -111,13 +113,11 @@ class ShapeDeskTest extends SessionFixture {
     session.shape().makeEarth(session.shape().comparisonProperty().get().orElseThrow());
     settle();
     assertThat(session.selectedItem().orElseThrow().item())
-        .isInstanceOfSatisfying(
-            Item.Body.class,
+        .satisfies(
             b -> {
-              assertThat(b.use()).isEqualTo(Item.Body.Use.FILL);
-              assertThat(b.mesh().volume())
-                  .isCloseTo(
-                      2 * ((Item.TerrainSurface) item(DESIGN)).mesh().planArea(), within(1.0));
+              assertThat(b.kind()).isEqualTo(Kind.FILL);
+              assertThat(b.triangles().orElseThrow().volume())
+                  .isCloseTo(2 * item(DESIGN).ground().orElseThrow().planArea(), within(1.0));
             });
   }
 
@@ -163,7 +163,7 @@ class ShapeDeskTest extends SessionFixture {
     session.shape().make(new Recipe.TexturedGround("Country", grid, picture, 8, 20, 0));
     settle();
     Item made = session.build().items().get(new ItemId("job/terrain-surface/Country")).item();
-    assertThat(((Item.TerrainSurface) made).texture()).isPresent();
+    assertThat(made.attributes().texture()).isPresent();
     assertThat(session.job().deliveries())
         .allSatisfy(d -> assertThat(d.heldBack()).contains(grid, picture));
     assertThat(session.build().isVisible(grid)).isFalse();

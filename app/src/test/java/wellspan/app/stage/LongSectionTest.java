@@ -13,12 +13,13 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.terrain.TriangleIndex;
 import wellspan.exchange.intake.SourceIntake;
 
@@ -58,12 +59,12 @@ class LongSectionTest {
             .orElseThrow();
     assertThat(s.name()).isEqualTo("Yard Link");
     Mesh ground =
-        ((Item.TerrainSurface)
-                build
-                    .items()
-                    .get(ItemId.of("quay-road", "terrain surface", "Design ground"))
-                    .item())
-            .mesh();
+        build
+            .items()
+            .get(ItemId.of("quay-road", "terrain surface", "Design ground"))
+            .item()
+            .ground()
+            .orElseThrow();
     TriangleIndex index = new TriangleIndex(ground);
     assertThat(s.ground()).hasSameSizeAs(s.design());
     for (int i = 0; i < s.ground().size(); i += 20) {
@@ -81,12 +82,12 @@ class LongSectionTest {
   @Test
   void meshesForTheScreenAreNearZeroAndLight() {
     Mesh ground =
-        ((Item.TerrainSurface)
-                build
-                    .items()
-                    .get(ItemId.of("quay-road", "terrain surface", "Design ground"))
-                    .item())
-            .mesh();
+        build
+            .items()
+            .get(ItemId.of("quay-road", "terrain surface", "Design ground"))
+            .item()
+            .ground()
+            .orElseThrow();
     Position zero = ground.bounds().centre();
     SpaceMeshes meshes = new SpaceMeshes(zero);
     int triangles = 0;
@@ -107,17 +108,16 @@ class LongSectionTest {
   void alignmentsAndPointsBecomeClosedBars() {
     SpaceMeshes meshes = new SpaceMeshes(new Position(412_600, 6_534_700, 20));
     var road =
-        ((Item.AlignmentLine)
-                build.items().get(ItemId.of("quay-road", "alignment", "Quay Road")).item())
+        ((Shape.Axis)
+                build.items().get(ItemId.of("quay-road", "alignment", "Quay Road")).item().shape())
             .alignment();
     TriangleMesh bar = meshes.line(road, 2);
     assertThat(bar.getFaces().size() / 6).isGreaterThan(8 * 240);
     TriangleMesh point =
         meshes.points(
-            new Item.PointGroup(
-                "p",
+            new Shape.Points(
                 java.util.List.of(
-                    new Item.NamedPoint("A", new Position(412_600, 6_534_700, Double.NaN), ""))),
+                    new NamedPoint("A", new Position(412_600, 6_534_700, Double.NaN), ""))),
             3);
     assertThat(point.getFaces().size() / 6).isEqualTo(4);
     assertThat(point.getPoints().get(2)).isZero();

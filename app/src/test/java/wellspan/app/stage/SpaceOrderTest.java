@@ -6,14 +6,16 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import wellspan.core.describe.Description;
+import wellspan.core.attribute.Description;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.job.Origin;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 class SpaceOrderTest {
   private static Mesh square(double side) {
@@ -23,7 +25,7 @@ class SpaceOrderTest {
   }
 
   private static Build.BuiltItem ground(String name, double side) {
-    return built(new Item.TerrainSurface(name, square(side), new int[0]));
+    return built(Item.surface(name, square(side)));
   }
 
   private static Build.BuiltItem built(Item item) {
@@ -32,12 +34,12 @@ class SpaceOrderTest {
   }
 
   private static Build.BuiltItem points() {
-    Item.NamedPoint p = new Item.NamedPoint("1", new Position(1, 1, 5), "");
-    return built(new Item.PointGroup("points", List.of(p)));
+    NamedPoint p = new NamedPoint("1", new Position(1, 1, 5), "");
+    return built(Item.points("points", List.of(p)));
   }
 
   private static Build.BuiltItem fill() {
-    return built(new Item.Body("fill", square(9), Band.EARTHWORKS, Item.Body.Use.FILL));
+    return built(Item.of("fill", Kind.FILL, new Shape.Faces(square(9))));
   }
 
   @Test
@@ -55,10 +57,9 @@ class SpaceOrderTest {
   void surfacesSideBySideShareARank() {
     Build.BuiltItem beside =
         built(
-            new Item.TerrainSurface(
+            Item.surface(
                 "beside",
-                new Mesh(new double[] {50, 50, 5, 60, 50, 5, 60, 60, 5}, new int[] {0, 1, 2}),
-                new int[0]));
+                new Mesh(new double[] {50, 50, 5, 60, 50, 5, 60, 60, 5}, new int[] {0, 1, 2})));
     Map<ItemId, Integer> order =
         SpaceOrder.of(List.of(ground("pad", 20), beside, ground("site", 90), points()));
     assertThat(order)

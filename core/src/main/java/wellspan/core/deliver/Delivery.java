@@ -1,9 +1,9 @@
 package wellspan.core.deliver;
 
 import java.util.Set;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 
 /**

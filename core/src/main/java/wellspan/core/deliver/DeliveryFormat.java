@@ -4,8 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.item.Item;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 /** The format of a delivered file. */
@@ -104,15 +105,18 @@ public sealed interface DeliveryFormat {
 
   /** Whether the format carries this item. */
   default boolean carries(Item item) {
-    return switch (item) {
-      case Item.TerrainSurface s -> !(this instanceof PointList) && s.mesh().triangleCount() > 0;
-      case Item.Cover c -> !(this instanceof PointList) && c.mesh().triangleCount() > 0;
-      case Item.AlignmentLine a -> !(this instanceof PointList);
-      case Item.StringLine l -> !(this instanceof PointList);
-      case Item.Body b ->
-          (this instanceof Ifc || this instanceof Dxf) && b.mesh().triangleCount() > 0;
-      case Item.PointGroup p -> !p.points().isEmpty();
-      case Item.GroundImage g -> false;
+    if (item.shape().isEmpty()) {
+      return false;
+    }
+    return switch (item.shape()) {
+      case Shape.Faces s ->
+          item.kind().surface()
+              ? !(this instanceof PointList)
+              : this instanceof Ifc || this instanceof Dxf;
+      case Shape.Axis a -> !(this instanceof PointList);
+      case Shape.Lines l -> !(this instanceof PointList);
+      case Shape.Points p -> true;
+      case Shape.Picture g -> false;
     };
   }
 

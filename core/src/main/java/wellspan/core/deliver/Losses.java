@@ -8,10 +8,12 @@ import java.util.Locale;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.PlanElement;
 import wellspan.core.describe.ClassRules;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.Shape;
 
 /** What a schema cannot carry of an item; said before writing and in the receipt. */
 public final class Losses {
@@ -30,9 +32,7 @@ public final class Losses {
               case DeliveryFormat.Dxf f -> ofDrawing(item);
               case DeliveryFormat.PointList f -> List.<Finding>of();
             });
-    if (item instanceof Item.TerrainSurface s
-        && s.texture().isPresent()
-        && !format.carriesPictures()) {
+    if (item.attributes().texture().isPresent() && !format.carriesPictures()) {
       out.add(note("deliver.texture", item, "the picture over it stays here."));
     }
     return out;
@@ -45,11 +45,11 @@ public final class Losses {
             "deliver.plain",
             item,
             "LandXML carries its name, geometry and received properties, no class and no properties of ours."));
-    if (item instanceof Item.Cover) {
+    if (item.kind().is(Kind.COVER)) {
       out.add(note("deliver.material", item, "the material goes as the surface's description."));
     }
-    if (item instanceof Item.AlignmentLine a) {
-      partProfile(a, out);
+    if (item.shape() instanceof Shape.Axis a) {
+      partProfile(item, a.alignment(), out);
     }
     return out;
   }
@@ -61,23 +61,24 @@ public final class Losses {
             "deliver.plain",
             item,
             "a drawing carries it on a layer of its own, without class and properties."));
-    switch (item) {
-      case Item.TerrainSurface s when s.invisibleCount() > 0 ->
+    if (item.kind().is(Kind.COVER)) {
+      out.add(note("deliver.material", item, "a drawing has no materials; it stays here."));
+    }
+    switch (item.shape()) {
+      case Shape.Faces s when s.invisibleCount() > 0 ->
           out.add(
               note(
                   "deliver.invisible",
                   item,
                   s.invisibleCount()
                       + " faces marked invisible are no part of the surface and stay here."));
-      case Item.Cover c ->
-          out.add(note("deliver.material", item, "a drawing has no materials; it stays here."));
-      case Item.AlignmentLine a ->
+      case Shape.Axis a ->
           out.add(
               note(
                   "deliver.chords",
                   item,
                   "it goes as a 3D line with a point every metre and at every element end; elements, profile and chainages stay here."));
-      case Item.PointGroup p when p.points().stream().anyMatch(q -> !q.code().isEmpty()) ->
+      case Shape.Points p when p.points().stream().anyMatch(q -> !q.code().isEmpty()) ->
           out.add(note("deliver.codes", item, "codes of points stay here."));
       default -> {}
     }
@@ -86,12 +87,11 @@ public final class Losses {
 
   private static List<Finding> ofModel(Item item, IfcSchema schema, Frame frame) {
     List<Finding> out = new ArrayList<>();
-    switch (item) {
-      case Item.AlignmentLine a
-          when schema != IfcSchema.IFC4X3 || !ClassRules.hasLayout(a.alignment()) ->
-          out.add(chords(a, schema));
-      case Item.AlignmentLine a -> partProfile(a, out);
-      case Item.TerrainSurface s -> {
+    switch (item.shape()) {
+      case Shape.Axis a when schema != IfcSchema.IFC4X3 || !ClassRules.hasLayout(a.alignment()) ->
+          out.add(chords(item, a.alignment(), schema));
+      case Shape.Axis a -> partProfile(item, a.alignment(), out);
+      case Shape.Faces s -> {
         if (s.invisibleCount() > 0) {
           out.add(
               note(
@@ -100,7 +100,7 @@ public final class Losses {
                   s.invisibleCount()
                       + " faces marked invisible are no part of the surface and stay here."));
         }
-        if (schema == IfcSchema.IFC2X3) {
+        if (schema == IfcSchema.IFC2X3 && item.kind().is(Kind.TERRAIN)) {
           out.add(
               note(
                   "deliver.class",
@@ -108,11 +108,9 @@ public final class Losses {
                   "IFC2x3 has no class for ground; it goes as IfcBuildingElementProxy."));
         }
       }
-      case Item.Body b -> {}
-      case Item.Cover c -> {}
-      case Item.StringLine l -> {}
-      case Item.PointGroup p -> {}
-      case Item.GroundImage g -> {}
+      case Shape.Lines l -> {}
+      case Shape.Points p -> {}
+      case Shape.Picture g -> {}
     }
     if (frame.scale() != 1 && schema != IfcSchema.IFC4X3) {
       out.add(
@@ -149,8 +147,7 @@ public final class Losses {
   }
 
   /** The chord of a metre departs from an arc of radius r by 1/(8 r). */
-  private static Finding chords(Item.AlignmentLine item, IfcSchema schema) {
-    Alignment a = item.alignment();
+  private static Finding chords(Item item, Alignment a, IfcSchema schema) {
     double sharpest = a.elements().stream().mapToDouble(Losses::curvature).max().orElse(0);
     return note(
             "deliver.chords",
@@ -168,8 +165,7 @@ public final class Losses {
     return Math.max(Math.abs(e.startCurvature()), Math.abs(e.endCurvature()));
   }
 
-  private static void partProfile(Item.AlignmentLine item, List<Finding> out) {
-    Alignment a = item.alignment();
+  private static void partProfile(Item item, Alignment a, List<Finding> out) {
     boolean part =
         a.profile().isPresent()
             && (a.profile().get().start() > 1e-6 || a.profile().get().end() < a.length() - 1e-6);

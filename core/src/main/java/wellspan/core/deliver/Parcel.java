@@ -1,11 +1,11 @@
 package wellspan.core.deliver;
 
 import java.util.List;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.IfcSchema;
+import wellspan.core.attribute.Description;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
 import wellspan.core.place.Control;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 
 /**

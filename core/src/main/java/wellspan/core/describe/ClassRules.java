@@ -4,9 +4,13 @@ import java.util.Set;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.SpiralLaw;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.ProductClasses;
 import wellspan.core.schema.Schema;
+import wellspan.core.shape.Shape;
 
 /**
  * The class that an item gets where nobody chose another: the received one where the schema has it,
@@ -44,7 +48,7 @@ public final class ClassRules {
     if (c.entity().isEmpty()) {
       return false;
     }
-    if (item instanceof Item.AlignmentLine && schema == IfcSchema.IFC4X3) {
+    if (item.shape() instanceof Shape.Axis && schema == IfcSchema.IFC4X3) {
       return c.entity()
           .equals("IfcAlignment"); // its layouts and segments belong to this class only
     }
@@ -58,40 +62,15 @@ public final class ClassRules {
         .allMatch(e -> !(e instanceof PlanElement.Spiral s) || LAYOUTS.contains(s.law()));
   }
 
-  /** The class for an item's kind. */
+  /**
+   * The class for an item's kind; an alignment with transitions that the layouts of IFC4.3 do not
+   * have goes as its line.
+   */
   public static EntityClass standard(Item item, IfcSchema schema) {
-    return switch (item) {
-      case Item.TerrainSurface s ->
-          schema == IfcSchema.IFC2X3
-              ? new EntityClass("IfcBuildingElementProxy", "")
-              : new EntityClass("IfcGeographicElement", "TERRAIN");
-      case Item.AlignmentLine a ->
-          switch (schema) {
-            case IFC4X3 ->
-                hasLayout(a.alignment())
-                    ? new EntityClass("IfcAlignment", "")
-                    : new EntityClass("IfcAnnotation", "");
-            case IFC4 -> new EntityClass("IfcCivilElement", "");
-            case IFC2X3 -> new EntityClass("IfcAnnotation", "");
-          };
-      case Item.StringLine l -> new EntityClass("IfcAnnotation", "");
-      case Item.GroundImage g -> new EntityClass("IfcAnnotation", "");
-      case Item.PointGroup p ->
-          schema == IfcSchema.IFC4X3
-              ? new EntityClass("IfcAnnotation", "SURVEY")
-              : new EntityClass("IfcAnnotation", "");
-      case Item.Cover c ->
-          schema == IfcSchema.IFC2X3
-              ? new EntityClass("IfcBuildingElementProxy", "")
-              : new EntityClass("IfcGeographicElement", "NOTDEFINED");
-      case Item.Body b when schema == IfcSchema.IFC4X3 ->
-          switch (b.use()) {
-            case OBJECT -> new EntityClass("IfcBuildingElementProxy", "");
-            // IfcEarthworksCut is an opening in another element and cannot stand for itself
-            case CUT -> new EntityClass("IfcEarthworksElement", "");
-            case FILL -> new EntityClass("IfcEarthworksFill", "NOTDEFINED");
-          };
-      case Item.Body b -> new EntityClass("IfcBuildingElementProxy", "");
-    };
+    boolean asLine =
+        schema == IfcSchema.IFC4X3
+            && item.shape() instanceof Shape.Axis a
+            && !hasLayout(a.alignment());
+    return asLine ? Kind.STRING.classes().get(schema) : item.kind().classes().get(schema);
   }
 }

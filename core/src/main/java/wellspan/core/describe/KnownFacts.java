@@ -3,9 +3,13 @@ package wellspan.core.describe;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import wellspan.core.align.Alignment;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
+import wellspan.core.shape.Shape;
 
 /** The property set that every item gets from what is known without asking anybody. */
 public final class KnownFacts {
@@ -23,32 +27,32 @@ public final class KnownFacts {
     v.put("SourceFile", new PropertyValue.Label(file));
     v.put("SourceRevision", new PropertyValue.Label(revision));
     v.put("SourceName", new PropertyValue.Label(item.name()));
-    switch (item) {
-      case Item.TerrainSurface s -> {
+    switch (item.shape()) {
+      case Shape.Faces s -> {
         mesh(v, s.mesh());
-        v.put("InvisibleFaces", new PropertyValue.Count(s.invisibleCount()));
+        if (item.kind().is(Kind.TERRAIN)) {
+          v.put("InvisibleFaces", new PropertyValue.Count(s.invisibleCount()));
+        }
+        if (item.kind().is(Kind.COVER)) {
+          v.put("Material", new PropertyValue.Label(item.attributes().material()));
+        }
       }
-      case Item.Body b -> mesh(v, b.mesh());
-      case Item.Cover c -> {
-        mesh(v, c.mesh());
-        v.put("Material", new PropertyValue.Label(c.material()));
-      }
-      case Item.AlignmentLine a -> {
+      case Shape.Axis a -> {
         Alignment line = a.alignment();
         v.put("Length", new PropertyValue.Length(line.length()));
         v.put("StartChainage", new PropertyValue.Length(line.startChainage()));
         v.put("EndChainage", new PropertyValue.Length(line.endChainage()));
         v.put("HasProfile", new PropertyValue.Flag(line.profile().isPresent()));
       }
-      case Item.StringLine l -> {
+      case Shape.Lines l -> {
         v.put("Points", new PropertyValue.Count(l.pointCount()));
         v.put("Length", new PropertyValue.Length(l.planLength()));
       }
-      case Item.GroundImage g -> {
+      case Shape.Picture g -> {
         v.put("Columns", new PropertyValue.Count(g.pixels().width()));
         v.put("Rows", new PropertyValue.Count(g.pixels().height()));
       }
-      case Item.PointGroup p -> v.put("Points", new PropertyValue.Count(p.points().size()));
+      case Shape.Points p -> v.put("Points", new PropertyValue.Count(p.points().size()));
     }
     return new PropertySet(SET, v);
   }

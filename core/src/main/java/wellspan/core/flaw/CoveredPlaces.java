@@ -5,6 +5,8 @@ import java.util.HashSet;
 import java.util.Set;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
+import wellspan.core.shape.Shape;
 
 /**
  * Where covers lie: a hole of the ground that a cover fills is none. Covers are cut exactly out of
@@ -25,7 +27,7 @@ public final class CoveredPlaces {
   public static CoveredPlaces of(Collection<Item> items) {
     Set<Place> out = new HashSet<>();
     for (Item i : items) {
-      if (i instanceof Item.Cover c) {
+      if (i.kind().is(Kind.COVER) && i.shape() instanceof Shape.Faces c) {
         for (int v : c.mesh().triangles()) {
           out.add(place(c.mesh(), v));
         }

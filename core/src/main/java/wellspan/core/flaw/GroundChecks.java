@@ -12,7 +12,9 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.PlanVertices;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.Shape;
 import wellspan.core.triangulate.Triangulator;
 
 /**
@@ -42,10 +44,10 @@ public final class GroundChecks {
    */
   public static List<Finding> of(Item item, CoveredPlaces covers, Progress progress) {
     List<Finding> out = new ArrayList<>();
-    switch (item) {
-      case Item.PointGroup p when p.points().size() >= LEAST_POINTS ->
+    switch (item.shape()) {
+      case Shape.Points p when p.points().size() >= LEAST_POINTS ->
           loose(item.name(), p.coordinates(), progress, out);
-      case Item.TerrainSurface s when s.mesh().triangleCount() > 0 -> {
+      case Shape.Faces s when item.kind().is(Kind.TERRAIN) && !s.isEmpty() -> {
         vertices(item.name(), s.mesh(), progress.part(0, 0.5), out);
         surface(item.name(), s.mesh(), covers, progress.part(0.5, 1), out);
       }

@@ -3,272 +3,99 @@ package wellspan.core.item;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
+import wellspan.core.attribute.Attributes;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
-import wellspan.core.geom.Position;
 import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
-import wellspan.core.picture.Texture;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
-/** One thing of a job, with geometry in shared coordinates. */
-public sealed interface Item {
-  /** Name as in the source. */
-  String name();
+/**
+ * One thing of a job.
+ *
+ * @param name as in the source
+ * @param kind what it is
+ * @param shape its geometry, in shared coordinates
+ * @param attributes what is said of it
+ */
+public record Item(String name, Kind kind, Shape shape, Attributes attributes) {
 
-  /** What kind of thing it is, in the trade's words. */
-  String kind();
-
-  /** The stratum it lies in. */
-  Band band();
-
-  Box bounds();
-
-  /** The same under another name. */
-  default Item named(String name) {
-    return switch (this) {
-      case TerrainSurface s -> new TerrainSurface(name, s.mesh, s.invisible, s.texture);
-      case Body b -> new Body(name, b.mesh, b.band, b.use);
-      case Cover c -> new Cover(name, c.mesh, c.material);
-      case AlignmentLine a -> new AlignmentLine(name, a.alignment);
-      case StringLine l -> new StringLine(name, l.lines);
-      case PointGroup p -> new PointGroup(name, p.points);
-      case GroundImage g -> new GroundImage(name, g.pixels, g.place);
-    };
+  /** An item of which nothing else is said. */
+  public static Item of(String name, Kind kind, Shape shape) {
+    return new Item(name, kind, shape, Attributes.NONE);
   }
 
-  /** The triangles it is made of; empty for lines, points and pictures. */
-  default Optional<Mesh> triangles() {
-    return switch (this) {
-      case TerrainSurface s -> Optional.of(s.mesh());
-      case Body b -> Optional.of(b.mesh());
-      case Cover c -> Optional.of(c.mesh());
-      case AlignmentLine a -> Optional.empty();
-      case StringLine l -> Optional.empty();
-      case PointGroup p -> Optional.empty();
-      case GroundImage g -> Optional.empty();
-    };
+  /** A terrain surface with its triangles as designed. */
+  public static Item surface(String name, Mesh mesh) {
+    return of(name, Kind.TERRAIN, new Shape.Faces(mesh));
+  }
+
+  /** A thing in faces, as received. */
+  public static Item body(String name, Mesh mesh, Band stratum) {
+    return of(name, Kind.body(stratum), new Shape.Faces(mesh));
+  }
+
+  /** An area of the ground with a material of its own. */
+  public static Item cover(String name, Mesh mesh, String material) {
+    return new Item(name, Kind.COVER, new Shape.Faces(mesh), Attributes.ofMaterial(material));
+  }
+
+  public static Item alignment(String name, Alignment alignment) {
+    return of(name, Kind.ALIGNMENT, new Shape.Axis(alignment));
   }
 
   /**
-   * A terrain surface with its triangles as designed.
-   *
-   * @param invisible vertex numbers, in threes, of faces that the designer marked as invisible;
-   *     they are kept but are no part of the surface
-   * @param texture a picture over it, if it has one
-   */
-  record TerrainSurface(String name, Mesh mesh, int[] invisible, Optional<Texture> texture)
-      implements Item {
-    /** A surface without a picture over it. */
-    public TerrainSurface(String name, Mesh mesh, int[] invisible) {
-      this(name, mesh, invisible, Optional.empty());
-    }
-
-    @Override
-    public String kind() {
-      return "terrain surface";
-    }
-
-    @Override
-    public Band band() {
-      return Band.GROUND;
-    }
-
-    @Override
-    public Box bounds() {
-      return mesh.bounds();
-    }
-
-    public int invisibleCount() {
-      return invisible.length / 3;
-    }
-  }
-
-  /**
-   * An area of the ground with a material of its own.
-   *
-   * @param material in the trade's words, may be empty
-   */
-  record Cover(String name, Mesh mesh, String material) implements Item {
-    @Override
-    public String kind() {
-      return "cover";
-    }
-
-    @Override
-    public Band band() {
-      return Band.GROUND;
-    }
-
-    @Override
-    public Box bounds() {
-      return mesh.bounds();
-    }
-  }
-
-  /** An alignment. */
-  record AlignmentLine(String name, Alignment alignment) implements Item {
-    @Override
-    public String kind() {
-      return "alignment";
-    }
-
-    @Override
-    public Band band() {
-      return Band.LINES_AND_POINTS;
-    }
-
-    @Override
-    public Box bounds() {
-      return alignment.bounds();
-    }
-  }
-
-  /**
-   * Lines in space without labels or elements: a string, breaklines, the lines of a drawing's
-   * layer.
+   * Lines in space.
    *
    * @param lines one or more
    */
-  record StringLine(String name, List<Polyline> lines) implements Item {
-    public StringLine {
-      lines = List.copyOf(lines);
-      if (lines.isEmpty()) {
-        throw new IllegalArgumentException("A string needs a line.");
-      }
-    }
-
-    public StringLine(String name, Polyline line) {
-      this(name, List.of(line));
-    }
-
-    /** Points of all lines together. */
-    public int pointCount() {
-      return lines.stream().mapToInt(Polyline::pointCount).sum();
-    }
-
-    /** Whether each line keeps to one level, and there are several levels. */
-    public boolean isContours() {
-      double first = lines.getFirst().point(0).height();
-      return lines.stream().anyMatch(l -> l.point(0).height() != first)
-          && lines.stream().allMatch(StringLine::isLevel);
-    }
-
-    private static boolean isLevel(Polyline line) {
-      double[] xyz = line.xyz();
-      for (int i = 2; i < xyz.length; i += 3) {
-        if (xyz[i] != xyz[2]) { // NaN, no level, equals nothing
-          return false;
-        }
-      }
-      return true;
-    }
-
-    /** Length of all lines in plan, metres. */
-    public double planLength() {
-      return lines.stream().mapToDouble(Polyline::planLength).sum();
-    }
-
-    @Override
-    public String kind() {
-      return "string";
-    }
-
-    @Override
-    public Band band() {
-      return Band.LINES_AND_POINTS;
-    }
-
-    @Override
-    public Box bounds() {
-      return lines.stream().map(Polyline::bounds).reduce(Box.EMPTY, Box::union);
-    }
+  public static Item string(String name, List<Polyline> lines) {
+    return of(name, Kind.STRING, new Shape.Lines(lines));
   }
 
-  /** Named single points, such as control points. */
-  record PointGroup(String name, List<NamedPoint> points) implements Item {
-    public PointGroup {
-      points = points instanceof PointTable t ? t : List.copyOf(points);
-    }
+  /** One line in space. */
+  public static Item string(String name, Polyline line) {
+    return string(name, List.of(line));
+  }
 
-    @Override
-    public String kind() {
-      return "points";
-    }
-
-    @Override
-    public Band band() {
-      return Band.LINES_AND_POINTS;
-    }
-
-    /** Easting, northing and level of all points, in threes; not to be written. */
-    public double[] coordinates() {
-      if (points instanceof PointTable t) {
-        return t.coordinates();
-      }
-      double[] xyz = new double[3 * points.size()];
-      for (int i = 0; i < points.size(); i++) {
-        Position p = points.get(i).position();
-        xyz[3 * i] = p.east();
-        xyz[3 * i + 1] = p.north();
-        xyz[3 * i + 2] = p.height();
-      }
-      return xyz;
-    }
-
-    @Override
-    public Box bounds() {
-      return Box.of(coordinates());
-    }
+  public static Item points(String name, List<NamedPoint> points) {
+    return of(name, Kind.POINTS, new Shape.Points(points));
   }
 
   /** A picture of the ground. */
-  record GroundImage(String name, Pixels pixels, PicturePlace place) implements Item {
-    @Override
-    public String kind() {
-      return "image";
-    }
-
-    @Override
-    public Band band() {
-      return Band.DRAWINGS;
-    }
-
-    @Override
-    public Box bounds() {
-      return place.bounds();
-    }
+  public static Item picture(String name, Pixels pixels, PicturePlace place) {
+    return of(name, Kind.IMAGE, new Shape.Picture(pixels, place));
   }
 
-  /** A point with its name or number and its code, which may be empty. */
-  record NamedPoint(String name, Position position, String code) {}
+  /** Extent in shared coordinates. */
+  public Box bounds() {
+    return shape.bounds();
+  }
 
-  /**
-   * A body or face set that is neither ground nor line.
-   *
-   * @param use earth that is cut or filled, or any other thing as received from a model
-   */
-  record Body(String name, Mesh mesh, Band band, Use use) implements Item {
-    /** What a body stands for. */
-    public enum Use {
-      OBJECT,
-      CUT,
-      FILL
-    }
+  /** The triangles it is made of; empty for lines, points and pictures. */
+  public Optional<Mesh> triangles() {
+    return shape.triangles();
+  }
 
-    /** A thing as received. */
-    public Body(String name, Mesh mesh, Band band) {
-      this(name, mesh, band, Use.OBJECT);
-    }
+  /** The triangles of a terrain surface that has some. */
+  public Optional<Mesh> ground() {
+    return kind.is(Kind.TERRAIN) && !shape.isEmpty() ? shape.triangles() : Optional.empty();
+  }
 
-    @Override
-    public String kind() {
-      return "body";
-    }
+  /** The same under another name. */
+  public Item named(String other) {
+    return new Item(other, kind, shape, attributes);
+  }
 
-    @Override
-    public Box bounds() {
-      return mesh.bounds();
-    }
+  /** The same in another form. */
+  public Item with(Shape other) {
+    return new Item(name, kind, other, attributes);
+  }
+
+  /** The same with other words about it. */
+  public Item with(Attributes others) {
+    return new Item(name, kind, shape, others);
   }
 }

@@ -10,6 +10,11 @@ import java.util.Locale;
  */
 public record ItemId(String value) implements Comparable<ItemId> {
 
+  /** The identity of an item that came from a source, or was made in the job. */
+  public static ItemId of(String source, Item item) {
+    return of(source, item.kind().title(), item.name());
+  }
+
   /** Two origins never share an identity: a slash in the name of a source is escaped. */
   public static ItemId of(String source, String kind, String name) {
     String origin = source.replace("%2F", "%252F").replace("/", "%2F");

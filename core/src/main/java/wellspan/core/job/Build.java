@@ -7,10 +7,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.describe.ClassRules;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.FrameChecks;
@@ -26,6 +25,8 @@ import wellspan.core.place.Placer;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.NamedPoint;
 
 /**
  * A job with everything that its sources hold, in shared coordinates: what the window shows and
@@ -103,10 +104,10 @@ public record Build(
         placed.put(s.name(), here);
         for (Received.Entry e : here.entries()) {
           Item item = e.item();
-          ItemId id = ItemId.of(s.name(), item.kind(), item.name());
+          ItemId id = ItemId.of(s.name(), item);
           for (int n = 2; base.containsKey(id); n++) { // two of one name are two
             item = e.item().named(e.item().name() + " (" + n + ")");
-            id = ItemId.of(s.name(), item.kind(), item.name());
+            id = ItemId.of(s.name(), item);
           }
           base.put(id, item);
           sources.put(id, s);
@@ -116,11 +117,9 @@ public record Build(
     }
     if (!job.marks().isEmpty()) {
       Item marks =
-          new Item.PointGroup(
+          Item.points(
               MARKS,
-              job.marks().stream()
-                  .map(m -> new Item.NamedPoint(m.name(), m.position(), ""))
-                  .toList());
+              job.marks().stream().map(m -> new NamedPoint(m.name(), m.position(), "")).toList());
       base.put(Shaping.Run.made(marks), marks);
     }
     Shaping.Run run = new Shaping.Run(job, base, shaping, progress);

@@ -5,6 +5,7 @@ import java.util.List;
 import wellspan.core.item.Item;
 import wellspan.core.place.Control;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 
 /** Takes the points of a source as the job's control points. */
 public final class ControlIntake {
@@ -20,7 +21,7 @@ public final class ControlIntake {
   public static Job take(Job job, String source, Received read) {
     List<Control.Point> points = new ArrayList<>();
     for (Item i : read.items()) {
-      if (i instanceof Item.PointGroup g) {
+      if (i.shape() instanceof Shape.Points g) {
         g.points().forEach(p -> points.add(new Control.Point(p.name(), p.position())));
       }
     }

@@ -1,7 +1,7 @@
 package wellspan.core.job;
 
 import java.util.Optional;
-import wellspan.core.describe.EntityClass;
+import wellspan.core.attribute.EntityClass;
 
 /**
  * What was decided about an item; it stays through every revision of the source.

@@ -7,7 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
+import wellspan.core.shape.NamedPoint;
 
 /**
  * How a list of points differs from its last revision. Points are paired in their order where all
@@ -33,7 +33,7 @@ record PointChange(
     int recoded) {
   private static final double SAME = 1e-6;
 
-  static PointChange between(List<Item.NamedPoint> before, List<Item.NamedPoint> now) {
+  static PointChange between(List<NamedPoint> before, List<NamedPoint> now) {
     Sum sum = new Sum();
     boolean paired = inOrder(before, now, sum) || byName(before, now, sum);
     return new PointChange(
@@ -77,7 +77,7 @@ record PointChange(
     return parts.isEmpty() ? "other names" : String.join("; ", parts);
   }
 
-  private static boolean inOrder(List<Item.NamedPoint> before, List<Item.NamedPoint> now, Sum sum) {
+  private static boolean inOrder(List<NamedPoint> before, List<NamedPoint> now, Sum sum) {
     if (before.size() != now.size()) {
       return false;
     }
@@ -92,18 +92,18 @@ record PointChange(
     return true;
   }
 
-  private static boolean byName(List<Item.NamedPoint> before, List<Item.NamedPoint> now, Sum sum) {
-    Map<String, Item.NamedPoint> old = new HashMap<>();
-    for (Item.NamedPoint p : before) {
+  private static boolean byName(List<NamedPoint> before, List<NamedPoint> now, Sum sum) {
+    Map<String, NamedPoint> old = new HashMap<>();
+    for (NamedPoint p : before) {
       if (p.name().isBlank() || old.put(p.name(), p) != null) {
         return false;
       }
     }
-    if (now.stream().map(Item.NamedPoint::name).distinct().count() < now.size()) {
+    if (now.stream().map(NamedPoint::name).distinct().count() < now.size()) {
       return false;
     }
-    for (Item.NamedPoint p : now) {
-      Item.NamedPoint was = old.get(p.name());
+    for (NamedPoint p : now) {
+      NamedPoint was = old.get(p.name());
       if (was != null) {
         sum.add(was, p);
       }
@@ -120,7 +120,7 @@ record PointChange(
     private Position where;
     private int recoded;
 
-    void add(Item.NamedPoint was, Item.NamedPoint is) {
+    void add(NamedPoint was, NamedPoint is) {
       Position a = was.position(), b = is.position();
       double plan = Math.hypot(b.east() - a.east(), b.north() - a.north());
       if (plan > SAME) {

@@ -13,6 +13,7 @@ import wellspan.core.align.Chainages;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.core.terrain.SurfaceChange;
 
 /**
@@ -77,16 +78,12 @@ public record RevisionChange(
   }
 
   private static Difference difference(Item was, Item is) {
-    return switch (is) {
-      case Item.TerrainSurface s when was instanceof Item.TerrainSurface w ->
+    return switch (is.shape()) {
+      case Shape.Faces s when was.shape() instanceof Shape.Faces w ->
           surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
-      case Item.Cover s when was instanceof Item.Cover w ->
-          surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
-      case Item.Body s when was instanceof Item.Body w ->
-          surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
-      case Item.AlignmentLine a when was instanceof Item.AlignmentLine w ->
+      case Shape.Axis a when was.shape() instanceof Shape.Axis w ->
           alignments(w.alignment(), a.alignment());
-      case Item.StringLine l when was instanceof Item.StringLine w ->
+      case Shape.Lines l when was.shape() instanceof Shape.Lines w ->
           new Difference(
               same(w.lines(), l.lines())
                   ? ""
@@ -95,17 +92,12 @@ public record RevisionChange(
                       + l.pointCount()
                       + " now, not all in the same places",
               0);
-      case Item.PointGroup p when was instanceof Item.PointGroup w ->
+      case Shape.Points p when was.shape() instanceof Shape.Points w ->
           p.points().equals(w.points())
               ? new Difference("", 0)
               : points(PointChange.between(w.points(), p.points()));
-      case Item.GroundImage g when was instanceof Item.GroundImage w ->
-          new Difference(
-              Arrays.equals(g.pixels().argb(), w.pixels().argb())
-                      && Arrays.equals(g.place().corners(), w.place().corners())
-                  ? ""
-                  : "another picture or place than before",
-              0);
+      case Shape.Picture g when was.shape() instanceof Shape.Picture w ->
+          new Difference(g.sameAs(w) ? "" : "another picture or place than before", 0);
       default -> new Difference("other kind than before", 0);
     };
   }

@@ -170,7 +170,7 @@ public record Shaping(Map<ItemId, ShapedItem> shaped, Map<String, MadeItems> mad
 
     /** Identity of what was made in the job. */
     static ItemId made(Item i) {
-      return ItemId.of(Build.JOB, i.kind(), i.name());
+      return ItemId.of(Build.JOB, i);
     }
 
     private MadeItems make(Recipe recipe) {

@@ -7,29 +7,31 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
+import wellspan.core.attribute.ValueTypes;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.ClassRules;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.Finish;
-import wellspan.core.describe.IfcSchema;
+import wellspan.core.describe.Finishes;
 import wellspan.core.describe.KnownFacts;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
-import wellspan.core.describe.ValueTypes;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.job.Source;
 import wellspan.core.place.Control;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.proof.Boundaries;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Recipe;
 import wellspan.core.triangulate.BreaklineChains;
 import wellspan.core.unit.LinearUnit;
@@ -70,17 +72,17 @@ public final class Packing {
       Build build, GlobalIds ids, Build.BuiltItem i, Delivery delivery) {
     Parcel.Piece whole = piece(build, ids, i, delivery);
     if (!(delivery.format() instanceof DeliveryFormat.LandXml)
-        || !(i.item() instanceof Item.TerrainSurface s)) {
+        || !(i.item().kind().is(Kind.TERRAIN) && i.item().shape() instanceof Shape.Faces s)) {
       return Stream.of(whole);
     }
     List<Polyline> lines = BreaklineChains.of(s.mesh(), breaklines(build, i));
     return lines.isEmpty()
         ? Stream.of(whole)
         : Stream.of(
-            whole, breaklines(whole, ids, new Item.StringLine(s.name() + BREAKLINES, lines)));
+            whole, breaklines(whole, ids, Item.string(i.item().name() + BREAKLINES, lines)));
   }
 
-  private static Parcel.Piece breaklines(Parcel.Piece of, GlobalIds ids, Item.StringLine lines) {
+  private static Parcel.Piece breaklines(Parcel.Piece of, GlobalIds ids, Item lines) {
     String key = of.key() + PART + BREAKLINES; // no item's identity holds the separator
     Description d =
         new Description(
@@ -100,7 +102,7 @@ public final class Packing {
     List<Polyline> out = new ArrayList<>();
     for (ItemId id : from) {
       Build.BuiltItem lines = build.items().get(id);
-      if (lines != null && lines.item() instanceof Item.StringLine l) {
+      if (lines != null && lines.item().shape() instanceof Shape.Lines l) {
         out.addAll(l.lines());
       }
     }
@@ -149,10 +151,9 @@ public final class Packing {
             .filter(s -> !s.name().equals(Boundaries.SET))
             .filter(s -> !s.values().isEmpty())
             .forEach(sets::add);
-        if (item instanceof Item.Cover cover && !cover.material().isEmpty()) {
-          sets.add(
-              new PropertySet(
-                  COVER, Map.of("Material", new PropertyValue.Label(cover.material()))));
+        String material = item.attributes().material();
+        if (item.kind().is(Kind.COVER) && !material.isEmpty()) {
+          sets.add(new PropertySet(COVER, Map.of("Material", new PropertyValue.Label(material))));
         }
       }
       case DeliveryFormat.Dxf f -> {}
@@ -163,8 +164,13 @@ public final class Packing {
         c,
         globalId,
         sets,
-        faces ? said.finish().or(() -> Finish.standard(item)) : Finish.standard(item),
-        faces ? Optional.of(item instanceof Item.Body b && b.mesh().isClosed()) : Optional.empty());
+        faces ? said.finish().or(() -> Finishes.standard(item)) : Finishes.standard(item),
+        faces
+            ? Optional.of(
+                !item.kind().surface()
+                    && item.shape() instanceof Shape.Faces b
+                    && b.mesh().isClosed())
+            : Optional.empty());
   }
 
   /**

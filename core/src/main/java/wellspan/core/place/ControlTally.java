@@ -13,6 +13,8 @@ import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 /**
  * Control points as known against those found in one source or delivered file, worst first.
@@ -93,17 +95,13 @@ public record ControlTally(
    * @param read in shared coordinates
    */
   public static ControlTally of(Control control, String where, Received read) {
-    List<Item.NamedPoint> points = new ArrayList<>();
+    List<NamedPoint> points = new ArrayList<>();
     List<double[]> vertices = new ArrayList<>();
     for (Item i : read.items()) {
-      switch (i) {
-        case Item.PointGroup g -> points.addAll(g.points());
-        case Item.TerrainSurface s -> vertices.add(s.mesh().xyz());
-        case Item.Cover c -> vertices.add(c.mesh().xyz());
-        case Item.Body b -> vertices.add(b.mesh().xyz());
-        case Item.GroundImage g -> {} // it has no points
-        case Item.StringLine l -> l.lines().forEach(p -> vertices.add(p.xyz()));
-        case Item.AlignmentLine a -> {}
+      if (i.shape() instanceof Shape.Points p) {
+        points.addAll(p.points());
+      } else {
+        vertices.addAll(i.shape().vertices());
       }
     }
     Box extent = read.bounds();
@@ -132,16 +130,16 @@ public record ControlTally(
         && p.north() <= b.maxN();
   }
 
-  private static Optional<Line> byName(Control.Point c, List<Item.NamedPoint> points) {
+  private static Optional<Line> byName(Control.Point c, List<NamedPoint> points) {
     return points.stream()
         .filter(p -> p.name().strip().equalsIgnoreCase(c.name().strip()))
         .min(Comparator.comparingDouble(p -> p.position().planDistanceTo(c.known())))
         .map(p -> new Line(c.name(), c.known(), p.position(), FoundBy.NAME));
   }
 
-  private static Optional<Line> nearestPoint(Control.Point c, List<Item.NamedPoint> points) {
+  private static Optional<Line> nearestPoint(Control.Point c, List<NamedPoint> points) {
     return points.stream()
-        .map(Item.NamedPoint::position)
+        .map(NamedPoint::position)
         .filter(p -> p.planDistanceTo(c.known()) <= REACH)
         .min(Comparator.comparingDouble(p -> p.planDistanceTo(c.known())))
         .map(p -> new Line(c.name(), c.known(), p, FoundBy.POINT));

@@ -9,6 +9,8 @@ import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 /** Finds point pairs for a fit by the points' names. */
 public final class PairMatching {
@@ -26,8 +28,8 @@ public final class PairMatching {
     List<PointPair> out = new ArrayList<>();
     for (Control.Point c : control.points()) {
       for (Item i : raw.items()) {
-        if (i instanceof Item.PointGroup g) {
-          Optional<Item.NamedPoint> same =
+        if (i.shape() instanceof Shape.Points g) {
+          Optional<NamedPoint> same =
               g.points().stream().filter(p -> plain(p.name()).equals(plain(c.name()))).findFirst();
           if (same.isPresent()) {
             out.add(

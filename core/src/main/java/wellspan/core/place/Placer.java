@@ -28,6 +28,8 @@ import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 import wellspan.core.picture.Texture;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 /** Brings what a reader found into the shared coordinates of a job. */
 public final class Placer {
@@ -251,28 +253,30 @@ public final class Placer {
   }
 
   private Item move(Item item, PointMap m) throws Transformation.OutsideAreaException {
-    return switch (item) {
-      case Item.TerrainSurface s ->
-          new Item.TerrainSurface(
-              s.name(), move(s.mesh(), m), s.invisible(), moved(s.name(), s.texture(), m));
-      case Item.Cover c -> new Item.Cover(c.name(), move(c.mesh(), m), c.material());
-      case Item.Body b -> new Item.Body(b.name(), move(b.mesh(), m), b.band(), b.use());
-      case Item.AlignmentLine a -> new Item.AlignmentLine(a.name(), move(a.alignment(), m));
-      case Item.StringLine l -> {
+    Optional<Texture> texture = moved(item.name(), item.attributes().texture(), m);
+    return item.with(move(item.name(), item.shape(), m))
+        .with(item.attributes().withTexture(texture));
+  }
+
+  private Shape move(String name, Shape shape, PointMap m)
+      throws Transformation.OutsideAreaException {
+    return switch (shape) {
+      case Shape.Faces f -> new Shape.Faces(move(f.mesh(), m), f.invisible());
+      case Shape.Axis a -> new Shape.Axis(move(a.alignment(), m));
+      case Shape.Lines l -> {
         List<Polyline> lines = new ArrayList<>();
         for (Polyline p : l.lines()) {
           lines.add(new Polyline(m.apply(p.xyz())));
         }
-        yield new Item.StringLine(l.name(), lines);
+        yield new Shape.Lines(lines);
       }
-      case Item.GroundImage g ->
-          new Item.GroundImage(g.name(), g.pixels(), moved(g.name(), g.pixels(), g.place(), m));
-      case Item.PointGroup g -> {
-        List<Item.NamedPoint> points = new ArrayList<>();
-        for (Item.NamedPoint p : g.points()) {
-          points.add(new Item.NamedPoint(p.name(), m.apply(p.position()), p.code()));
+      case Shape.Picture g -> new Shape.Picture(g.pixels(), moved(name, g.pixels(), g.place(), m));
+      case Shape.Points g -> {
+        List<NamedPoint> points = new ArrayList<>();
+        for (NamedPoint p : g.points()) {
+          points.add(new NamedPoint(p.name(), m.apply(p.position()), p.code()));
         }
-        yield new Item.PointGroup(g.name(), points);
+        yield new Shape.Points(points);
       }
     };
   }

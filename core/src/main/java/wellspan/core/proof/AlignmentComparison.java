@@ -15,9 +15,7 @@ final class AlignmentComparison {
   private AlignmentComparison() {}
 
   static ItemComparison compare(
-      Item.AlignmentLine sentItem, Item.AlignmentLine arrivedItem, double tolerance) {
-    Alignment sent = sentItem.alignment();
-    Alignment arrived = arrivedItem.alignment();
+      Item sentItem, Alignment sent, Alignment arrived, double tolerance) {
     List<Difference> findings = new ArrayList<>();
     List<AlignmentPoint> points = sent.everyWithEnds(1);
     double[] deviations = new double[points.size()];
@@ -76,7 +74,7 @@ final class AlignmentComparison {
     }
     return new ItemComparison(
         new Proof.ItemProof(
-            name, sentItem.kind(), points.size() + " points", max, identical, deviations),
+            name, sentItem.kind().title(), points.size() + " points", max, identical, deviations),
         findings);
   }
 

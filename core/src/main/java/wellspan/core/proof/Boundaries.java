@@ -3,13 +3,13 @@ package wellspan.core.proof;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
-import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 
 /**
  * The boundaries that a file gives for a surface.
@@ -38,7 +38,7 @@ public record Boundaries(String surface, List<Polyline> rings, List<String> type
 
   /** Empty for all other lines. */
   public static Optional<Boundaries> of(Received.Entry e) {
-    if (!(e.item() instanceof Item.StringLine lines)) {
+    if (!(e.item().shape() instanceof Shape.Lines lines)) {
       return Optional.empty();
     }
     return e.description().map(Description::propertySets).orElse(List.of()).stream()

@@ -20,8 +20,7 @@ final class ChordsOfAlignment {
 
   private ChordsOfAlignment() {}
 
-  static ItemComparison compare(Item.AlignmentLine sent, List<Polyline> arrived, double tolerance) {
-    Alignment a = sent.alignment();
+  static ItemComparison compare(Item sent, Alignment a, List<Polyline> arrived, double tolerance) {
     double start = a.profile().map(p -> Math.max(0, p.start())).orElse(0.0);
     double end = a.profile().map(p -> Math.min(a.length(), p.end())).orElse(a.length());
     if (arrived.size() != 1) {
@@ -90,10 +89,10 @@ final class ChordsOfAlignment {
   }
 
   private static ItemComparison result(
-      Item.AlignmentLine sent, int points, double max, double[] off, Difference... found) {
+      Item sent, int points, double max, double[] off, Difference... found) {
     return new ItemComparison(
         new Proof.ItemProof(
-            sent.name(), sent.kind(), points + " points", max, found.length == 0, off),
+            sent.name(), sent.kind().title(), points + " points", max, found.length == 0, off),
         List.of(found));
   }
 

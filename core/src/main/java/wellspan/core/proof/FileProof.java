@@ -7,19 +7,22 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.crs.CrsCatalogue;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.EntityClass;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Severity;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.MeshWeld;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Difference.What;
 import wellspan.core.receive.Received;
 import wellspan.core.schema.Schema;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 /**
@@ -150,7 +153,7 @@ public final class FileProof {
 
   private static Optional<Mesh> surface(Boundaries b, Received file) {
     return file.items().stream()
-        .filter(i -> i instanceof Item.TerrainSurface && i.name().equals(b.surface()))
+        .filter(i -> i.kind().is(Kind.TERRAIN) && i.name().equals(b.surface()))
         .findFirst()
         .flatMap(Item::triangles);
   }
@@ -167,7 +170,7 @@ public final class FileProof {
           meant.stream()
               .anyMatch(
                   m ->
-                      m.item() instanceof Item.StringLine
+                      m.item().shape() instanceof Shape.Lines
                           && m.item().name().equals(e.item().name()));
       if (boundary.isEmpty() || meantToo) {
         out.add(e);
@@ -270,14 +273,15 @@ public final class FileProof {
       if (both(Content.TEXTURES)) {
         differences.addAll(TextureComparison.compare(item, a.item(), limits.tolerance()));
       }
-    } else if (item instanceof Item.AlignmentLine x && a.item() instanceof Item.AlignmentLine y) {
-      take(AlignmentComparison.compare(x, y, limits.tolerance()));
-    } else if (item instanceof Item.AlignmentLine x && a.item() instanceof Item.StringLine y) {
-      take(ChordsOfAlignment.compare(x, y.lines(), limits.tolerance()));
-    } else if (item instanceof Item.StringLine x && a.item() instanceof Item.StringLine y) {
-      take(LineComparison.loose(x, x.lines(), y.lines(), limits));
-    } else if (item instanceof Item.PointGroup x && a.item() instanceof Item.PointGroup y) {
-      take(PointComparison.compare(x, inOrder(x, y), limits));
+    } else if (item.shape() instanceof Shape.Axis x && a.item().shape() instanceof Shape.Axis y) {
+      take(AlignmentComparison.compare(item, x.alignment(), y.alignment(), limits.tolerance()));
+    } else if (item.shape() instanceof Shape.Axis x && a.item().shape() instanceof Shape.Lines y) {
+      take(ChordsOfAlignment.compare(item, x.alignment(), y.lines(), limits.tolerance()));
+    } else if (item.shape() instanceof Shape.Lines x && a.item().shape() instanceof Shape.Lines y) {
+      take(LineComparison.loose(item, x.lines(), y.lines(), limits));
+    } else if (item.shape() instanceof Shape.Points x
+        && a.item().shape() instanceof Shape.Points y) {
+      take(PointComparison.compare(item, x, inOrder(x, y), limits));
     } else if (!item.kind().equals(a.item().kind())) {
       differences.add(
           Difference.of(
@@ -322,16 +326,15 @@ public final class FileProof {
   }
 
   /** The arrived points in the order of the sent ones, where their names tell it. */
-  private static Item.PointGroup inOrder(Item.PointGroup sent, Item.PointGroup arrived) {
-    Map<String, Item.NamedPoint> byName = new HashMap<>();
+  private static Shape.Points inOrder(Shape.Points sent, Shape.Points arrived) {
+    Map<String, NamedPoint> byName = new HashMap<>();
     arrived.points().forEach(p -> byName.put(p.name(), p));
     boolean all =
         byName.size() == arrived.points().size()
             && sent.points().size() == arrived.points().size()
             && sent.points().stream().allMatch(p -> byName.containsKey(p.name()));
     return all
-        ? new Item.PointGroup(
-            arrived.name(), sent.points().stream().map(p -> byName.get(p.name())).toList())
+        ? new Shape.Points(sent.points().stream().map(p -> byName.get(p.name())).toList())
         : arrived;
   }
 

@@ -35,7 +35,12 @@ final class LineComparison {
     }
     return new ItemComparison(
         new Proof.ItemProof(
-            sent.name(), sent.kind(), here.size() + " points", max, found.isEmpty(), deviations),
+            sent.name(),
+            sent.kind().title(),
+            here.size() + " points",
+            max,
+            found.isEmpty(),
+            deviations),
         found);
   }
 

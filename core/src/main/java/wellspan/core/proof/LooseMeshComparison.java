@@ -108,7 +108,7 @@ final class LooseMeshComparison {
     return new ItemComparison(
         new Proof.ItemProof(
             item.name(),
-            item.kind(),
+            item.kind().title(),
             MeshComparison.counted(sent),
             max,
             same && found.isEmpty(),

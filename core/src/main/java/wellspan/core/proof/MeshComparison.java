@@ -94,7 +94,7 @@ final class MeshComparison {
     return new ItemComparison(
         new Proof.ItemProof(
             item.name(),
-            item.kind(),
+            item.kind().title(),
             counted(sent),
             max,
             identical && max <= tolerance,

@@ -9,10 +9,11 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import wellspan.core.describe.Description;
+import wellspan.core.attribute.Description;
 import wellspan.core.geom.Box;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 
 /**
  * Which item of what arrived is which of what was sent: by GlobalId where both have it, else by
@@ -106,19 +107,19 @@ record Pairing(List<Optional<Received.Entry>> arrived, List<Received.Entry> extr
   }
 
   private static String kind(Item item) {
-    return item.kind();
+    return item.kind().title();
   }
 
   /** Kinds whose geometry can be compared. */
   static String family(Item item) {
     return item.triangles().isPresent()
         ? "faces"
-        : switch (item) {
-          case Item.AlignmentLine a -> "line";
-          case Item.StringLine l -> "line";
-          case Item.PointGroup p -> "points";
-          case Item.GroundImage g -> "picture";
-          default -> "faces";
+        : switch (item.shape()) {
+          case Shape.Axis a -> "line";
+          case Shape.Lines l -> "line";
+          case Shape.Points p -> "points";
+          case Shape.Picture g -> "picture";
+          case Shape.Faces f -> "faces";
         };
   }
 

@@ -5,6 +5,8 @@ import java.util.List;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.proof.Difference.What;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 /** Compares named points as sent and as arrived, in their order. */
 final class PointComparison {
@@ -13,7 +15,7 @@ final class PointComparison {
 
   private PointComparison() {}
 
-  static ItemComparison compare(Item.PointGroup sent, Item.PointGroup arrived, Limits limits) {
+  static ItemComparison compare(Item item, Shape.Points sent, Shape.Points arrived, Limits limits) {
     List<Difference> found = new ArrayList<>();
     int n = sent.points().size();
     double[] deviations = {};
@@ -23,8 +25,8 @@ final class PointComparison {
       max = 0;
       int more = 0;
       for (int i = 0; i < n; i++) {
-        Item.NamedPoint p = sent.points().get(i);
-        Item.NamedPoint q = arrived.points().get(i);
+        NamedPoint p = sent.points().get(i);
+        NamedPoint q = arrived.points().get(i);
         deviations[i] = limits.distance(p.position(), q.position());
         max = Math.max(max, deviations[i]);
         boolean named = !limits.pointNames() || p.name().equals(q.name());
@@ -33,7 +35,7 @@ final class PointComparison {
           Difference d =
               at(
                   What.NAME,
-                  sent,
+                  item,
                   "point "
                       + p.name()
                       + " "
@@ -50,7 +52,7 @@ final class PointComparison {
           Difference d =
               at(
                       What.GEOMETRY,
-                      sent,
+                      item,
                       "point "
                           + p.name()
                           + " lies "
@@ -64,14 +66,14 @@ final class PointComparison {
       if (more > 0) {
         found.add(
             Difference.of(
-                What.GEOMETRY, sent.name(), sent.name() + ": " + more + " more points differ."));
+                What.GEOMETRY, item.name(), item.name() + ": " + more + " more points differ."));
       }
     } else {
       found.add(
           Difference.of(
               What.GEOMETRY,
-              sent.name(),
-              sent.name()
+              item.name(),
+              item.name()
                   + ": "
                   + n
                   + " points were sent, "
@@ -80,7 +82,7 @@ final class PointComparison {
     }
     return new ItemComparison(
         new Proof.ItemProof(
-            sent.name(), sent.kind(), n + " points", max, found.isEmpty(), deviations),
+            item.name(), item.kind().title(), n + " points", max, found.isEmpty(), deviations),
         found);
   }
 

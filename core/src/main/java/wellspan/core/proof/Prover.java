@@ -10,10 +10,10 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import wellspan.core.attribute.Description;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.Losses;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.Description;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Severity;
 import wellspan.core.geom.Mesh;
@@ -23,6 +23,7 @@ import wellspan.core.place.ControlTally;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Difference.What;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 
 /** Compares what was sent with what a reader found in the written file. */
 public final class Prover {
@@ -168,14 +169,15 @@ public final class Prover {
       if (parcel.format().carriesPictures()) {
         differences.addAll(TextureComparison.compare(sent, arrived, limits.tolerance()));
       }
-    } else if (sent instanceof Item.AlignmentLine s && arrived instanceof Item.AlignmentLine a) {
-      take(AlignmentComparison.compare(s, a, limits.tolerance()));
-    } else if (sent instanceof Item.AlignmentLine s && arrived instanceof Item.StringLine l) {
-      take(ChordsOfAlignment.compare(s, l.lines(), limits.tolerance()));
-    } else if (sent instanceof Item.StringLine s && arrived instanceof Item.StringLine l) {
-      take(LineComparison.compare(s, s.lines(), l.lines(), limits));
-    } else if (sent instanceof Item.PointGroup s && arrived instanceof Item.PointGroup p) {
-      take(PointComparison.compare(s, p, limits));
+    } else if (sent.shape() instanceof Shape.Axis s && arrived.shape() instanceof Shape.Axis a) {
+      take(AlignmentComparison.compare(sent, s.alignment(), a.alignment(), limits.tolerance()));
+    } else if (sent.shape() instanceof Shape.Axis s && arrived.shape() instanceof Shape.Lines l) {
+      take(ChordsOfAlignment.compare(sent, s.alignment(), l.lines(), limits.tolerance()));
+    } else if (sent.shape() instanceof Shape.Lines s && arrived.shape() instanceof Shape.Lines l) {
+      take(LineComparison.compare(sent, s.lines(), l.lines(), limits));
+    } else if (sent.shape() instanceof Shape.Points s
+        && arrived.shape() instanceof Shape.Points p) {
+      take(PointComparison.compare(sent, s, p, limits));
     } else {
       differences.add(
           Difference.of(
@@ -191,8 +193,8 @@ public final class Prover {
   }
 
   private void invisible(Item sent, Item arrived) {
-    int[] here = sent instanceof Item.TerrainSurface s ? s.invisible() : new int[0];
-    int[] there = arrived instanceof Item.TerrainSurface s ? s.invisible() : new int[0];
+    int[] here = sent.shape() instanceof Shape.Faces s ? s.invisible() : new int[0];
+    int[] there = arrived.shape() instanceof Shape.Faces s ? s.invisible() : new int[0];
     if (!java.util.Arrays.equals(here, there)) {
       differences.add(
           Difference.of(

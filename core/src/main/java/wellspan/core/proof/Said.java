@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.Finish;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.Finish;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.proof.Difference.What;
 
 /** Compares what files say of an item, beside its geometry. */

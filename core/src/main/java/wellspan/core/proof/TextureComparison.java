@@ -39,7 +39,7 @@ final class TextureComparison {
   }
 
   private static Optional<Texture> of(Item item) {
-    return item instanceof Item.TerrainSurface s ? s.texture() : Optional.empty();
+    return item.attributes().texture();
   }
 
   private static boolean same(Pixels a, Pixels b) {

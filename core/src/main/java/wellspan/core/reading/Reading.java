@@ -8,10 +8,11 @@ import wellspan.core.crs.Crs;
 import wellspan.core.crs.Transformation;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.receive.PlaceStatement;
+import wellspan.core.shape.Shape;
 
 /**
  * Everything that can be said of one place.
@@ -45,7 +46,8 @@ public record Reading(
     List<Level> levels = new ArrayList<>();
     for (Build.BuiltItem i : build.items().values()) {
       if (build.isVisible(i.id())
-          && (i.item() instanceof Item.TerrainSurface || i.item() instanceof Item.Body)) {
+          && i.item().triangles().isPresent()
+          && !i.item().kind().is(Kind.COVER)) {
         double h = surfaces.at(i.id(), place.east(), place.north());
         if (Double.isFinite(h)) {
           levels.add(new Level(i.item().name(), h));
@@ -85,11 +87,12 @@ public record Reading(
   private static Optional<Along> along(Build build, Position p, Optional<ItemId> chosen) {
     Optional<Along> best = Optional.empty();
     for (Build.BuiltItem i : build.items().values()) {
-      if (!(i.item() instanceof Item.AlignmentLine line)) {
+      if (!(i.item().shape() instanceof Shape.Axis line)) {
         continue;
       }
       Optional<Along> here =
-          Footpoint.of(line.alignment(), p.east(), p.north()).map(f -> new Along(line.name(), f));
+          Footpoint.of(line.alignment(), p.east(), p.north())
+              .map(f -> new Along(i.item().name(), f));
       if (chosen.filter(i.id()::equals).isPresent() && here.isPresent()) {
         return here;
       }

@@ -10,6 +10,8 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 /**
  * The named point, vertex or line end that is nearest to a place.
@@ -63,7 +65,7 @@ public record Snap(String name, boolean own, String source, Position shared, Pos
     }
     for (int k = 0; k < Math.min(placed.items().size(), raw.items().size()); k++) {
       Item item = placed.items().get(k);
-      if (ItemId.of(i.source(), item.kind(), item.name()).equals(i.id())) {
+      if (ItemId.of(i.source(), item).equals(i.id())) {
         return Optional.of(new AsReceived(item, raw.items().get(k)));
       }
     }
@@ -86,26 +88,24 @@ public record Snap(String name, boolean own, String source, Position shared, Pos
     }
 
     void item(Item here, Item raw, String source) {
-      switch (here) {
-        case Item.PointGroup g when raw instanceof Item.PointGroup r -> {
+      switch (here.shape()) {
+        case Shape.Points g when raw.shape() instanceof Shape.Points r -> {
           for (int k = 0; k < g.points().size(); k++) {
-            Item.NamedPoint p = g.points().get(k);
+            NamedPoint p = g.points().get(k);
             take(p.position(), r.points().get(k).position(), p.name(), source, favour);
           }
         }
-        case Item.TerrainSurface s when raw instanceof Item.TerrainSurface r ->
-            mesh(s.mesh(), r.mesh(), s.name(), source);
-        case Item.Body b when raw instanceof Item.Body r ->
-            mesh(b.mesh(), r.mesh(), b.name(), source);
-        case Item.StringLine l when raw instanceof Item.StringLine r -> {
+        case Shape.Faces f when raw.shape() instanceof Shape.Faces r ->
+            mesh(f.mesh(), r.mesh(), here.name(), source);
+        case Shape.Lines l when raw.shape() instanceof Shape.Lines r -> {
           for (int n = 0; n < l.lines().size(); n++) {
             Polyline line = l.lines().get(n);
             for (int k = 0; k < line.pointCount(); k++) {
-              take(line.point(k), r.lines().get(n).point(k), l.name(), source, 0);
+              take(line.point(k), r.lines().get(n).point(k), here.name(), source, 0);
             }
           }
         }
-        case Item.AlignmentLine a when raw instanceof Item.AlignmentLine r ->
+        case Shape.Axis a when raw.shape() instanceof Shape.Axis r ->
             ends(a.alignment(), r.alignment(), source);
         default -> {}
       }

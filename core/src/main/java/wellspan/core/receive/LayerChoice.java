@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import wellspan.core.finding.Finding;
-import wellspan.core.item.Item;
 
 /** Takes the picked layers of what was received and says what does not come with them. */
 public final class LayerChoice {
@@ -68,6 +67,6 @@ public final class LayerChoice {
   }
 
   private static boolean hasFaces(Received.Entry e) {
-    return e.item() instanceof Item.TerrainSurface || e.item() instanceof Item.Body;
+    return e.item().triangles().isPresent();
   }
 }

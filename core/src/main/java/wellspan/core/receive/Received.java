@@ -3,7 +3,7 @@ package wellspan.core.receive;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.describe.Description;
+import wellspan.core.attribute.Description;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;

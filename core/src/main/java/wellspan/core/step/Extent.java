@@ -18,15 +18,9 @@ public record Extent(int points, int triangles, double area, double lowest, doub
     Box b = item.bounds();
     double low = b.hasLevels() ? b.minH() : Double.NaN;
     double high = b.hasLevels() ? b.maxH() : Double.NaN;
-    return switch (item) {
-      case Item.TerrainSurface s -> of(s.mesh(), low, high);
-      case Item.Body s -> of(s.mesh(), low, high);
-      case Item.Cover c -> of(c.mesh(), low, high);
-      case Item.PointGroup p -> new Extent(p.points().size(), 0, 0, low, high);
-      case Item.StringLine l -> new Extent(l.pointCount(), 0, 0, low, high);
-      case Item.AlignmentLine a -> new Extent(0, 0, 0, low, high);
-      case Item.GroundImage g -> new Extent(0, 0, 0, low, high);
-    };
+    return item.triangles()
+        .map(m -> of(m, low, high))
+        .orElseGet(() -> new Extent(item.shape().pointCount(), 0, 0, low, high));
   }
 
   private static Extent of(Mesh m, double low, double high) {

@@ -11,13 +11,14 @@ import wellspan.core.finding.Stop;
 import wellspan.core.geom.Plane;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.overlay.EarthBodies;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.pad.Pad;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.Shape;
 import wellspan.core.terrain.ContourLines;
 import wellspan.core.terrain.ContourStyle;
 import wellspan.core.triangulate.Constraint;
@@ -49,10 +50,10 @@ public final class Maker {
       return switch (recipe) {
         case Recipe.Triangulation t -> triangulate(t, inputs, progress);
         case Recipe.Copy c -> {
-          Item.TerrainSurface s = surface(inputs, c.surface());
+          Shape.Faces s = surface(inputs, c.surface());
           yield new Made(
-              List.of(new Item.TerrainSurface(c.name(), s.mesh(), s.invisible())),
-              "Copied from " + s.name() + ".",
+              List.of(Item.of(c.name(), Kind.TERRAIN, s)),
+              "Copied from " + inputs.item(c.surface()).name() + ".",
               List.of());
         }
         case Recipe.Earth e -> earth(e, inputs, progress);
@@ -75,8 +76,9 @@ public final class Maker {
     }
   }
 
-  static Item.TerrainSurface surface(Inputs inputs, ItemId id) {
-    if (inputs.item(id) instanceof Item.TerrainSurface s) {
+  static Shape.Faces surface(Inputs inputs, ItemId id) {
+    Item item = inputs.item(id);
+    if (item.kind().is(Kind.TERRAIN) && item.shape() instanceof Shape.Faces s) {
       return s;
     }
     throw new IllegalArgumentException(id + " is no surface. Choose a terrain surface.");
@@ -123,7 +125,7 @@ public final class Maker {
                             + name
                             + " have no levels and were left out.")));
     return new Made(
-        List.of(new Item.TerrainSurface(recipe.name(), t.mesh(), new int[0])),
+        List.of(Item.surface(recipe.name(), t.mesh())),
         String.format(
             Locale.ROOT,
             "%d vertices, %d triangles, %d lines kept as edges, %d points at one place with another.",
@@ -178,20 +180,13 @@ public final class Maker {
   }
 
   private static double[] points(Item item) {
-    return switch (item) {
-      case Item.PointGroup p -> p.coordinates();
-      case Item.TerrainSurface s -> s.mesh().xyz();
-      case Item.Cover c -> c.mesh().xyz();
-      case Item.StringLine l -> join(l.lines().stream().map(Polyline::xyz).toList());
-      case Item.Body b -> throw noPoints(item);
-      case Item.GroundImage g -> throw noPoints(item);
-      case Item.AlignmentLine a -> throw noPoints(item);
-    };
-  }
-
-  private static IllegalArgumentException noPoints(Item item) {
-    return new IllegalArgumentException(
-        item.name() + " holds no ground points. Choose points, lines or a surface.");
+    boolean body = item.triangles().isPresent() && !item.kind().surface();
+    List<double[]> parts = item.shape().vertices();
+    if (body || parts.isEmpty()) {
+      throw new IllegalArgumentException(
+          item.name() + " holds no ground points. Choose points, lines or a surface.");
+    }
+    return parts.size() == 1 ? parts.getFirst() : join(parts);
   }
 
   private static double[] join(List<double[]> parts) {
@@ -207,29 +202,30 @@ public final class Maker {
   private static void constraints(
       List<ItemId> ids, Constraint.Kind kind, Inputs inputs, List<Constraint> to) {
     for (ItemId id : ids) {
-      if (!(inputs.item(id) instanceof Item.StringLine l)) {
+      if (!(inputs.item(id).shape() instanceof Shape.Lines l)) {
         throw new IllegalArgumentException(id + " holds no lines. Choose strings.");
       }
+      String name = inputs.item(id).name();
       for (Polyline p : l.lines()) {
         if (kind.closed() && !p.isClosed(0.01)) {
           throw new IllegalArgumentException(
-              l.name() + " holds a line that is not closed, so it bounds nothing.");
+              name + " holds a line that is not closed, so it bounds nothing.");
         }
-        to.add(new Constraint(l.name(), kind.closed() ? p.open() : p, kind));
+        to.add(new Constraint(name, kind.closed() ? p.open() : p, kind));
       }
     }
   }
 
   private static Made earth(Recipe.Earth e, Inputs inputs, Progress progress) {
-    Item.TerrainSurface existing = surface(inputs, e.existing());
-    Item.TerrainSurface proposed = surface(inputs, e.proposed());
+    Shape.Faces existing = surface(inputs, e.existing());
+    Shape.Faces proposed = surface(inputs, e.proposed());
     EarthBodies b = EarthBodies.between(existing.mesh(), proposed.mesh(), progress);
     List<Item> items = new ArrayList<>();
     if (b.cut().triangleCount() > 0) {
-      items.add(new Item.Body(e.name() + " cut", b.cut(), Band.EARTHWORKS, Item.Body.Use.CUT));
+      items.add(Item.of(e.name() + " cut", Kind.CUT, new Shape.Faces(b.cut())));
     }
     if (b.fill().triangleCount() > 0) {
-      items.add(new Item.Body(e.name() + " fill", b.fill(), Band.EARTHWORKS, Item.Body.Use.FILL));
+      items.add(Item.of(e.name() + " fill", Kind.FILL, new Shape.Faces(b.fill())));
     }
     if (items.isEmpty()) {
       throw new IllegalArgumentException(
@@ -251,10 +247,10 @@ public final class Maker {
     List<Polyline> majors = c.lines(true), others = c.lines(false);
     List<Item> items = new ArrayList<>();
     if (!majors.isEmpty()) {
-      items.add(new Item.StringLine(r.name() + " major", majors));
+      items.add(Item.string(r.name() + " major", majors));
     }
     if (!others.isEmpty()) {
-      items.add(new Item.StringLine(r.name(), others));
+      items.add(Item.string(r.name(), others));
     }
     if (items.isEmpty()) {
       throw new IllegalArgumentException(
@@ -297,7 +293,7 @@ public final class Maker {
                             .at(at)))
             .orElse(List.of());
     return new Made(
-        List.of(new Item.TerrainSurface(r.name(), pad.mesh(), new int[0])),
+        List.of(Item.surface(r.name(), pad.mesh())),
         String.format(
             Locale.ROOT,
             "%.1f m² with %.1f m² of side slopes; cut %.1f m³, fill %.1f m³.",

@@ -12,6 +12,7 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.picture.PicturePlace;
 import wellspan.core.reshape.SurfaceJoin;
+import wellspan.core.shape.Shape;
 
 /** The areas that outlines of steps stand for. */
 final class Outlines {
@@ -44,16 +45,15 @@ final class Outlines {
 
   private static Geometry of(Item item, double offset) {
     Geometry area =
-        switch (item) {
-          case Item.StringLine l -> enclosed(l);
-          case Item.TerrainSurface s -> SurfaceJoin.area(s.mesh());
-          case Item.Cover c -> SurfaceJoin.area(c.mesh());
-          case Item.AlignmentLine a -> strip(a.alignment(), offset);
-          case Item.Body b -> throw none(item);
-          case Item.PointGroup p -> throw none(item);
-          case Item.GroundImage g -> PlanPolygon.of(outline(g.place()));
+        switch (item.shape()) {
+          case Shape.Lines l -> enclosed(item.name(), l);
+          case Shape.Faces f when item.kind().surface() -> SurfaceJoin.area(f.mesh());
+          case Shape.Axis a -> strip(a.alignment(), offset);
+          case Shape.Faces f -> throw none(item);
+          case Shape.Points p -> throw none(item);
+          case Shape.Picture g -> PlanPolygon.of(outline(g.place()));
         };
-    return item instanceof Item.AlignmentLine || offset == 0 ? area : area.buffer(offset);
+    return item.shape() instanceof Shape.Axis || offset == 0 ? area : area.buffer(offset);
   }
 
   private static Polyline outline(PicturePlace p) {
@@ -71,7 +71,7 @@ final class Outlines {
         item.name() + " is no outline. Take closed lines, a surface or an alignment.");
   }
 
-  private static Geometry enclosed(Item.StringLine lines) {
+  private static Geometry enclosed(String name, Shape.Lines lines) {
     List<Geometry> areas = new ArrayList<>();
     for (Polyline l : lines.lines()) {
       if (l.isClosed(0.01)) {
@@ -79,8 +79,7 @@ final class Outlines {
       }
     }
     if (areas.isEmpty()) {
-      throw new IllegalArgumentException(
-          lines.name() + " holds no closed line, so it encloses nothing.");
+      throw new IllegalArgumentException(name + " holds no closed line, so it encloses nothing.");
     }
     return PlanPolygon.union(areas);
   }

@@ -17,6 +17,8 @@ import wellspan.core.geom.PlanVertices;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.triangulate.LevelRule;
 import wellspan.core.triangulate.Triangulator;
 
@@ -24,31 +26,31 @@ import wellspan.core.triangulate.Triangulator;
 final class PointSteps {
   private PointSteps() {}
 
-  static Shaper.Done apply(Step step, Item.PointGroup p, Inputs inputs, Progress progress) {
+  static Shaper.Done apply(Step step, Item item, Shape.Points p, Inputs inputs, Progress progress) {
     return switch (step) {
       case Step.DropFalseLevels f -> falseLevels(p, progress);
       case Step.DropSpikes s -> spikes(p, s, progress);
       case Step.MergeDuplicates m -> merge(p, m.rule());
       case Step.Clip c -> clip(p, c, inputs);
       case Step.Raise r -> raise(p, r.by());
-      case Step.DropFlawedTriangles f -> throw Shaper.unfit(step, p);
-      case Step.DropIslands d -> throw Shaper.unfit(step, p);
-      case Step.Trim t -> throw Shaper.unfit(step, p);
-      case Step.SetIn s -> throw Shaper.unfit(step, p);
-      case Step.Simplify s -> throw Shaper.unfit(step, p);
-      case Step.FillHoles f -> throw Shaper.unfit(step, p);
-      case Step.CutCover c -> throw Shaper.unfit(step, p);
+      case Step.DropFlawedTriangles f -> throw Shaper.unfit(step, item);
+      case Step.DropIslands d -> throw Shaper.unfit(step, item);
+      case Step.Trim t -> throw Shaper.unfit(step, item);
+      case Step.SetIn s -> throw Shaper.unfit(step, item);
+      case Step.Simplify s -> throw Shaper.unfit(step, item);
+      case Step.FillHoles f -> throw Shaper.unfit(step, item);
+      case Step.CutCover c -> throw Shaper.unfit(step, item);
     };
   }
 
-  private static Item.PointGroup only(Item.PointGroup p, IntPredicate kept) {
-    List<Item.NamedPoint> some = new ArrayList<>();
+  private static Shape.Points only(Shape.Points p, IntPredicate kept) {
+    List<NamedPoint> some = new ArrayList<>();
     for (int i = 0; i < p.points().size(); i++) {
       if (kept.test(i)) {
         some.add(p.points().get(i));
       }
     }
-    return new Item.PointGroup(p.name(), some);
+    return new Shape.Points(some);
   }
 
   private static boolean[] flags(List<Integer> points, int count) {
@@ -57,7 +59,7 @@ final class PointSteps {
     return out;
   }
 
-  private static Shaper.Done falseLevels(Item.PointGroup p, Progress progress) {
+  private static Shaper.Done falseLevels(Shape.Points p, Progress progress) {
     FalseLevels f = FalseLevels.find(p.coordinates(), progress);
     int n = p.points().size();
     boolean[] gone = flags(f.points(), n);
@@ -73,7 +75,7 @@ final class PointSteps {
         + (values.isEmpty() ? "." : ": " + values + ".");
   }
 
-  private static Shaper.Done spikes(Item.PointGroup p, Step.DropSpikes step, Progress progress) {
+  private static Shaper.Done spikes(Shape.Points p, Step.DropSpikes step, Progress progress) {
     double[] xyz = p.coordinates();
     // a false level is a spike too, but it is another flaw with a step of its own
     boolean[] left = flags(FalseLevels.find(xyz, progress.part(0, 0.3)).points(), xyz.length / 3);
@@ -90,38 +92,38 @@ final class PointSteps {
             Locale.ROOT, ": more than %.2f m off the plane of their neighbours.", s.threshold());
   }
 
-  private static Shaper.Done merge(Item.PointGroup p, LevelRule rule) {
+  private static Shaper.Done merge(Shape.Points p, LevelRule rule) {
     Box box = p.bounds();
     PlanVertices places = new PlanVertices(Triangulator.SAME_PLACE, box, p.points().size());
-    Map<Integer, List<Item.NamedPoint>> at = new HashMap<>();
-    for (Item.NamedPoint q : p.points()) {
+    Map<Integer, List<NamedPoint>> at = new HashMap<>();
+    for (NamedPoint q : p.points()) {
       Position w = q.position();
       at.computeIfAbsent(places.at(w.east(), w.north(), 0), k -> new ArrayList<>(1)).add(q);
     }
-    List<Item.NamedPoint> merged = new ArrayList<>();
+    List<NamedPoint> merged = new ArrayList<>();
     for (int v = 0; v < places.size(); v++) {
-      List<Item.NamedPoint> here = at.get(v);
-      Item.NamedPoint first = here.getFirst();
+      List<NamedPoint> here = at.get(v);
+      NamedPoint first = here.getFirst();
       double low = first.position().height(), high = low, sum = 0;
-      for (Item.NamedPoint q : here) {
+      for (NamedPoint q : here) {
         low = Math.min(low, q.position().height());
         high = Math.max(high, q.position().height());
         sum += q.position().height();
       }
       double level = rule.level(first.position().height(), sum, here.size(), low, high);
       Position w = new Position(first.position().east(), first.position().north(), level);
-      merged.add(new Item.NamedPoint(first.name(), w, first.code()));
+      merged.add(new NamedPoint(first.name(), w, first.code()));
     }
     int n = p.points().size();
     return new Shaper.Done(
-        new Item.PointGroup(p.name(), merged),
+        new Shape.Points(merged),
         Shaper.share(n - merged.size(), n, "points") + " at places that another one has.");
   }
 
-  private static Shaper.Done clip(Item.PointGroup p, Step.Clip c, Inputs inputs) {
+  private static Shaper.Done clip(Shape.Points p, Step.Clip c, Inputs inputs) {
     IndexedPointInAreaLocator in =
         new IndexedPointInAreaLocator(Outlines.area(c.outline(), inputs));
-    Item.PointGroup kept =
+    Shape.Points kept =
         only(
             p,
             i -> {
@@ -133,18 +135,18 @@ final class PointSteps {
     return new Shaper.Done(kept, Shaper.share(n - kept.points().size(), n, "points") + ".");
   }
 
-  private static Shaper.Done raise(Item.PointGroup p, double by) {
-    List<Item.NamedPoint> moved =
+  private static Shaper.Done raise(Shape.Points p, double by) {
+    List<NamedPoint> moved =
         p.points().stream()
             .map(
                 q ->
-                    new Item.NamedPoint(
+                    new NamedPoint(
                         q.name(),
                         new Position(
                             q.position().east(), q.position().north(), q.position().height() + by),
                         q.code()))
             .toList();
     return new Shaper.Done(
-        new Item.PointGroup(p.name(), moved), String.format(Locale.ROOT, "Moved by %+.3f m.", by));
+        new Shape.Points(moved), String.format(Locale.ROOT, "Moved by %+.3f m.", by));
   }
 }

@@ -5,7 +5,9 @@ import java.util.Locale;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.Shape;
 
 /** Carries out steps. A step that cannot be carried out leaves the item as it was and says why. */
 public final class Shaper {
@@ -16,9 +18,9 @@ public final class Shaper {
    *
    * @param more items made besides
    */
-  record Done(Item item, List<Item> more, String told, List<Finding> findings) {
-    Done(Item item, String told) {
-      this(item, List.of(), told, List.of());
+  record Done(Shape shape, List<Item> more, String told, List<Finding> findings) {
+    Done(Shape shape, String told) {
+      this(shape, List.of(), told, List.of());
     }
   }
 
@@ -33,23 +35,18 @@ public final class Shaper {
     progress.step(0, recorded.step().title() + ": " + item.name());
     try {
       Done done =
-          switch (item) {
-            case Item.PointGroup p -> PointSteps.apply(recorded.step(), p, inputs, progress);
-            case Item.TerrainSurface s -> SurfaceSteps.apply(recorded.step(), s, inputs, progress);
-            case Item.StringLine l -> LineSteps.apply(recorded.step(), l);
-            case Item.GroundImage g -> throw unfit(recorded.step(), item);
-            case Item.AlignmentLine a -> throw unfit(recorded.step(), item);
-            case Item.Body b -> throw unfit(recorded.step(), item);
-            case Item.Cover c -> throw unfit(recorded.step(), item);
+          switch (item.shape()) {
+            case Shape.Points p -> PointSteps.apply(recorded.step(), item, p, inputs, progress);
+            case Shape.Faces f when item.kind().is(Kind.TERRAIN) ->
+                SurfaceSteps.apply(recorded.step(), item, f, inputs, progress);
+            case Shape.Lines l -> LineSteps.apply(recorded.step(), item, l);
+            case Shape.Faces f -> throw unfit(recorded.step(), item);
+            case Shape.Picture g -> throw unfit(recorded.step(), item);
+            case Shape.Axis a -> throw unfit(recorded.step(), item);
           };
+      Item after = item.with(done.shape);
       return new StepOutcome(
-          recorded,
-          done.item,
-          done.more,
-          Extent.of(item),
-          Extent.of(done.item),
-          done.told,
-          done.findings);
+          recorded, after, done.more, Extent.of(item), Extent.of(after), done.told, done.findings);
     } catch (IllegalArgumentException e) {
       Extent same = Extent.of(item);
       String why = item.name() + ": \u201c" + recorded.step().title() + "\u201d: " + e.getMessage();

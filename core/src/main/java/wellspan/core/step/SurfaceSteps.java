@@ -20,6 +20,7 @@ import wellspan.core.reshape.Simplification;
 import wellspan.core.reshape.SliverFlip;
 import wellspan.core.reshape.SurfaceJoin;
 import wellspan.core.reshape.VertexDrop;
+import wellspan.core.shape.Shape;
 
 /** Steps on terrain surfaces. */
 final class SurfaceSteps {
@@ -28,7 +29,7 @@ final class SurfaceSteps {
 
   private SurfaceSteps() {}
 
-  static Shaper.Done apply(Step step, Item.TerrainSurface s, Inputs inputs, Progress progress) {
+  static Shaper.Done apply(Step step, Item item, Shape.Faces s, Inputs inputs, Progress progress) {
     Mesh m = s.mesh();
     return switch (step) {
       case Step.DropFalseLevels f -> {
@@ -56,18 +57,14 @@ final class SurfaceSteps {
                     ? PlanClip.inside(m, area, progress)
                     : PlanClip.outside(m, area, progress));
         yield new Shaper.Done(
-            with(s, part),
+            new Shape.Faces(part),
             String.format(Locale.ROOT, "%.1f m² of %.1f m² stay.", part.planArea(), m.planArea()));
       }
       case Step.CutCover c -> cover(s, c, inputs, progress);
-      case Step.SetIn j -> setIn(s, j, inputs, progress);
+      case Step.SetIn j -> setIn(item, s, j, inputs, progress);
       case Step.Raise r ->
           new Shaper.Done(
-              new Item.TerrainSurface(
-                  s.name(),
-                  new Mesh(raised(m.xyz(), r.by()), m.triangles()),
-                  s.invisible(),
-                  s.texture()),
+              new Shape.Faces(new Mesh(raised(m.xyz(), r.by()), m.triangles()), s.invisible()),
               String.format(Locale.ROOT, "Moved by %+.3f m.", r.by()));
       case Step.Simplify e -> {
         if (!(e.error() > 0)) {
@@ -75,7 +72,7 @@ final class SurfaceSteps {
         }
         Simplification simple = Simplification.of(m, e.error(), progress);
         yield new Shaper.Done(
-            with(s, simple.mesh()),
+            new Shape.Faces(simple.mesh()),
             String.format(
                 Locale.ROOT,
                 "%d of %d triangles stay; no vertex lies more than %.3f m off.",
@@ -86,14 +83,14 @@ final class SurfaceSteps {
       case Step.FillHoles f -> {
         Mesh filled = HoleFilling.fill(m, f.largest() > 0 ? f.largest() : Double.POSITIVE_INFINITY);
         yield new Shaper.Done(
-            new Item.TerrainSurface(s.name(), filled, s.invisible(), s.texture()),
+            new Shape.Faces(filled, s.invisible()),
             String.format(
                 Locale.ROOT,
                 "%d triangles put in, %.1f m².",
                 filled.triangleCount() - m.triangleCount(),
                 filled.planArea() - m.planArea()));
       }
-      case Step.MergeDuplicates d -> throw Shaper.unfit(step, s);
+      case Step.MergeDuplicates d -> throw Shaper.unfit(step, item);
     };
   }
 
@@ -110,28 +107,23 @@ final class SurfaceSteps {
     return out;
   }
 
-  /** The surface with other triangles; faces marked invisible name vertices that are gone. */
-  private static Item.TerrainSurface with(Item.TerrainSurface s, Mesh mesh) {
-    return new Item.TerrainSurface(s.name(), mesh, new int[0], s.texture());
-  }
-
-  private static Shaper.Done fewer(Item.TerrainSurface s, Mesh rest) {
+  private static Shaper.Done fewer(Shape.Faces s, Mesh rest) {
     int all = s.mesh().triangleCount();
     return new Shaper.Done(
-        with(s, rest), Shaper.share(all - rest.triangleCount(), all, "triangles") + ".");
+        new Shape.Faces(rest), Shaper.share(all - rest.triangleCount(), all, "triangles") + ".");
   }
 
   private static Shaper.Done drop(
-      Item.TerrainSurface s, List<Integer> vertices, boolean refill, String told) {
+      Shape.Faces s, List<Integer> vertices, boolean refill, String told) {
     if (vertices.isEmpty()) {
       return new Shaper.Done(s, told);
     }
     BitSet gone = new BitSet();
     vertices.forEach(gone::set);
-    return new Shaper.Done(with(s, VertexDrop.vertices(s.mesh(), gone, refill)), told);
+    return new Shaper.Done(new Shape.Faces(VertexDrop.vertices(s.mesh(), gone, refill)), told);
   }
 
-  private static Shaper.Done flawed(Item.TerrainSurface s, double sliver, Progress progress) {
+  private static Shaper.Done flawed(Shape.Faces s, double sliver, Progress progress) {
     SurfaceFlaws f = SurfaceFlaws.of(s.mesh(), sliver, progress);
     BitSet gone = new BitSet();
     f.flawedTriangles().forEach(gone::set);
@@ -144,10 +136,10 @@ final class SurfaceSteps {
                 f.repeated().size(),
                 f.overlapping().size());
     return new Shaper.Done(
-        gone.isEmpty() ? s : with(s, VertexDrop.triangles(s.mesh(), gone)), told);
+        gone.isEmpty() ? s : new Shape.Faces(VertexDrop.triangles(s.mesh(), gone)), told);
   }
 
-  private static Shaper.Done islands(Item.TerrainSurface s, double smallest, Progress progress) {
+  private static Shaper.Done islands(Shape.Faces s, double smallest, Progress progress) {
     SurfaceFlaws f = SurfaceFlaws.of(s.mesh(), 0, progress);
     BitSet gone = new BitSet();
     int parts = 0;
@@ -159,7 +151,7 @@ final class SurfaceSteps {
       }
     }
     return new Shaper.Done(
-        gone.isEmpty() ? s : with(s, VertexDrop.triangles(s.mesh(), gone)),
+        gone.isEmpty() ? s : new Shape.Faces(VertexDrop.triangles(s.mesh(), gone)),
         parts
             + " of "
             + f.islands().size()
@@ -169,7 +161,7 @@ final class SurfaceSteps {
   }
 
   private static Shaper.Done cover(
-      Item.TerrainSurface s, Step.CutCover c, Inputs inputs, Progress progress) {
+      Shape.Faces s, Step.CutCover c, Inputs inputs, Progress progress) {
     Geometry area = Outlines.area(c.outline(), inputs);
     Mesh cover = clean(PlanClip.inside(s.mesh(), area, progress.part(0, 0.5)));
     if (cover.triangleCount() == 0) {
@@ -177,8 +169,8 @@ final class SurfaceSteps {
     }
     Mesh rest = clean(PlanClip.outside(s.mesh(), area, progress.part(0.5, 1)));
     return new Shaper.Done(
-        with(s, rest),
-        List.of(new Item.Cover(c.name(), cover, c.material())),
+        new Shape.Faces(rest),
+        List.of(Item.cover(c.name(), cover, c.material())),
         String.format(
             Locale.ROOT,
             "%.1f m² of %s; %.1f m² stay.",
@@ -189,21 +181,18 @@ final class SurfaceSteps {
   }
 
   private static Shaper.Done setIn(
-      Item.TerrainSurface s, Step.SetIn step, Inputs inputs, Progress progress) {
-    if (!(inputs.item(step.design()) instanceof Item.TerrainSurface design)) {
-      throw new IllegalArgumentException(
-          step.design() + " is no surface. Choose a terrain surface.");
-    }
+      Item item, Shape.Faces s, Step.SetIn step, Inputs inputs, Progress progress) {
+    Shape.Faces design = Maker.surface(inputs, step.design());
+    String other = inputs.item(step.design()).name();
     SurfaceJoin j = SurfaceJoin.join(s.mesh(), design.mesh(), progress);
     if (j.stepAt().isEmpty()) {
-      throw new IllegalArgumentException(
-          design.name() + " does not touch the ground: they share no seam.");
+      throw new IllegalArgumentException(other + " does not touch the ground: they share no seam.");
     }
     String told =
         String.format(
             Locale.ROOT,
             "%s set in; the largest step at the seam was %.3f m.",
-            design.name(),
+            other,
             Math.abs(j.step()));
     List<Finding> findings =
         Math.abs(j.step()) <= SEAM
@@ -212,16 +201,16 @@ final class SurfaceSteps {
                 Finding.warning(
                         Stop.SHAPE,
                         "terrain.seam",
-                        s.name(),
-                        s.name()
+                        item.name(),
+                        item.name()
                             + ": at the seam with "
-                            + design.name()
+                            + other
                             + " the ground was up to "
                             + String.format(Locale.ROOT, "%.3f m", Math.abs(j.step()))
                             + (j.step() > 0 ? " higher" : " lower")
                             + ". It was drawn to the design; check the design's tie-in.")
                     .at(j.stepAt().get())
                     .withFigure(String.format(Locale.ROOT, "%.3f m", j.step())));
-    return new Shaper.Done(with(s, j.mesh()), List.of(), told, findings);
+    return new Shaper.Done(new Shape.Faces(j.mesh()), List.of(), told, findings);
   }
 }

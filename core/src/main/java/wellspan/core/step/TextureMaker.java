@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import wellspan.core.attribute.Attributes;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
@@ -14,6 +15,7 @@ import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.reshape.PlanClip;
 import wellspan.core.reshape.Simplification;
+import wellspan.core.shape.Shape;
 import wellspan.core.terrain.ElevationGrid;
 import wellspan.core.terrain.TriangleIndex;
 
@@ -25,7 +27,7 @@ final class TextureMaker {
   private TextureMaker() {}
 
   static Maker.Made make(Recipe.TexturedGround r, Inputs inputs, Progress progress) {
-    if (!(inputs.item(r.image()) instanceof Item.GroundImage image)) {
+    if (!(inputs.item(r.image()).shape() instanceof Shape.Picture image)) {
       throw new IllegalArgumentException(r.image() + " is no picture. Receive one and choose it.");
     }
     if (!(r.spacing() >= 0) || !(r.error() >= 0)) {
@@ -65,7 +67,8 @@ final class TextureMaker {
               .withFigure(String.format(Locale.ROOT, "%.1f %%", left)));
     }
     return new Maker.Made(
-        List.of(new Item.TerrainSurface(r.name(), mesh, new int[0], Optional.of(texture))),
+        List.of(
+            Item.surface(r.name(), mesh).with(Attributes.NONE.withTexture(Optional.of(texture)))),
         String.format(
             Locale.ROOT,
             "%d triangles, levels up to %.3f m off; picture of %d × %d pixels.",

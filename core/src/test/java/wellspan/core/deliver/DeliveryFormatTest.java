@@ -6,23 +6,22 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.NamedPoint;
 import wellspan.core.terrain.Grounds;
 import wellspan.core.unit.LinearUnit;
 
 class DeliveryFormatTest {
-  private static final Item GROUND =
-      new Item.TerrainSurface("G", Grounds.grid(2, 2, 1, (x, y) -> 0), new int[0]);
+  private static final Item GROUND = Item.surface("G", Grounds.grid(2, 2, 1, (x, y) -> 0));
   private static final Item BODY =
-      new Item.Body("B", Grounds.grid(2, 2, 1, (x, y) -> 0), Band.STRUCTURES);
+      Item.body("B", Grounds.grid(2, 2, 1, (x, y) -> 0), Band.STRUCTURES);
   private static final Item PEGS =
-      new Item.PointGroup("P", List.of(new Item.NamedPoint("1", new Position(0, 0, 0), "peg")));
-  private static final Item COVER =
-      new Item.Cover("C", Grounds.grid(1, 1, 1, (x, y) -> 0), "grass");
+      Item.points("P", List.of(new NamedPoint("1", new Position(0, 0, 0), "peg")));
+  private static final Item COVER = Item.cover("C", Grounds.grid(1, 1, 1, (x, y) -> 0), "grass");
 
   @Test
   void everyFormatIsFoundByItsId() {
@@ -44,7 +43,7 @@ class DeliveryFormatTest {
     assertThat(new DeliveryFormat.LandXml().carries(BODY)).isFalse();
     assertThat(new DeliveryFormat.LandXml().carries(COVER)).isTrue();
     assertThat(new DeliveryFormat.Dxf(DxfRelease.R12, false).carries(BODY)).isTrue();
-    assertThat(new DeliveryFormat.Ifc(IfcSchema.IFC4).carries(new Item.PointGroup("E", List.of())))
+    assertThat(new DeliveryFormat.Ifc(IfcSchema.IFC4).carries(Item.points("E", List.of())))
         .isFalse();
   }
 

@@ -12,15 +12,17 @@ import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.align.Profile;
 import wellspan.core.align.Pvi;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.packing.Packing;
 import wellspan.core.place.Control;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 class LossesTest {
@@ -28,7 +30,7 @@ class LossesTest {
 
   private static Item road(double profileEnd) {
     Pvi.Rounding none = new Pvi.Rounding.None();
-    return new Item.AlignmentLine(
+    return Item.alignment(
         "Road",
         new Alignment(
             "Road",
@@ -63,12 +65,12 @@ class LossesTest {
   @Test
   void invisibleFacesClassesAndScalesAreSaid() {
     Mesh m = new Mesh(new double[] {0, 0, 0, 1, 0, 0, 0, 1, 0}, new int[] {0, 1, 2});
-    Item ground = new Item.TerrainSurface("G", m, new int[] {0, 1, 2});
+    Item ground = Item.of("G", Kind.TERRAIN, new Shape.Faces(m, new int[] {0, 1, 2}));
     assertThat(codes(ground, IfcSchema.IFC4X3, GRID.withScale(1.0003)))
         .containsExactly("deliver.invisible");
     assertThat(codes(ground, IfcSchema.IFC2X3, GRID.withScale(1.0003)))
         .containsExactly("deliver.invisible", "deliver.class", "deliver.scale");
-    assertThat(codes(new Item.PointGroup("P", List.of()), IfcSchema.IFC4, GRID)).isEmpty();
+    assertThat(codes(Item.points("P", List.of()), IfcSchema.IFC4, GRID)).isEmpty();
   }
 
   @Test
@@ -76,10 +78,7 @@ class LossesTest {
     GlobalIds ids = new GlobalIds(new UUID(1, 1));
     List<Parcel.Piece> pieces =
         List.of(road(100), road(100)).stream()
-            .map(
-                i ->
-                    Packing.loosePiece(
-                        ids, ItemId.of("s", i.kind(), i.name()), i, IfcSchema.IFC4, "f"))
+            .map(i -> Packing.loosePiece(ids, ItemId.of("s", i), i, IfcSchema.IFC4, "f"))
             .toList();
     Parcel p =
         new Parcel(

@@ -11,10 +11,15 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 class KnownFactsTest {
   private static final Mesh SQUARE =
@@ -26,7 +31,7 @@ class KnownFactsTest {
 
   @Test
   void everyItemSaysWhereItComesFrom() {
-    Map<String, PropertyValue> v = facts(new Item.PointGroup("control", List.of()));
+    Map<String, PropertyValue> v = facts(Item.points("control", List.of()));
     assertThat(v)
         .containsEntry("SourceFile", new PropertyValue.Label("road.xml"))
         .containsEntry("SourceRevision", new PropertyValue.Label("Rev B"))
@@ -36,7 +41,8 @@ class KnownFactsTest {
 
   @Test
   void surfacesSayAreasAndLevels() {
-    Map<String, PropertyValue> v = facts(new Item.TerrainSurface("G", SQUARE, new int[] {0, 1, 2}));
+    Map<String, PropertyValue> v =
+        facts(Item.of("G", Kind.TERRAIN, new Shape.Faces(SQUARE, new int[] {0, 1, 2})));
     assertThat(v)
         .containsEntry("Triangles", new PropertyValue.Count(2))
         .containsEntry("PlanArea", new PropertyValue.Area(16))
@@ -48,14 +54,13 @@ class KnownFactsTest {
 
   @Test
   void aBodyHasTheSameFactsAsAMeshWithoutInvisibleFaces() {
-    Map<String, PropertyValue> v = facts(new Item.Body("B", SQUARE, Band.STRUCTURES));
+    Map<String, PropertyValue> v = facts(Item.body("B", SQUARE, Band.STRUCTURES));
     assertThat(v).containsKey("PlanArea").doesNotContainKey("InvisibleFaces");
   }
 
   @Test
   void anEmptySurfaceHasNoLevels() {
-    Map<String, PropertyValue> v =
-        facts(new Item.TerrainSurface("E", new Mesh(new double[0], new int[0]), new int[0]));
+    Map<String, PropertyValue> v = facts(Item.surface("E", new Mesh(new double[0], new int[0])));
     assertThat(v)
         .doesNotContainKey("LowestLevel")
         .containsEntry("Triangles", new PropertyValue.Count(0));
@@ -69,7 +74,7 @@ class KnownFactsTest {
             List.of(new PlanElement.Line(new PlanPoint(0, 0, 0), 250)),
             new Chainages(100, List.of()),
             Optional.empty());
-    assertThat(facts(new Item.AlignmentLine("A", a)))
+    assertThat(facts(Item.alignment("A", a)))
         .containsEntry("Length", new PropertyValue.Length(250))
         .containsEntry("StartChainage", new PropertyValue.Length(100))
         .containsEntry("EndChainage", new PropertyValue.Length(350))
@@ -90,9 +95,7 @@ class KnownFactsTest {
   void setsKeepTheirOrderAndCannotBeChanged() {
     PropertySet s =
         KnownFacts.of(
-            new Item.PointGroup("p", List.of(new Item.NamedPoint("A", new Position(0, 0, 0), ""))),
-            "f",
-            "r");
+            Item.points("p", List.of(new NamedPoint("A", new Position(0, 0, 0), ""))), "f", "r");
     assertThat(s.values().keySet())
         .containsExactly("SourceFile", "SourceRevision", "SourceName", "Points");
     assertThatThrownBy(() -> s.values().clear()).isInstanceOf(UnsupportedOperationException.class);

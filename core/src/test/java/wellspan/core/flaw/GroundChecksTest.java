@@ -19,15 +19,16 @@ import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.reshape.PlanClip;
 import wellspan.core.reshape.SliverFlip;
+import wellspan.core.shape.NamedPoint;
 import wellspan.core.terrain.Grounds;
 
 class GroundChecksTest {
-  private static Item.PointGroup group(double[] xyz) {
-    List<Item.NamedPoint> out = new ArrayList<>();
+  private static Item group(double[] xyz) {
+    List<NamedPoint> out = new ArrayList<>();
     for (int i = 0; i < xyz.length; i += 3) {
-      out.add(new Item.NamedPoint("" + i / 3, new Position(xyz[i], xyz[i + 1], xyz[i + 2]), ""));
+      out.add(new NamedPoint("" + i / 3, new Position(xyz[i], xyz[i + 1], xyz[i + 2]), ""));
     }
-    return new Item.PointGroup("Survey", out);
+    return Item.points("Survey", out);
   }
 
   private static double[] hills(int n) {
@@ -39,8 +40,7 @@ class GroundChecksTest {
     assertThat(GroundChecks.of(group(hills(2000)), Progress.NONE)).isEmpty();
     assertThat(GroundChecks.of(group(new double[] {0, 0, 0, 1, 1, -999, 2, 2, 5}), Progress.NONE))
         .isEmpty();
-    Item.TerrainSurface s =
-        new Item.TerrainSurface("G", Grounds.grid(20, 20, 5, (x, y) -> x / 10), new int[0]);
+    Item s = Item.surface("G", Grounds.grid(20, 20, 5, (x, y) -> x / 10));
     assertThat(GroundChecks.of(s, Progress.NONE)).isEmpty();
   }
 
@@ -86,8 +86,7 @@ class GroundChecksTest {
     t[1] = m.triangles()[0];
     Mesh broken =
         new Mesh(m.xyz(), t).only(k -> k != 100 && k != 101 && (k < 240 || k > 262 || k > 260));
-    List<Finding> found =
-        GroundChecks.of(new Item.TerrainSurface("G", broken, new int[0]), Progress.NONE);
+    List<Finding> found = GroundChecks.of(Item.surface("G", broken), Progress.NONE);
     assertThat(found)
         .extracting(Finding::code)
         .contains("terrain.inverted", "terrain.hole")
@@ -119,8 +118,7 @@ class GroundChecksTest {
             : PlanClip.outside(ground, strip, Progress.NONE);
     Mesh clean = SliverFlip.flip(cut, GroundChecks.SLIVER);
     assertThat(clean.vertexCount()).isGreaterThan(1500);
-    List<Finding> found =
-        GroundChecks.of(new Item.TerrainSurface("Strip", clean, new int[0]), Progress.NONE);
+    List<Finding> found = GroundChecks.of(Item.surface("Strip", clean), Progress.NONE);
     assertThat(found)
         .extracting(Finding::code)
         .doesNotContain("terrain.false-level", "terrain.spike", "terrain.overlap");
@@ -137,9 +135,7 @@ class GroundChecksTest {
       xyz[3 * v + 2] = -999;
     }
     List<Finding> found =
-        GroundChecks.of(
-            new Item.TerrainSurface("G", new Mesh(xyz, ground.triangles()), new int[0]),
-            Progress.NONE);
+        GroundChecks.of(Item.surface("G", new Mesh(xyz, ground.triangles())), Progress.NONE);
     assertThat(found)
         .extracting(Finding::code)
         .containsExactly("terrain.false-level", "terrain.spike");
@@ -162,9 +158,9 @@ class GroundChecksTest {
         (inside ? lawn : rest).add(all.triangles()[3 * t + k]);
       }
     }
-    Item ground = new Item.TerrainSurface("G", part(all, rest), new int[0]);
-    Item cover = new Item.Cover("Lawn", part(all, lawn), "grass");
-    Item elsewhere = new Item.Cover("Path", part(all, lawn.subList(0, 3)), "gravel");
+    Item ground = Item.surface("G", part(all, rest));
+    Item cover = Item.cover("Lawn", part(all, lawn), "grass");
+    Item elsewhere = Item.cover("Path", part(all, lawn.subList(0, 3)), "gravel");
     assertThat(GroundChecks.of(ground, Progress.NONE))
         .extracting(Finding::code)
         .containsExactly("terrain.hole");

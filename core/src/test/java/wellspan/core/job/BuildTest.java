@@ -13,10 +13,9 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LocalZero;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
@@ -26,6 +25,9 @@ import wellspan.core.place.SourcePlacement;
 import wellspan.core.place.SpotMark;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 class BuildTest {
@@ -33,16 +35,14 @@ class BuildTest {
       new Revision(
           "Rev A", "road.xml", "sources/x/road.xml", "abc", 12, Instant.EPOCH, java.util.Map.of());
   private static final Item GROUND =
-      new Item.TerrainSurface(
+      Item.surface(
           "Ground",
           new Mesh(
               new double[] {412_000, 6_534_500, 1, 412_010, 6_534_500, 2, 412_000, 6_534_510, 3},
-              new int[] {0, 1, 2}),
-          new int[0]);
-  private static final Item EMPTY =
-      new Item.TerrainSurface("Empty", new Mesh(new double[0], new int[0]), new int[0]);
+              new int[] {0, 1, 2}));
+  private static final Item EMPTY = Item.surface("Empty", new Mesh(new double[0], new int[0]));
   private static final Item ROAD =
-      new Item.AlignmentLine(
+      Item.alignment(
           "Road",
           new Alignment(
               "Road",
@@ -50,8 +50,7 @@ class BuildTest {
               new Chainages(0, List.of()),
               Optional.empty()));
   private static final Item POINTS =
-      new Item.PointGroup(
-          "control", List.of(new Item.NamedPoint("A", new Position(412_001, 6_534_501, 4), "")));
+      Item.points("control", List.of(new NamedPoint("A", new Position(412_001, 6_534_501, 4), "")));
 
   private static Received received(String crs, Item... items) {
     List<Received.Entry> entries =
@@ -107,8 +106,8 @@ class BuildTest {
     assertThat(b.findings()).isEmpty();
     Build.BuiltItem marks = b.items().get(ItemId.of("job", "points", Build.MARKS));
     assertThat(marks.origin()).isEqualTo(Origin.BY_HAND);
-    assertThat(((Item.PointGroup) marks.item()).points())
-        .extracting(Item.NamedPoint::name)
+    assertThat(((Shape.Points) marks.item().shape()).points())
+        .extracting(NamedPoint::name)
         .containsExactly("S1");
   }
 

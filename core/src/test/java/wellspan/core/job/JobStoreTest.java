@@ -19,10 +19,9 @@ import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LocalZero;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
@@ -31,6 +30,7 @@ import wellspan.core.place.PointPair;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.place.SpotMark;
 import wellspan.core.progress.Progress;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 
 class JobStoreTest {

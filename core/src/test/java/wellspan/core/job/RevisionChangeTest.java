@@ -18,6 +18,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
 
 class RevisionChangeTest {
   private static Received received(Item... items) {
@@ -41,7 +42,7 @@ class RevisionChangeTest {
                     List.of(
                         new ProfileSegment.Grade(
                             0, length, levels[0], (levels[1] - levels[0]) / length))));
-    return new Item.AlignmentLine(
+    return Item.alignment(
         "Road",
         new Alignment(
             "Road",
@@ -53,8 +54,7 @@ class RevisionChangeTest {
   private static Item surface(String name, double level, int triangles) {
     double[] xyz = {0, 0, level, 10, 0, level, 10, 10, level, 0, 10, level};
     int[] t = {0, 1, 2, 0, 2, 3};
-    return new Item.TerrainSurface(
-        name, new Mesh(xyz, Arrays.copyOf(t, 3 * triangles)), new int[0]);
+    return Item.surface(name, new Mesh(xyz, Arrays.copyOf(t, 3 * triangles)));
   }
 
   private static RevisionChange change(Received a, Received b) {
@@ -81,7 +81,7 @@ class RevisionChangeTest {
 
   @Test
   void anItemOfAnotherKindIsAnotherItem() {
-    Item points = new Item.PointGroup("G", List.of());
+    Item points = Item.points("G", List.of());
     RevisionChange c = change(received(surface("G", 5, 2)), received(points));
     assertThat(c.added()).containsExactly("G");
     assertThat(c.gone()).containsExactly("G");
@@ -119,25 +119,23 @@ class RevisionChangeTest {
 
   @Test
   void pointsSayHowMany() {
-    Item one =
-        new Item.PointGroup("P", List.of(new Item.NamedPoint("A", new Position(1, 2, 3), "")));
-    RevisionChange c = change(received(new Item.PointGroup("P", List.of())), received(one));
+    Item one = Item.points("P", List.of(new NamedPoint("A", new Position(1, 2, 3), "")));
+    RevisionChange c = change(received(Item.points("P", List.of())), received(one));
     assertThat(c.changed())
         .containsExactly("P: 0 points before, 1 points now".replace("1 points", "1"));
   }
 
-  private static Item.NamedPoint point(String name, double e, double n, double h, String code) {
-    return new Item.NamedPoint(name, new Position(e, n, h), code);
+  private static NamedPoint point(String name, double e, double n, double h, String code) {
+    return new NamedPoint(name, new Position(e, n, h), code);
   }
 
-  private static RevisionChange points(List<Item.NamedPoint> a, List<Item.NamedPoint> b) {
-    return change(
-        received(new Item.PointGroup("Survey", a)), received(new Item.PointGroup("Survey", b)));
+  private static RevisionChange points(List<NamedPoint> a, List<NamedPoint> b) {
+    return change(received(Item.points("Survey", a)), received(Item.points("Survey", b)));
   }
 
   @Test
   void pointsSayWhichMovedAndByHowMuch() {
-    List<Item.NamedPoint> old =
+    List<NamedPoint> old =
         List.of(point("1", 10, 20, 5, "A"), point("2", 11, 20, 6, "A"), point("3", 12, 20, 7, "A"));
     RevisionChange levels =
         points(
@@ -165,7 +163,7 @@ class RevisionChangeTest {
 
   @Test
   void pointsWithoutNamesOrLevelsOfTheirOwnAreTakenAsFarAsTheyGo() {
-    List<Item.NamedPoint> old = List.of(point("", 1, 1, 1, ""), point("", 2, 2, 2, ""));
+    List<NamedPoint> old = List.of(point("", 1, 1, 1, ""), point("", 2, 2, 2, ""));
     assertThat(points(old, List.of(point("", 1, 1, 9, ""))).changed())
         .containsExactly("Survey: 2 points before, 1 now");
     assertThat(

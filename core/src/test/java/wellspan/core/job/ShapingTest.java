@@ -14,8 +14,11 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.step.Maker;
 import wellspan.core.step.Recipe;
 import wellspan.core.step.RecordedStep;
@@ -38,10 +41,10 @@ class ShapingTest {
 
   private static Map<String, Received> survey(double falseLevel, double raised) {
     double[] xyz = Grounds.scatter(1500, 200, 5, (x, y) -> 20 + raised + 3 * Math.sin(x / 30));
-    List<Item.NamedPoint> points = new ArrayList<>();
+    List<NamedPoint> points = new ArrayList<>();
     for (int i = 0; i < xyz.length / 3; i++) {
       double z = i % 300 == 150 ? falseLevel : xyz[3 * i + 2];
-      points.add(new Item.NamedPoint("" + i, new Position(xyz[3 * i], xyz[3 * i + 1], z), "G"));
+      points.add(new NamedPoint("" + i, new Position(xyz[3 * i], xyz[3 * i + 1], z), "G"));
     }
     double e = Grounds.E, n = Grounds.N;
     Polyline edge =
@@ -52,9 +55,8 @@ class ShapingTest {
             });
     List<Received.Entry> entries =
         List.of(
-            new Received.Entry(
-                new Item.PointGroup("Shore", points), "", java.util.Optional.empty()),
-            new Received.Entry(new Item.StringLine("Edge", edge), "", java.util.Optional.empty()));
+            new Received.Entry(Item.points("Shore", points), "", java.util.Optional.empty()),
+            new Received.Entry(Item.string("Edge", edge), "", java.util.Optional.empty()));
     return Map.of(
         "survey", new Received("CSV", "", "metre", entries, Map.of(), List.of(), List.of()));
   }
@@ -82,7 +84,7 @@ class ShapingTest {
   }
 
   private static Mesh ground(Build b) {
-    return ((Item.TerrainSurface) b.items().get(GROUND).item()).mesh();
+    return ((Shape.Faces) b.items().get(GROUND).item().shape()).mesh();
   }
 
   @Test
@@ -174,8 +176,8 @@ class ShapingTest {
                         new Step.CutCover("Lawn", "grass", new Step.Outline.Of(EDGE, 0)))));
     Build b = Build.of(job, survey(-999, 0));
     ItemId lawn = new ItemId("job/cover/Lawn");
-    Item.Cover cover = (Item.Cover) b.items().get(lawn).item();
-    assertThat(cover.material()).isEqualTo("grass");
+    Shape.Faces cover = (Shape.Faces) b.items().get(lawn).item().shape();
+    assertThat(b.items().get(lawn).item().attributes().material()).isEqualTo("grass");
     assertThat(cover.mesh().planArea()).isCloseTo(25_600, within(1e-3));
     assertThat(ground(b).planArea()).isCloseTo(40_000 - 25_600, within(1e-3));
     assertThat(b.shaping().leftBy(lawn)).contains(GROUND);
@@ -201,7 +203,8 @@ class ShapingTest {
             .withSteps(copy, List.of(RecordedStep.of(new Step.Raise(0.5))))
             .withRecipe(new Recipe.Earth("Earth", GROUND, copy));
     Build b = Build.of(job, survey(-999, 0));
-    Item.Body fill = (Item.Body) b.items().get(new ItemId("job/body/Earth fill")).item();
+    Shape.Faces fill =
+        (Shape.Faces) b.items().get(new ItemId("job/body/Earth fill")).item().shape();
     assertThat(fill.mesh().volume()).isCloseTo(0.5 * 160 * 160, within(0.5));
     assertThat(b.items()).doesNotContainKey(new ItemId("job/body/Earth cut"));
   }
@@ -260,8 +263,8 @@ class ShapingTest {
     List<Double> areas =
         build.items().values().stream()
             .map(Build.BuiltItem::item)
-            .filter(Item.Cover.class::isInstance)
-            .map(i -> i.triangles().orElseThrow().bounds().width())
+            .filter(i -> i.kind().is(Kind.COVER))
+            .map(i -> i.bounds().width())
             .toList();
     assertThat(areas).hasSize(2).allSatisfy(w -> assertThat(w).isCloseTo(30, within(1e-6)));
   }

@@ -8,12 +8,11 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -26,6 +25,8 @@ import wellspan.core.job.Source;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.place.SpotMark;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.NamedPoint;
 import wellspan.core.step.RecordedStep;
 import wellspan.core.step.Step;
 import wellspan.core.unit.LinearUnit;
@@ -39,8 +40,7 @@ class PackingTest {
           "",
           List.of(
               new Received.Entry(
-                  new Item.PointGroup(
-                      "Pegs", List.of(new Item.NamedPoint("K", new Position(1, 2, 3), ""))),
+                  Item.points("Pegs", List.of(new NamedPoint("K", new Position(1, 2, 3), ""))),
                   "",
                   Optional.empty())),
           Map.of(),

@@ -17,6 +17,7 @@ import wellspan.core.job.Build;
 import wellspan.core.job.ControlIntake;
 import wellspan.core.job.Job;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
 
 class ControlTallyTest {
   private static final Control CONTROL =
@@ -33,12 +34,12 @@ class ControlTallyTest {
     return PlacerTest.received(items);
   }
 
-  private static Item points(Item.NamedPoint... p) {
-    return new Item.PointGroup("g", List.of(p));
+  private static Item points(NamedPoint... p) {
+    return Item.points("g", List.of(p));
   }
 
-  private static Item.NamedPoint point(String name, double e, double n, double h) {
-    return new Item.NamedPoint(name, new Position(e, n, h), "");
+  private static NamedPoint point(String name, double e, double n, double h) {
+    return new NamedPoint(name, new Position(e, n, h), "");
   }
 
   @Test
@@ -87,9 +88,7 @@ class ControlTallyTest {
         ControlTally.of(
             CONTROL,
             "ground",
-            found(
-                new Item.TerrainSurface("g", mesh, new int[0]),
-                points(point("peg", 300.001, 200, 12))));
+            found(Item.surface("g", mesh), points(point("peg", 300.001, 200, 12))));
     assertThat(t.lines())
         .extracting(l -> l.name() + " " + l.by().title())
         .containsExactly("BN-1 nearest vertex", "BN-3 nearest vertex", "BN-2 nearest point");

@@ -15,6 +15,7 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
 
 class HypothesesTest {
   private static final Frame JOB =
@@ -84,13 +85,13 @@ class HypothesesTest {
   }
 
   private static Received points(Position... at) {
-    List<Item.NamedPoint> all =
-        java.util.Arrays.stream(at).map(p -> new Item.NamedPoint("p", p, "")).toList();
+    List<NamedPoint> all =
+        java.util.Arrays.stream(at).map(p -> new NamedPoint("p", p, "")).toList();
     return new Received(
         "point list",
         "",
         "",
-        List.of(new Received.Entry(new Item.PointGroup("g", all), "", Optional.empty())),
+        List.of(new Received.Entry(Item.points("g", all), "", Optional.empty())),
         Map.of(),
         List.of(),
         List.of());

@@ -15,6 +15,7 @@ import wellspan.core.align.PlanPoint;
 import wellspan.core.align.Profile;
 import wellspan.core.align.Pvi;
 import wellspan.core.align.SpiralLaw;
+import wellspan.core.attribute.Attributes;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
@@ -26,6 +27,8 @@ import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 import wellspan.core.picture.Texture;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 class PlacerTest {
@@ -67,16 +70,16 @@ class PlacerTest {
   private static Received all() {
     double[] xyz = {412_000, 6_534_500, 1, 412_010, 6_534_500, 2, 412_000, 6_534_510, 3};
     return received(
-        new Item.TerrainSurface("Ground", new Mesh(xyz, new int[] {0, 1, 2}), new int[0]),
-        new Item.Body("Block", new Mesh(xyz, new int[] {0, 1, 2}), Band.STRUCTURES),
-        new Item.StringLine("Edge", new Polyline(xyz)),
-        new Item.PointGroup(
-            "Points", List.of(new Item.NamedPoint("A", new Position(412_005, 6_534_505, 4), "x"))),
-        new Item.AlignmentLine("Road", road()));
+        Item.surface("Ground", new Mesh(xyz, new int[] {0, 1, 2})),
+        Item.body("Block", new Mesh(xyz, new int[] {0, 1, 2}), Band.STRUCTURES),
+        Item.string("Edge", new Polyline(xyz)),
+        Item.points(
+            "Points", List.of(new NamedPoint("A", new Position(412_005, 6_534_505, 4), "x"))),
+        Item.alignment("Road", road()));
   }
 
   private static Position firstVertex(Received r) {
-    return ((Item.TerrainSurface) r.items().getFirst()).mesh().vertex(0);
+    return ((Shape.Faces) r.items().getFirst().shape()).mesh().vertex(0);
   }
 
   @Test
@@ -96,11 +99,11 @@ class PlacerTest {
         Frame.of("", "", new Position(1000, 2000, 5), 30)
             .toShared(new Position(412_000, 6_534_500, 1));
     assertThat(firstVertex(placed).distanceTo(expected)).isLessThan(1e-8);
-    Position body = ((Item.Body) placed.items().get(1)).mesh().vertex(0);
-    Position string = ((Item.StringLine) placed.items().get(2)).lines().getFirst().point(0);
+    Position body = ((Shape.Faces) placed.items().get(1).shape()).mesh().vertex(0);
+    Position string = ((Shape.Lines) placed.items().get(2).shape()).lines().getFirst().point(0);
     assertThat(body).isEqualTo(firstVertex(placed));
     assertThat(string).isEqualTo(firstVertex(placed));
-    Item.NamedPoint p = ((Item.PointGroup) placed.items().get(3)).points().getFirst();
+    NamedPoint p = ((Shape.Points) placed.items().get(3).shape()).points().getFirst();
     assertThat(p.name()).isEqualTo("A");
     assertThat(p.position().distanceTo(firstVertex(placed)))
         .isCloseTo(
@@ -116,18 +119,19 @@ class PlacerTest {
             new Pixels(2, 1, new int[2]),
             PicturePlace.ofWorld(new double[] {5, 0, 0, -10, 412_002.5, 6_534_505}, 2, 1));
     Item sent =
-        new Item.TerrainSurface(
-            "Ground", new Mesh(xyz, new int[] {0, 1, 2}), new int[0], Optional.of(texture));
+        Item.surface("Ground", new Mesh(xyz, new int[] {0, 1, 2}))
+            .with(Attributes.NONE.withTexture(Optional.of(texture)));
     SourcePlacement local =
         SourcePlacement.SHARED.withWhere(
             new SourcePlacement.Where.Local(new Position(1000, 2000, 5), 30, 1));
     Received placed = Placer.place("s", received(sent), local, JOB);
-    Item.TerrainSurface s = (Item.TerrainSurface) placed.items().getFirst();
+    Shape.Faces s = (Shape.Faces) placed.items().getFirst().shape();
+    Texture moved = placed.items().getFirst().attributes().texture().orElseThrow();
     for (int v = 0; v < 3; v++) {
       double e = s.mesh().east(v), n = s.mesh().north(v);
-      assertThat(s.texture().orElseThrow().across(e, n))
+      assertThat(moved.across(e, n))
           .isCloseTo(texture.across(xyz[3 * v], xyz[3 * v + 1]), within(1e-9));
-      assertThat(s.texture().orElseThrow().down(e, n))
+      assertThat(moved.down(e, n))
           .isCloseTo(texture.down(xyz[3 * v], xyz[3 * v + 1]), within(1e-9));
     }
   }
@@ -139,7 +143,7 @@ class PlacerTest {
             new SourcePlacement.Where.Local(new Position(1000, 2000, 5), 30, 1));
     Alignment before = road();
     Alignment after =
-        ((Item.AlignmentLine) Placer.place("s", all(), local, JOB).items().get(4)).alignment();
+        ((Shape.Axis) Placer.place("s", all(), local, JOB).items().get(4).shape()).alignment();
     for (AlignmentPoint p : before.everyWithEnds(3)) {
       Position expected = Placer.place(new Position(p.east(), p.north(), p.level()), local, JOB);
       AlignmentPoint q = after.at(p.distance());
@@ -153,7 +157,7 @@ class PlacerTest {
   void exchangedAxesMirrorAnAlignmentPointByPoint() {
     Alignment before = road();
     Received placed = Placer.place("s", all(), SourcePlacement.SHARED.withSwapped(true), JOB);
-    Alignment after = ((Item.AlignmentLine) placed.items().get(4)).alignment();
+    Alignment after = ((Shape.Axis) placed.items().get(4).shape()).alignment();
     for (AlignmentPoint p : before.everyWithEnds(3)) {
       AlignmentPoint q = after.at(p.distance());
       assertThat(Math.hypot(q.east() - p.north(), q.north() - p.east())).isLessThan(1e-8);
@@ -166,7 +170,7 @@ class PlacerTest {
   void anotherUnitScalesEverythingAndTheLabels() {
     double foot = LinearUnit.FOOT.metres();
     Received placed = Placer.place("s", all(), SourcePlacement.SHARED.withUnitFactor(foot), JOB);
-    Alignment after = ((Item.AlignmentLine) placed.items().get(4)).alignment();
+    Alignment after = ((Shape.Axis) placed.items().get(4).shape()).alignment();
     assertThat(after.length()).isCloseTo(210 * foot, within(1e-9));
     assertThat(after.startChainage()).isCloseTo(1000 * foot, within(1e-9));
     AlignmentPoint p = road().at(130);
@@ -180,13 +184,12 @@ class PlacerTest {
   @Test
   void anotherSystemIsTransformedPointByPoint() {
     Item point =
-        new Item.PointGroup(
-            "p",
-            List.of(new Item.NamedPoint("A", new Position(67_278.2273, 6_557_903.5723, 12), "")));
+        Item.points(
+            "p", List.of(new NamedPoint("A", new Position(67_278.2273, 6_557_903.5723, 12), "")));
     SourcePlacement from33 =
         SourcePlacement.SHARED.withWhere(new SourcePlacement.Where.InSystem("EPSG:25833", ""));
     Received placed = Placer.place("s", received(point), from33, JOB);
-    Position p = ((Item.PointGroup) placed.items().getFirst()).points().getFirst().position();
+    Position p = ((Shape.Points) placed.items().getFirst().shape()).points().getFirst().position();
     assertThat(p.east()).isCloseTo(412_000, within(0.001));
     assertThat(p.north()).isCloseTo(6_534_500, within(0.001));
     assertThat(p.height()).isEqualTo(12);
@@ -203,7 +206,7 @@ class PlacerTest {
   void anAlignmentInAnotherSystemSaysHowFarItDeparts() {
     PlanElement line = new PlanElement.Line(new PlanPoint(67_278, 6_557_903, 0.4), 3000);
     Item road =
-        new Item.AlignmentLine(
+        Item.alignment(
             "Long",
             new Alignment("Long", List.of(line), new Chainages(0, List.of()), Optional.empty()));
     SourcePlacement from33 =
@@ -215,27 +218,25 @@ class PlacerTest {
               assertThat(f.code()).isEqualTo("place.alignment");
               assertThat(f.figure()).endsWith(" mm");
             });
-    assertThat(((Item.AlignmentLine) placed.items().getFirst()).alignment().at(0).east())
+    assertThat(((Shape.Axis) placed.items().getFirst().shape()).alignment().at(0).east())
         .isBetween(411_000.0, 413_000.0);
   }
 
   @Test
   void degreesBecomeMetres() {
     Item point =
-        new Item.PointGroup(
-            "p", List.of(new Item.NamedPoint("A", new Position(7.4708204, 58.9411039, 12), "")));
+        Item.points("p", List.of(new NamedPoint("A", new Position(7.4708204, 58.9411039, 12), "")));
     SourcePlacement degrees =
         SourcePlacement.SHARED.withWhere(new SourcePlacement.Where.InSystem("EPSG:4326", ""));
     Received placed = Placer.place("s", received(point), degrees, JOB);
-    Position p = ((Item.PointGroup) placed.items().getFirst()).points().getFirst().position();
+    Position p = ((Shape.Points) placed.items().getFirst().shape()).points().getFirst().position();
     assertThat(p.planDistanceTo(new Position(412_000, 6_534_500, 0))).isLessThan(0.02);
   }
 
   @Test
   void datumsWithoutAGridFileSayWhatIsLeft() {
     Item point =
-        new Item.PointGroup(
-            "p", List.of(new Item.NamedPoint("A", new Position(530_000, 180_000, 0), "")));
+        Item.points("p", List.of(new NamedPoint("A", new Position(530_000, 180_000, 0), "")));
     Frame british = Frame.of("EPSG:25830", "", new Position(0, 0, 0), 0);
     SourcePlacement grid =
         SourcePlacement.SHARED.withWhere(new SourcePlacement.Where.InSystem("EPSG:27700", ""));
@@ -295,7 +296,7 @@ class PlacerTest {
     Received placed =
         Placer.place(
             "yard",
-            received(new Item.PointGroup("p", List.of(new Item.NamedPoint("A", at[0], "")))),
+            received(Item.points("p", List.of(new NamedPoint("A", at[0], "")))),
             SourcePlacement.SHARED.withWhere(new SourcePlacement.Where.Fitted(pairs, false)),
             JOB);
     assertThat(placed.findings())

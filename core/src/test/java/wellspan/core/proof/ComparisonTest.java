@@ -18,10 +18,10 @@ import wellspan.core.align.Profile;
 import wellspan.core.align.ProfileSegment;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
+import wellspan.core.shape.Shape;
 
 class ComparisonTest {
-  private static final Item GROUND =
-      new Item.TerrainSurface("G", new Mesh(new double[0], new int[0]), new int[0]);
+  private static final Item GROUND = Item.surface("G", new Mesh(new double[0], new int[0]));
 
   private static Mesh strip(int n) {
     double[] xyz = new double[3 * (n + 2)];
@@ -87,16 +87,24 @@ class ComparisonTest {
         .containsExactly("proof.geometry", "proof.triangles");
   }
 
-  private static Item.AlignmentLine line(double radius, double level, double start) {
+  private static ItemComparison compare(Item sent, Item arrived) {
+    return AlignmentComparison.compare(sent, alignment(sent), alignment(arrived), 1e-5);
+  }
+
+  private static Alignment alignment(Item i) {
+    return ((Shape.Axis) i.shape()).alignment();
+  }
+
+  private static Item line(double radius, double level, double start) {
     PlanElement.Arc arc = new PlanElement.Arc(new PlanPoint(412_000, 6_534_000, 1), 80, radius);
     Profile p = new Profile("p", List.of(new ProfileSegment.Grade(0, 80, level, 0.02)));
-    return new Item.AlignmentLine(
+    return Item.alignment(
         "A", new Alignment("A", List.of(arc), new Chainages(start, List.of()), Optional.of(p)));
   }
 
   @Test
   void equalAlignmentsAreIdenticalAtEveryMetre() {
-    ItemComparison c = AlignmentComparison.compare(line(200, 5, 0), line(200, 5, 0), 1e-5);
+    ItemComparison c = compare(line(200, 5, 0), line(200, 5, 0));
     assertThat(c.differences()).isEmpty();
     assertThat(c.figures().identical()).isTrue();
     assertThat(c.figures().deviations()).hasSize(81).containsOnly(0);
@@ -104,13 +112,13 @@ class ComparisonTest {
 
   @Test
   void otherRadiusLevelOrChainageIsFound() {
-    ItemComparison radius = AlignmentComparison.compare(line(200, 5, 0), line(201, 5, 0), 1e-5);
+    ItemComparison radius = compare(line(200, 5, 0), line(201, 5, 0));
     double sagitta = 80 * 80 / 2.0 * (1 / 200.0 - 1 / 201.0);
     assertThat(radius.figures().maxDeviation()).isCloseTo(sagitta, within(0.01));
     assertThat(radius.differences().getFirst().message()).contains("worst at 0+080.000");
-    ItemComparison level = AlignmentComparison.compare(line(200, 5, 0), line(200, 5.002, 0), 1e-5);
+    ItemComparison level = compare(line(200, 5, 0), line(200, 5.002, 0));
     assertThat(level.figures().maxDeviation()).isCloseTo(0.002, within(1e-9));
-    ItemComparison chainage = AlignmentComparison.compare(line(200, 5, 0), line(200, 5, 10), 1e-5);
+    ItemComparison chainage = compare(line(200, 5, 0), line(200, 5, 10));
     assertThat(chainage.differences())
         .extracting(d -> d.finding().code())
         .containsExactly("proof.geometry");
@@ -118,11 +126,11 @@ class ComparisonTest {
 
   @Test
   void aProfileThatDidNotArriveIsFound() {
-    Alignment whole = line(200, 5, 0).alignment();
-    Item.AlignmentLine flat =
-        new Item.AlignmentLine(
+    Alignment whole = alignment(line(200, 5, 0));
+    Item flat =
+        Item.alignment(
             "A", new Alignment("A", whole.elements(), whole.chainages(), Optional.empty()));
-    ItemComparison c = AlignmentComparison.compare(line(200, 5, 0), flat, 1e-5);
+    ItemComparison c = compare(line(200, 5, 0), flat);
     assertThat(c.differences()).extracting(d -> d.finding().code()).contains("proof.geometry");
     assertThat(c.figures().identical()).isFalse();
   }

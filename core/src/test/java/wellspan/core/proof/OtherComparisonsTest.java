@@ -18,14 +18,28 @@ import wellspan.core.receipt.PastRun;
 import wellspan.core.receipt.Receipt;
 import wellspan.core.receipt.ReceiptJson;
 import wellspan.core.receipt.ReceiptPage;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 class OtherComparisonsTest {
-  private static final Item.StringLine LINE =
-      new Item.StringLine(
-          "Edge", new Polyline(new double[] {0, 0, 1, 10, 0, 2, 20, 5, Double.NaN}));
+  private static final Item LINE =
+      Item.string("Edge", new Polyline(new double[] {0, 0, 1, 10, 0, 2, 20, 5, Double.NaN}));
 
   private static final Limits LIMITS = new Limits(1e-5, true, true, true);
   private static final Limits WITHOUT_LEVELS = new Limits(1e-5, false, false, true);
+
+  private static ItemComparison lines(Item arrived, Limits limits) {
+    return LineComparison.compare(
+        LINE,
+        ((Shape.Lines) LINE.shape()).lines(),
+        ((Shape.Lines) arrived.shape()).lines(),
+        limits);
+  }
+
+  private static ItemComparison points(Item sent, Item arrived, Limits limits) {
+    return PointComparison.compare(
+        sent, (Shape.Points) sent.shape(), (Shape.Points) arrived.shape(), limits);
+  }
 
   private static List<String> codes(ItemComparison c) {
     return c.differences().stream().map(d -> d.finding().code()).toList();
@@ -33,56 +47,43 @@ class OtherComparisonsTest {
 
   @Test
   void linesAreComparedPointByPoint() {
-    assertThat(LineComparison.compare(LINE, LINE.lines(), LINE.lines(), LIMITS).differences())
-        .isEmpty();
-    Item.StringLine moved =
-        new Item.StringLine("Edge", new Polyline(new double[] {0, 0, 1, 10, 0.002, 2, 20, 5, 99}));
-    ItemComparison c = LineComparison.compare(LINE, LINE.lines(), moved.lines(), WITHOUT_LEVELS);
+    assertThat(lines(LINE, LIMITS).differences()).isEmpty();
+    Item moved = Item.string("Edge", new Polyline(new double[] {0, 0, 1, 10, 0.002, 2, 20, 5, 99}));
+    ItemComparison c = lines(moved, WITHOUT_LEVELS);
     assertThat(codes(c)).containsExactly("proof.geometry");
     assertThat(c.differences().getFirst().message()).contains("point 2 of the line lies 2.0000 mm");
     assertThat(c.figures().maxDeviation()).isCloseTo(0.002, within(1e-12));
-    Item.StringLine shorter =
-        new Item.StringLine("Edge", new Polyline(new double[] {0, 0, 1, 10, 0, 2}));
-    assertThat(codes(LineComparison.compare(LINE, LINE.lines(), shorter.lines(), WITHOUT_LEVELS)))
-        .containsExactly("proof.geometry");
-    Item.StringLine cut =
-        new Item.StringLine(
+    Item shorter = Item.string("Edge", new Polyline(new double[] {0, 0, 1, 10, 0, 2}));
+    assertThat(codes(lines(shorter, WITHOUT_LEVELS))).containsExactly("proof.geometry");
+    Item cut =
+        Item.string(
             "Edge",
-            List.of(LINE.lines().getFirst(), new Polyline(new double[] {0, 0, 1, 1, 0, 1})));
-    assertThat(
-            LineComparison.compare(LINE, LINE.lines(), cut.lines(), WITHOUT_LEVELS)
-                .differences()
-                .getFirst()
-                .message())
+            List.of(
+                ((Shape.Lines) LINE.shape()).lines().getFirst(),
+                new Polyline(new double[] {0, 0, 1, 1, 0, 1})));
+    assertThat(lines(cut, WITHOUT_LEVELS).differences().getFirst().message())
         .contains("3 points of the line were sent, 2 lines with 5 points arrived");
   }
 
-  private static Item.PointGroup points(String name, double h) {
-    return new Item.PointGroup(
+  private static Item points(String name, double h) {
+    return Item.points(
         "Control",
         List.of(
-            new Item.NamedPoint("A", new Position(1, 2, 3), "peg"),
-            new Item.NamedPoint(name, new Position(4, 5, h), "")));
+            new NamedPoint("A", new Position(1, 2, 3), "peg"),
+            new NamedPoint(name, new Position(4, 5, h), "")));
   }
 
   @Test
   void pointsAreComparedWithNameAndCode() {
-    assertThat(PointComparison.compare(points("B", 6), points("B", 6), LIMITS).differences())
-        .isEmpty();
-    assertThat(codes(PointComparison.compare(points("B", 6), points("C", 6), LIMITS)))
-        .containsExactly("proof.name");
-    assertThat(codes(PointComparison.compare(points("B", 6), points("B", 6.1), LIMITS)))
+    assertThat(points(points("B", 6), points("B", 6), LIMITS).differences()).isEmpty();
+    assertThat(codes(points(points("B", 6), points("C", 6), LIMITS))).containsExactly("proof.name");
+    assertThat(codes(points(points("B", 6), points("B", 6.1), LIMITS)))
         .containsExactly("proof.geometry");
-    assertThat(codes(PointComparison.compare(points("B", Double.NaN), points("B", 9), LIMITS)))
+    assertThat(codes(points(points("B", Double.NaN), points("B", 9), LIMITS)))
         .containsExactly("proof.geometry");
-    assertThat(
-            codes(PointComparison.compare(points("B", Double.NaN), points("B", 9), WITHOUT_LEVELS)))
-        .isEmpty();
-    Item.PointGroup one =
-        new Item.PointGroup(
-            "Control", List.of(new Item.NamedPoint("A", new Position(1, 2, 3), "peg")));
-    assertThat(codes(PointComparison.compare(points("B", 6), one, LIMITS)))
-        .containsExactly("proof.geometry");
+    assertThat(codes(points(points("B", Double.NaN), points("B", 9), WITHOUT_LEVELS))).isEmpty();
+    Item one = Item.points("Control", List.of(new NamedPoint("A", new Position(1, 2, 3), "peg")));
+    assertThat(codes(points(points("B", 6), one, LIMITS))).containsExactly("proof.geometry");
   }
 
   private static final Mesh SENT =
@@ -90,8 +91,7 @@ class OtherComparisonsTest {
           new double[] {0, 0, 0, 1, 0, 0, 1, 1, 0, 0, 1, 0, 9, 9, 9}, new int[] {0, 1, 2, 0, 2, 3});
 
   private static ItemComparison meshes(Mesh arrived) {
-    return MeshComparison.compare(
-        new Item.TerrainSurface("S", SENT, new int[0]), SENT, arrived, 1e-5);
+    return MeshComparison.compare(Item.surface("S", SENT), SENT, arrived, 1e-5);
   }
 
   @Test

@@ -13,13 +13,12 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.IfcSchema;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
@@ -29,6 +28,8 @@ import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 class ProverTest {
@@ -50,12 +51,11 @@ class ProverTest {
       6_534_510,
       4
     };
-    return new Item.TerrainSurface(
-        "Ground", new Mesh(xyz, new int[] {0, 1, 2, 0, 2, 3}), new int[0]);
+    return Item.surface("Ground", new Mesh(xyz, new int[] {0, 1, 2, 0, 2, 3}));
   }
 
   private static Item line(double length) {
-    return new Item.AlignmentLine(
+    return Item.alignment(
         "Road",
         new Alignment(
             "Road",
@@ -152,12 +152,12 @@ class ProverTest {
   @Test
   void otherTrianglesMissingAndExtraItemsFail() {
     Mesh flipped =
-        new Mesh(((Item.TerrainSurface) surface(0)).mesh().xyz(), new int[] {0, 1, 3, 1, 2, 3});
+        new Mesh(((Shape.Faces) surface(0).shape()).mesh().xyz(), new int[] {0, 1, 3, 1, 2, 3});
     Proof p =
         prove(
             FRAME,
             entry(
-                new Item.TerrainSurface("Ground", flipped, new int[0]),
+                Item.surface("Ground", flipped),
                 described("id-ground", "IfcGeographicElement", "x")),
             entry(line(50), described("id-other", "IfcAlignment", "x")));
     assertThat(codes(p))

@@ -31,6 +31,7 @@ import wellspan.core.job.Revision;
 import wellspan.core.job.Source;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
 import wellspan.core.unit.LinearUnit;
 
 class ReadingTest {
@@ -79,24 +80,23 @@ class ReadingTest {
 
   private static Build build(SourcePlacement placement) {
     Item ground =
-        new Item.TerrainSurface(
+        Item.surface(
             "Ground",
             new Mesh(
                 new double[] {412_000, 6_534_500, 1, 412_100, 6_534_500, 2, 412_000, 6_534_600, 3},
-                new int[] {0, 1, 2}),
-            new int[0]);
+                new int[] {0, 1, 2}));
     Item points =
-        new Item.PointGroup(
+        Item.points(
             "Pegs",
             List.of(
-                new Item.NamedPoint("K1", new Position(412_050, 6_534_520, 9), "peg"),
-                new Item.NamedPoint("K2", new Position(412_001.5, 6_534_500, 9), "peg")));
+                new NamedPoint("K1", new Position(412_050, 6_534_520, 9), "peg"),
+                new NamedPoint("K2", new Position(412_001.5, 6_534_500, 9), "peg")));
     Received r =
         new Received(
             "t",
             "",
             "",
-            List.of(ground, points, new Item.AlignmentLine("Road", ROAD)).stream()
+            List.of(ground, points, Item.alignment("Road", ROAD)).stream()
                 .map(i -> new Received.Entry(i, "", Optional.empty()))
                 .toList(),
             Map.of(),

@@ -24,9 +24,9 @@ class LayerChoiceTest {
         "",
         "",
         List.of(
-            entry(new Item.TerrainSurface("TIN", TRIANGLE, new int[0]), "TIN"),
-            entry(new Item.StringLine("TIN", line()), "TIN"),
-            entry(new Item.StringLine("KERB", line()), "KERB")),
+            entry(Item.surface("TIN", TRIANGLE), "TIN"),
+            entry(Item.string("TIN", line()), "TIN"),
+            entry(Item.string("KERB", line()), "KERB")),
         List.of(
             new Layer("TIN", 0, true, Map.of("3DFACE", 1, "LINE", 1)),
             new Layer("KERB", 0, true, Map.of("LINE", 1)),
@@ -83,7 +83,7 @@ class LayerChoiceTest {
             "OBJ",
             "",
             "",
-            List.of(entry(new Item.StringLine("a", line()), "")),
+            List.of(entry(Item.string("a", line()), "")),
             Map.of(),
             List.of(),
             List.of());

@@ -20,6 +20,8 @@ import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.terrain.Grounds;
 import wellspan.core.triangulate.LevelRule;
 
@@ -45,11 +47,11 @@ class StepsTest {
   private static final Map<ItemId, Item> OTHERS =
       Map.of(
           OUTLINE,
-          new Item.StringLine("Outline", line(true, 20, 20, 60, 20, 60, 50, 20, 50)),
+          Item.string("Outline", line(true, 20, 20, 60, 20, 60, 50, 20, 50)),
           OPEN,
-          new Item.StringLine("Open", line(false, 0, 0, 10, 10)),
+          Item.string("Open", line(false, 0, 0, 10, 10)),
           ROAD,
-          new Item.AlignmentLine(
+          Item.alignment(
               "Road",
               new Alignment(
                   "Road",
@@ -58,17 +60,16 @@ class StepsTest {
                   new Chainages(0, List.of()),
                   java.util.Optional.empty())),
           DESIGN,
-          new Item.TerrainSurface(
+          Item.surface(
               "Design",
               new Mesh(
                   new double[] {
                     Grounds.E + 30, Grounds.N + 30, 8, Grounds.E + 70, Grounds.N + 30, 8,
                     Grounds.E + 70, Grounds.N + 70, 8, Grounds.E + 30, Grounds.N + 70, 8
                   },
-                  new int[] {0, 1, 2, 0, 2, 3}),
-              new int[0]),
+                  new int[] {0, 1, 2, 0, 2, 3})),
           PEGS,
-          new Item.PointGroup("Pegs", List.of()));
+          Item.points("Pegs", List.of()));
 
   private static final Inputs INPUTS =
       id -> {
@@ -78,9 +79,8 @@ class StepsTest {
         return OTHERS.get(id);
       };
 
-  private static Item.TerrainSurface ground() {
-    return new Item.TerrainSurface(
-        "Ground", Grounds.grid(20, 20, 5, (x, y) -> 5 + 0.02 * x), new int[0]);
+  private static Item ground() {
+    return Item.surface("Ground", Grounds.grid(20, 20, 5, (x, y) -> 5 + 0.02 * x));
   }
 
   private static StepOutcome on(Item item, Step step) {
@@ -88,7 +88,7 @@ class StepsTest {
   }
 
   private static Mesh mesh(StepOutcome o) {
-    return ((Item.TerrainSurface) o.item()).mesh();
+    return ((Shape.Faces) o.item().shape()).mesh();
   }
 
   @Test
@@ -138,21 +138,21 @@ class StepsTest {
   @Test
   void raisingMovesEveryKindThatHasLevels() {
     assertThat(on(ground(), new Step.Raise(-2)).after().lowest()).isCloseTo(3, within(1e-12));
-    Item.StringLine l = (Item.StringLine) on(OTHERS.get(OUTLINE), new Step.Raise(1.5)).item();
+    Shape.Lines l = (Shape.Lines) on(OTHERS.get(OUTLINE), new Step.Raise(1.5)).item().shape();
     assertThat(l.lines().getFirst().point(2).height()).isEqualTo(1.5);
     assertThat(on(points(), new Step.Raise(1)).after().highest()).isEqualTo(21);
   }
 
-  private static Item.PointGroup points() {
-    List<Item.NamedPoint> out = new ArrayList<>();
+  private static Item points() {
+    List<NamedPoint> out = new ArrayList<>();
     for (int i = 0; i < 100; i++) {
       int row = i / 10;
       out.add(
-          new Item.NamedPoint(
+          new NamedPoint(
               "P" + i, new Position(Grounds.E + i % 10 * 10, Grounds.N + row * 10.0, 20), "peg"));
     }
-    out.add(new Item.NamedPoint("again", new Position(Grounds.E, Grounds.N, 18), ""));
-    return new Item.PointGroup("Points", out);
+    out.add(new NamedPoint("again", new Position(Grounds.E, Grounds.N, 18), ""));
+    return Item.points("Points", out);
   }
 
   @Test
@@ -160,7 +160,7 @@ class StepsTest {
     for (LevelRule rule : LevelRule.values()) {
       StepOutcome o = on(points(), new Step.MergeDuplicates(rule));
       assertThat(o.after().points()).isEqualTo(100);
-      Item.NamedPoint first = ((Item.PointGroup) o.item()).points().getFirst();
+      NamedPoint first = ((Shape.Points) o.item().shape()).points().getFirst();
       double expected =
           switch (rule) {
             case FIRST, HIGHEST -> 20;
@@ -184,7 +184,7 @@ class StepsTest {
   void holesLoosePartsAndTheOutlineAreMended() {
     Mesh m = Grounds.grid(20, 20, 5, (x, y) -> 5 + 0.02 * x);
     Mesh holed = m.only(t -> t != 402 && t != 403 && (t < 760 || t > 779 || t > 777));
-    Item.TerrainSurface s = new Item.TerrainSurface("Ground", holed, new int[0]);
+    Item s = Item.surface("Ground", holed);
     assertThat(on(s, new Step.FillHoles(30)).told()).contains("2 triangles put in, 25.0 m²");
     assertThat(on(s, new Step.DropIslands(1e9)).failed()).isFalse();
     assertThat(on(ground(), new Step.Trim(4, 0)).after().triangles()).isZero();
@@ -197,7 +197,7 @@ class StepsTest {
     double[] xyz = m.xyz().clone();
     xyz[3 * 220 + 2] = -999;
     xyz[3 * 130 + 2] += 9;
-    Item.TerrainSurface s = new Item.TerrainSurface("G", new Mesh(xyz, m.triangles()), new int[0]);
+    Item s = Item.surface("G", new Mesh(xyz, m.triangles()));
     StepOutcome clean = on(s, new Step.DropFalseLevels(true));
     assertThat(clean.told()).contains("1 at -999.000 m");
     StepOutcome flat = on(clean.item(), new Step.DropSpikes(0, true));
@@ -269,8 +269,7 @@ class StepsTest {
   @Test
   void aPadIsMadeWithItsFigures() {
     ItemId ground = new ItemId("s/terrain-surface/Ground");
-    Item.TerrainSurface flat =
-        new Item.TerrainSurface("Ground", Grounds.grid(20, 20, 5, (x, y) -> 0), new int[0]);
+    Item flat = Item.surface("Ground", Grounds.grid(20, 20, 5, (x, y) -> 0));
     Recipe.GradedPad recipe =
         new Recipe.GradedPad(
             "Yard",
@@ -294,7 +293,7 @@ class StepsTest {
     Maker.Made made = Maker.make(recipe, id -> flat, Progress.NONE);
     assertThat(made.findings()).isEmpty();
     assertThat(made.told()).startsWith("400.0 m² with ").contains("cut 0.0 m³");
-    Mesh pad = ((Item.TerrainSurface) made.items().getFirst()).mesh();
+    Mesh pad = ((Shape.Faces) made.items().getFirst().shape()).mesh();
     // 2 % towards the south: 0.2 m higher at the northern side, 10 m from the middle
     assertThat(pad.bounds().maxH()).isCloseTo(1.2, within(1e-6));
     Maker.Made high =
@@ -320,13 +319,12 @@ class StepsTest {
     int[] argb = new int[60 * 40];
     java.util.Arrays.fill(argb, 0xFF336699);
     Item photo =
-        new Item.GroundImage(
+        Item.picture(
             "Photo",
             new Pixels(60, 40, argb),
             PicturePlace.ofWorld(
                 new double[] {1, 0, 0, -1, Grounds.E + 10.5, Grounds.N + 49.5}, 60, 40));
-    Map<ItemId, Item> items =
-        Map.of(HILL, new Item.TerrainSurface("Hill", hill, new int[0]), PHOTO, photo);
+    Map<ItemId, Item> items = Map.of(HILL, Item.surface("Hill", hill), PHOTO, photo);
     Recipe r = new Recipe.TexturedGround("Tex", HILL, PHOTO, pixel, spacing, error);
     assertThat(StepJson.recipe(StepJson.node(r))).isEqualTo(r);
     return Maker.make(r, items::get, Progress.NONE);
@@ -335,9 +333,10 @@ class StepsTest {
   @Test
   void groundIsCutToThePictureAndThePictureToTheGround() {
     Maker.Made made = textured(0.5, 0, 0);
-    Item.TerrainSurface s = (Item.TerrainSurface) made.items().getFirst();
+    Item ground = made.items().getFirst();
+    Shape.Faces s = (Shape.Faces) ground.shape();
     assertThat(s.mesh().planArea()).isCloseTo(60 * 40, within(1e-6));
-    Texture t = s.texture().orElseThrow();
+    Texture t = ground.attributes().texture().orElseThrow();
     assertThat(t.pixels().width()).isEqualTo(120);
     assertThat(t.pixels().height()).isEqualTo(80);
     for (int v = 0; v < s.mesh().vertexCount(); v++) {
@@ -345,18 +344,20 @@ class StepsTest {
       assertThat(t.down(s.mesh().east(v), s.mesh().north(v))).isBetween(-1e-9, 1 + 1e-9);
     }
     assertThat(made.findings()).extracting(f -> f.code()).containsExactly("terrain.texture-part");
-    Item moved = Shaper.apply(RecordedStep.of(new Step.Raise(1)), s, id -> s, Progress.NONE).item();
-    assertThat(((Item.TerrainSurface) moved).texture()).isPresent();
+    Item moved =
+        Shaper.apply(RecordedStep.of(new Step.Raise(1)), ground, id -> ground, Progress.NONE)
+            .item();
+    assertThat(moved.attributes().texture()).isPresent();
   }
 
   @Test
   void texturedGroundCanBeMadeLighterWithinAnError() {
-    int full = ((Item.TerrainSurface) textured(1, 0, 0).items().getFirst()).mesh().triangleCount();
+    int full = ((Shape.Faces) textured(1, 0, 0).items().getFirst().shape()).mesh().triangleCount();
     Maker.Made simple = textured(1, 0, 0.05);
-    assertThat(((Item.TerrainSurface) simple.items().getFirst()).mesh().triangleCount())
+    assertThat(((Shape.Faces) simple.items().getFirst().shape()).mesh().triangleCount())
         .isLessThan(full / 2);
     Maker.Made spaced = textured(1, 5, 0);
-    assertThat(((Item.TerrainSurface) spaced.items().getFirst()).mesh().triangleCount())
+    assertThat(((Shape.Faces) spaced.items().getFirst().shape()).mesh().triangleCount())
         .isEqualTo(2 * 12 * 8);
     assertThat(textured(1, 0.001, 0).told()).contains("Choose a larger one");
     assertThat(textured(0, 0, 0).told()).contains("greater than zero");

@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import wellspan.core.describe.IfcSchema;
+import wellspan.core.schema.IfcSchema;
 
 class UnitsTest {
   @ParameterizedTest

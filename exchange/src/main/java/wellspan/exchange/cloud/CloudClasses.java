@@ -8,9 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import wellspan.core.item.Item;
-import wellspan.core.item.PointTable;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.PointTable;
 import wellspan.exchange.file.ReadException;
 
 /** Gathers the wanted points of a cloud by their class. */
@@ -91,7 +91,7 @@ final class CloudClasses {
         (k, t) ->
             entries.add(
                 new Received.Entry(
-                    new Item.PointGroup(stem + ", " + name(k), t), name(k), Optional.empty())));
+                    Item.points(stem + ", " + name(k), t), name(k), Optional.empty())));
     return entries;
   }
 

@@ -3,7 +3,7 @@ package wellspan.exchange.cloud;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.Map;
-import wellspan.core.item.PointTable;
+import wellspan.core.shape.PointTable;
 
 /** Keeps the lowest point of each square of a raster over the plan. */
 final class LowestInSquares {

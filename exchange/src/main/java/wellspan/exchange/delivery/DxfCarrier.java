@@ -10,10 +10,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import wellspan.core.attribute.Finish;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.DxfRelease;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.Finish;
 import wellspan.core.finding.Finding;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Layer;
@@ -53,7 +53,8 @@ record DxfCarrier(DeliveryFormat.Dxf format) implements Carrier {
       out.put(
           p.key(),
           byName.computeIfAbsent(
-              names.get(p.key()), n -> new LayerLook(n, COLOURS[p.item().band().ordinal()], rgb)));
+              names.get(p.key()),
+              n -> new LayerLook(n, COLOURS[p.item().kind().stratum().ordinal()], rgb)));
     }
     return out;
   }

@@ -8,7 +8,9 @@ import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
 import wellspan.core.packing.Packing;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
 
 /**
@@ -47,13 +49,13 @@ record FileNames(
 
   /** The kind that an item arrives as. */
   static String kind(Item item) {
-    return item instanceof Item.Cover ? "terrain surface" : item.kind();
+    return (item.kind().surface() ? Kind.TERRAIN : item.kind()).title();
   }
 
   /** What a drawing tells apart on one layer. */
   static String drawn(Item item) {
     return item.triangles().isPresent()
         ? "faces"
-        : item instanceof Item.PointGroup ? "points" : "lines";
+        : item.shape() instanceof Shape.Points ? "points" : "lines";
   }
 }

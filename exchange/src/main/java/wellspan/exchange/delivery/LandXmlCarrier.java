@@ -13,10 +13,11 @@ import java.util.Optional;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
-import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Boundaries;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
 import wellspan.exchange.landxml.LandXmlReader;
 import wellspan.exchange.landxml.write.LandXmlWriter;
@@ -63,15 +64,18 @@ record LandXmlCarrier() implements Carrier {
     }
     List<Finding> findings = new ArrayList<>(file.findings());
     for (Received.Entry e : entries) {
-      if (e.item() instanceof Item.TerrainSurface s) {
+      if (e.item().kind().is(Kind.TERRAIN) && e.item().shape() instanceof Shape.Faces s) {
         given
-            .getOrDefault(s.name(), new Boundaries(s.name(), List.of(), List.of()))
+            .getOrDefault(e.item().name(), new Boundaries(e.item().name(), List.of(), List.of()))
             .fault(s.mesh())
             .ifPresent(
                 fault ->
                     findings.add(
                         Finding.error(
-                            DELIVER, "proof.geometry", s.name(), s.name() + ": " + fault + ".")));
+                            DELIVER,
+                            "proof.geometry",
+                            e.item().name(),
+                            e.item().name() + ": " + fault + ".")));
       }
     }
     return file.withEntries(entries, findings);

@@ -10,13 +10,14 @@ import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeSet;
 import javax.imageio.ImageIO;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.item.Item;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.job.Sha256;
 import wellspan.core.picture.Pixels;
+import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 
 /**
@@ -49,9 +50,10 @@ final class PicturesBeside {
     IdentityHashMap<Pixels, String> known = new IdentityHashMap<>();
     try {
       for (Parcel.Piece p : parcel.pieces()) {
-        if (p.item() instanceof Item.TerrainSurface s && s.texture().isPresent()) {
-          progress.step(0, "Writing the picture over " + s.name());
-          Pixels pixels = s.texture().get().pixels();
+        Optional<Texture> texture = p.item().attributes().texture();
+        if (texture.isPresent()) {
+          progress.step(0, "Writing the picture over " + p.item().name());
+          Pixels pixels = texture.get().pixels();
           String name = known.get(pixels);
           if (name == null) {
             name = out.write(pixels, stem);

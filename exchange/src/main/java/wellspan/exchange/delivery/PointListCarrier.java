@@ -6,14 +6,16 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import wellspan.core.attribute.Description;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.Description;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.points.PointListReader;
 import wellspan.exchange.points.PointListWriter;
 
@@ -36,11 +38,11 @@ record PointListCarrier() implements Carrier {
 
   /** The list's points in shared coordinates, dealt to the groups they were sent in. */
   private static Received inShared(Parcel parcel, Frame told, Received list) {
-    List<Item.NamedPoint> all =
+    List<NamedPoint> all =
         list.items().stream()
             .flatMap(
                 i ->
-                    i instanceof Item.PointGroup g
+                    i.shape() instanceof Shape.Points g
                         ? g.points().stream()
                         : java.util.stream.Stream.empty())
             .toList();
@@ -48,28 +50,25 @@ record PointListCarrier() implements Carrier {
     double unit = told.unit().metres();
     int next = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
-      List<Item.NamedPoint> points = new ArrayList<>();
-      int wanted = piece.item() instanceof Item.PointGroup g ? g.points().size() : 0;
+      List<NamedPoint> points = new ArrayList<>();
+      int wanted = piece.item().shape() instanceof Shape.Points g ? g.points().size() : 0;
       for (; wanted > 0 && next < all.size(); wanted--) {
-        Item.NamedPoint p = all.get(next++);
+        NamedPoint p = all.get(next++);
         Position local =
             new Position(
                 p.position().east() * unit,
                 p.position().north() * unit,
                 p.position().height() * unit);
-        points.add(new Item.NamedPoint(p.name(), told.toShared(local), p.code()));
+        points.add(new NamedPoint(p.name(), told.toShared(local), p.code()));
       }
       Description paired = Description.NONE.withGlobalId(piece.description().globalId());
       entries.add(
-          new Received.Entry(
-              new Item.PointGroup(piece.item().name(), points), "", Optional.of(paired)));
+          new Received.Entry(Item.points(piece.item().name(), points), "", Optional.of(paired)));
     }
     if (next < all.size()) { // more came than were sent
       entries.add(
           new Received.Entry(
-              new Item.PointGroup("more points", all.subList(next, all.size())),
-              "",
-              Optional.empty()));
+              Item.points("more points", all.subList(next, all.size())), "", Optional.empty()));
     }
     return new Received(
         list.format(),

@@ -25,7 +25,7 @@ final class Drawing {
   static final long MOST_LAID_OUT = 20_000_000;
 
   /** A block's shapes and its own zero. */
-  record Block(double[] zero, List<Shape> shapes, boolean elsewhere) {}
+  record Block(double[] zero, List<Drawn> shapes, boolean elsewhere) {}
 
   private final Map<String, LayerShapes> layers = new LinkedHashMap<>();
   private final Map<String, Block> blocks;
@@ -90,11 +90,11 @@ final class Drawing {
         });
   }
 
-  void add(Shape shape) {
+  void add(Drawn shape) {
     lay(shape, Affine.IDENTITY, "0", List.of());
   }
 
-  private void lay(Shape shape, Affine map, String outer, List<String> within) {
+  private void lay(Drawn shape, Affine map, String outer, List<String> within) {
     if ((++laidOut & 0xFFFF) == 0) {
       progress.checkCancelled();
     }
@@ -103,7 +103,7 @@ final class Drawing {
     }
     String layer = within.isEmpty() || !shape.layer().equals("0") ? shape.layer() : outer;
     LayerShapes on = layers.computeIfAbsent(layer, l -> new LayerShapes());
-    if (shape instanceof Shape.Insert insert) {
+    if (shape instanceof Drawn.Insert insert) {
       insert(insert, map, layer, within, on);
       return;
     }
@@ -111,7 +111,7 @@ final class Drawing {
   }
 
   private void insert(
-      Shape.Insert i, Affine map, String layer, List<String> within, LayerShapes on) {
+      Drawn.Insert i, Affine map, String layer, List<String> within, LayerShapes on) {
     Affine plane = map.after(i.plane());
     if (!i.name().isEmpty()) {
       on.mark(new LayerShapes.Mark(plane.apply(i.at()), 0, i.name(), i.block()));
@@ -139,7 +139,7 @@ final class Drawing {
             Affine.turn(i.turn()).after(Affine.shift(c * i.columnSpacing(), r * i.rowSpacing(), 0));
         Affine place =
             plane.after(Affine.shift(i.at()[0], i.at()[1], i.at()[2])).after(step).after(toInsert);
-        for (Shape s : block.shapes()) {
+        for (Drawn s : block.shapes()) {
           lay(s, place, layer, inside);
         }
       }

@@ -226,7 +226,7 @@ public final class DxfReader {
       double[] zero = entity.point(10);
       // 4: an external reference, 8: laid over one
       boolean elsewhere = (entity.whole(70, 0) & 12) != 0 && !entity.text(1).isEmpty();
-      List<Shape> shapes = new ArrayList<>();
+      List<Drawn> shapes = new ArrayList<>();
       // what lies in blocks is counted where it is inserted; here only what is not read
       entities("ENDBLK", shapes::add);
       blocks.put(name, new Drawing.Block(zero, shapes, elsewhere));
@@ -235,7 +235,7 @@ public final class DxfReader {
   }
 
   /** Reads entities, the first of which stands in the current group, up to an end mark. */
-  private void entities(String end, Consumer<Shape> into) throws IOException {
+  private void entities(String end, Consumer<Drawn> into) throws IOException {
     while (!atEnd(end)) {
       if (++entities % REPORT_EVERY == 0) {
         progress.step(groups.fraction(), "Reading " + file.getFileName());
@@ -263,7 +263,7 @@ public final class DxfReader {
         continue;
       }
       thick += !layout && entity.number(39, 0) != 0 ? 1 : 0;
-      Optional<Shape> shape =
+      Optional<Drawn> shape =
           switch (type) {
             case "POLYLINE" -> polyline();
             case "INSERT" -> Optional.of(insert());
@@ -285,7 +285,7 @@ public final class DxfReader {
     }
   }
 
-  private Optional<Shape> polyline() throws IOException {
+  private Optional<Drawn> polyline() throws IOException {
     PolylineShapes p = new PolylineShapes(entity);
     while (atEnd("VERTEX")) {
       entity.read(groups);
@@ -301,7 +301,7 @@ public final class DxfReader {
     }
   }
 
-  private Shape insert() throws IOException {
+  private Drawn insert() throws IOException {
     double turn = Math.toRadians(entity.number(50, 0));
     Affine scale = Affine.scale(entity.number(41, 1), entity.number(42, 1), entity.number(43, 1));
     String layer = entity.layer();
@@ -321,7 +321,7 @@ public final class DxfReader {
       }
       endOfSequence();
     }
-    return new Shape.Insert(
+    return new Drawn.Insert(
         layer, block, plane, scale, turn, columns, rows, columnSpacing, rowSpacing, at, name);
   }
 

@@ -11,7 +11,7 @@ final class EntityShapes {
   /**
    * @return empty if the entity is of a kind that is not read, or draws nothing
    */
-  static Optional<Shape> of(Entity e) {
+  static Optional<Drawn> of(Entity e) {
     return switch (e.type()) {
       case "3DFACE" -> Optional.of(face(e));
       case "LINE" -> Optional.of(line(e));
@@ -24,11 +24,11 @@ final class EntityShapes {
       }
       case "ELLIPSE" -> Optional.of(ellipse(e));
       case "SPLINE" -> spline(e);
-      case "POINT" -> Optional.of(new Shape.Point(e.layer(), e.point(10)));
+      case "POINT" -> Optional.of(new Drawn.Point(e.layer(), e.point(10)));
       case "TEXT" -> Optional.of(text(e));
       case "MTEXT" ->
           Optional.of(
-              new Shape.Text(
+              new Drawn.Text(
                   e.layer(),
                   e.point(10),
                   DrawnText.paragraph(e.texts(3) + e.text(1)),
@@ -59,7 +59,7 @@ final class EntityShapes {
     if (!e.type().equals("3DFACE")) {
       return false;
     }
-    Shape.Faces f = (Shape.Faces) face(e);
+    Drawn.Faces f = (Drawn.Faces) face(e);
     int[] t = f.triangles();
     for (int i = 0; i < t.length; i += 3) {
       if (!same(f.xyz(), t[i], t[i + 1])
@@ -98,14 +98,14 @@ final class EntityShapes {
     return s <= 0 ? s + 2 * Math.PI : s;
   }
 
-  private static Shape face(Entity e) {
+  private static Drawn face(Entity e) {
     double[] xyz = new double[12];
     for (int k = 0; k < 4; k++) {
       // a triangle may leave out its fourth corner
       double[] p = k < 3 || e.has(13) ? e.point(10 + k) : e.point(12);
       System.arraycopy(p, 0, xyz, 3 * k, 3);
     }
-    return new Shape.Faces(e.layer(), xyz, quad(xyz, 0, 1, 2, 3), false);
+    return new Drawn.Faces(e.layer(), xyz, quad(xyz, 0, 1, 2, 3), false);
   }
 
   /** Two triangles of a face with four corners, one where two neighbouring ones are the same. */
@@ -125,13 +125,13 @@ final class EntityShapes {
         && xyz[3 * a + 2] == xyz[3 * b + 2];
   }
 
-  private static Shape line(Entity e) {
+  private static Drawn line(Entity e) {
     double[] a = e.point(10);
     double[] b = e.point(11);
-    return new Shape.Path(e.layer(), new double[] {a[0], a[1], a[2], b[0], b[1], b[2]});
+    return new Drawn.Path(e.layer(), new double[] {a[0], a[1], a[2], b[0], b[1], b[2]});
   }
 
-  private static Optional<Shape> lightPolyline(Entity e) {
+  private static Optional<Drawn> lightPolyline(Entity e) {
     double[] xyz = new double[3 * e.count()];
     double[] bulges = new double[e.count()];
     double level = e.number(38, 0);
@@ -161,7 +161,7 @@ final class EntityShapes {
   }
 
   /** A path through the first corners of an array, closed if it is so; empty for a single point. */
-  static Optional<Shape> path(
+  static Optional<Drawn> path(
       String layer, Affine plane, double[] xyz, double[] bulges, int corners, boolean closed) {
     if (corners < 2) {
       return Optional.empty();
@@ -172,14 +172,14 @@ final class EntityShapes {
       System.arraycopy(xyz, 0, all, 3 * corners, 3);
     }
     return Optional.of(
-        new Shape.RoundPath(layer, plane, all, java.util.Arrays.copyOf(bulges, n - 1)));
+        new Drawn.RoundPath(layer, plane, all, java.util.Arrays.copyOf(bulges, n - 1)));
   }
 
-  private static Shape circle(Entity e, double from, double sweep, boolean whole) {
+  private static Drawn circle(Entity e, double from, double sweep, boolean whole) {
     Affine plane = OwnPlane.facing(e.extrusion());
     double r = e.number(40, 0);
     double[] centre = plane.apply(e.point(10));
-    return new Shape.Ellipse(
+    return new Drawn.Ellipse(
         e.layer(),
         centre,
         plane.apply(new double[] {r, 0, 0}),
@@ -189,7 +189,7 @@ final class EntityShapes {
         whole);
   }
 
-  private static Shape ellipse(Entity e) {
+  private static Drawn ellipse(Entity e) {
     double[] major = e.point(11);
     double ratio = e.number(40, 1);
     double[] z = e.extrusion();
@@ -199,7 +199,7 @@ final class EntityShapes {
       minor[k] *= ratio / length;
     }
     double from = e.number(41, 0);
-    return new Shape.Ellipse(
+    return new Drawn.Ellipse(
         e.layer(),
         e.point(10),
         major,
@@ -209,16 +209,16 @@ final class EntityShapes {
         false);
   }
 
-  private static Optional<Shape> spline(Entity e) {
+  private static Optional<Drawn> spline(Entity e) {
     List<double[]> control = e.points(10);
     if (control.isEmpty()) { // only fitted points are given: straight from one to the next
       List<double[]> fitted = e.points(11);
       return fitted.size() < 2
           ? Optional.empty()
-          : Optional.of(new Shape.Path(e.layer(), flat(fitted)));
+          : Optional.of(new Drawn.Path(e.layer(), flat(fitted)));
     }
     return Optional.of(
-        new Shape.Spline(e.layer(), e.whole(71, 3), e.all(40), e.all(41), flat(control)));
+        new Drawn.Spline(e.layer(), e.whole(71, 3), e.all(40), e.all(41), flat(control)));
   }
 
   static double[] flat(List<double[]> points) {
@@ -229,9 +229,9 @@ final class EntityShapes {
     return out;
   }
 
-  private static Shape text(Entity e) {
+  private static Drawn text(Entity e) {
     boolean aligned = (e.whole(72, 0) != 0 || e.whole(73, 0) != 0) && e.has(11);
     double[] at = OwnPlane.facing(e.extrusion()).apply(e.point(aligned ? 11 : 10));
-    return new Shape.Text(e.layer(), at, DrawnText.line(e.text(1)), e.number(40, 0));
+    return new Drawn.Text(e.layer(), at, DrawnText.line(e.text(1)), e.number(40, 0));
   }
 }

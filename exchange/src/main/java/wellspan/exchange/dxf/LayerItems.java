@@ -19,6 +19,7 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
 import wellspan.exchange.file.UniqueNames;
 
 /**
@@ -42,8 +43,8 @@ final class LayerItems {
   private final UniqueNames names = new UniqueNames();
   private final STRtree labels = new STRtree();
   private final Set<LayerShapes.Label> used = new HashSet<>();
-  private final Map<String, List<Item.NamedPoint>> plain = new HashMap<>();
-  private final Map<String, List<Item.NamedPoint>> named = new HashMap<>();
+  private final Map<String, List<NamedPoint>> plain = new HashMap<>();
+  private final Map<String, List<NamedPoint>> named = new HashMap<>();
   private final List<Received.Entry> entries = new ArrayList<>();
 
   /**
@@ -77,13 +78,12 @@ final class LayerItems {
       Mesh m = shapes.faces().mesh();
       take(
           layer,
-          new Item.TerrainSurface(
-              names.of("surface", layer), new Mesh(inMetres(m.xyz()), m.triangles()), new int[0]));
+          Item.surface(names.of("surface", layer), new Mesh(inMetres(m.xyz()), m.triangles())));
     }
     for (Mesh b : shapes.bodies()) {
       take(
           layer,
-          new Item.Body(
+          Item.body(
               names.of("body", layer),
               new Mesh(inMetres(b.xyz()), b.triangles()),
               Band.STRUCTURES));
@@ -91,7 +91,7 @@ final class LayerItems {
     if (!shapes.lines().isEmpty()) {
       List<Polyline> lines =
           shapes.lines().stream().map(l -> new Polyline(inMetres(l.xyz()))).toList();
-      take(layer, new Item.StringLine(names.of("string", layer), lines));
+      take(layer, Item.string(names.of("string", layer), lines));
     }
     points(layer, shapes);
   }
@@ -107,8 +107,8 @@ final class LayerItems {
   }
 
   /** Point entities; a text that stands exactly at one names it. */
-  private List<Item.NamedPoint> plain(LayerShapes shapes) {
-    List<Item.NamedPoint> points = new ArrayList<>();
+  private List<NamedPoint> plain(LayerShapes shapes) {
+    List<NamedPoint> points = new ArrayList<>();
     for (double[] p : shapes.points()) {
       String name = Integer.toString(points.size() + 1);
       for (Object o : labels.query(new Envelope(new Coordinate(p[0], p[1])))) {
@@ -118,17 +118,17 @@ final class LayerItems {
           break;
         }
       }
-      points.add(new Item.NamedPoint(name, position(p), ""));
+      points.add(new NamedPoint(name, position(p), ""));
     }
     return points;
   }
 
-  private List<Item.NamedPoint> named(LayerShapes shapes) {
-    List<Item.NamedPoint> marks = new ArrayList<>();
+  private List<NamedPoint> named(LayerShapes shapes) {
+    List<NamedPoint> marks = new ArrayList<>();
     for (LayerShapes.Mark m : marks(shapes)) {
       String name = m.name().isEmpty() ? nearby(m) : m.name();
       marks.add(
-          new Item.NamedPoint(
+          new NamedPoint(
               name.isEmpty() ? m.kind() + " " + (marks.size() + 1) : name,
               position(m.at()),
               m.kind()));
@@ -143,9 +143,9 @@ final class LayerItems {
     return out;
   }
 
-  private void group(String layer, String name, List<Item.NamedPoint> points) {
+  private void group(String layer, String name, List<NamedPoint> points) {
     if (!points.isEmpty()) {
-      take(layer, new Item.PointGroup(names.of("points", name), points));
+      take(layer, Item.points(names.of("points", name), points));
     }
   }
 
@@ -177,11 +177,11 @@ final class LayerItems {
       return;
     }
     boolean levels = all.stream().allMatch(l -> l.at()[2] == 0 && isLevel(l.words()));
-    List<Item.NamedPoint> out = new ArrayList<>();
+    List<NamedPoint> out = new ArrayList<>();
     for (LayerShapes.Label l : all) {
       Position p = position(l.at());
       double height = levels ? Double.parseDouble(l.words().replace(',', '.')) : p.height();
-      out.add(new Item.NamedPoint(l.words(), new Position(p.east(), p.north(), height), "text"));
+      out.add(new NamedPoint(l.words(), new Position(p.east(), p.north(), height), "text"));
     }
     if (levels) {
       findings.add(

@@ -51,7 +51,7 @@ final class LayerShapes {
   }
 
   /** A curve that becomes straight pieces when the tolerance is known. */
-  private record Curve(Shape shape, Affine map) {}
+  private record Curve(Drawn shape, Affine map) {}
 
   void mark(Mark m) {
     marks.add(m);
@@ -62,15 +62,15 @@ final class LayerShapes {
    *
    * @param map from its coordinates to the drawing's
    */
-  void add(Shape shape, Affine map) {
+  void add(Drawn shape, Affine map) {
     switch (shape) {
-      case Shape.Faces f -> faces(f, map);
-      case Shape.Path p -> line(map.apply(p.xyz()));
-      case Shape.RoundPath p -> {
+      case Drawn.Faces f -> faces(f, map);
+      case Drawn.Path p -> line(map.apply(p.xyz()));
+      case Drawn.RoundPath p -> {
         extent.add(map.after(p.plane()).apply(p.xyz()));
         curves.add(new Curve(p, map.after(p.plane())));
       }
-      case Shape.Ellipse e -> {
+      case Drawn.Ellipse e -> {
         extent.add(map.apply(e.centre()));
         curves.add(new Curve(e, map));
         if (e.circle()) {
@@ -78,20 +78,20 @@ final class LayerShapes {
           marks.add(new Mark(map.apply(e.centre()), radius * stretch(map), "", "circle"));
         }
       }
-      case Shape.Spline s -> {
+      case Drawn.Spline s -> {
         extent.add(map.apply(s.control()));
         curves.add(new Curve(s, map));
       }
-      case Shape.Point p -> {
+      case Drawn.Point p -> {
         points.add(map.apply(p.at()));
         extent.add(points.getLast());
       }
-      case Shape.Text t -> {
+      case Drawn.Text t -> {
         if (!t.words().isEmpty()) {
           labels.add(new Label(map.apply(t.at()), t.height() * stretch(map), t.words()));
         }
       }
-      case Shape.Insert i -> throw new IllegalArgumentException("Blocks are laid out before.");
+      case Drawn.Insert i -> throw new IllegalArgumentException("Blocks are laid out before.");
     }
   }
 
@@ -119,19 +119,19 @@ final class LayerShapes {
     return bad;
   }
 
-  private static double[] pieces(Shape shape, Affine map, double within) {
+  private static double[] pieces(Drawn shape, Affine map, double within) {
     return map.apply(
         switch (shape) {
-          case Shape.RoundPath p -> roundPath(p, within);
-          case Shape.Ellipse e ->
+          case Drawn.RoundPath p -> roundPath(p, within);
+          case Drawn.Ellipse e ->
               Chords.ellipse(e.centre(), e.major(), e.minor(), e.from(), e.sweep(), within);
-          case Shape.Spline s ->
+          case Drawn.Spline s ->
               Chords.spline(s.degree(), s.knots(), s.weights(), s.control(), within);
           default -> throw new IllegalArgumentException("This is no curve.");
         });
   }
 
-  private void faces(Shape.Faces f, Affine map) {
+  private void faces(Drawn.Faces f, Affine map) {
     double[] xyz = map.isIdentity() ? f.xyz() : map.apply(f.xyz());
     extent.add(xyz);
     int[] triangles = map.determinant() < 0 ? turned(f.triangles()) : f.triangles();
@@ -160,7 +160,7 @@ final class LayerShapes {
     lines.add(new Polyline(xyz));
   }
 
-  private static double[] roundPath(Shape.RoundPath p, double within) {
+  private static double[] roundPath(Drawn.RoundPath p, double within) {
     double[] out = Arrays.copyOf(p.xyz(), p.xyz().length);
     int n = 3;
     for (int i = 0; i < p.bulges().length; i++) {

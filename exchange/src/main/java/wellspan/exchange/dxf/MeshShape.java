@@ -12,7 +12,7 @@ final class MeshShape {
   /**
    * @return empty if there are no faces
    */
-  static Optional<Shape> of(Entity e) {
+  static Optional<Drawn> of(Entity e) {
     double[] xyz = EntityShapes.flat(e.points(10));
     int start = 0;
     while (start < e.count() && e.code(start) != 93) {
@@ -37,7 +37,7 @@ final class MeshShape {
     }
     return n == 0
         ? Optional.empty()
-        : Optional.of(new Shape.Faces(e.layer(), xyz, Arrays.copyOf(out, n), true));
+        : Optional.of(new Drawn.Faces(e.layer(), xyz, Arrays.copyOf(out, n), true));
   }
 
   /** A face with any number of corners; one whose corners do not exist or cross is left out. */

@@ -67,7 +67,7 @@ final class PolylineShapes {
     }
   }
 
-  Optional<Shape> shape() {
+  Optional<Drawn> shape() {
     if ((flags & MESH) != 0) {
       return mesh();
     }
@@ -82,7 +82,7 @@ final class PolylineShapes {
         layer, plane, EntityShapes.flat(places), turns, places.size(), (flags & CLOSED) != 0);
   }
 
-  private Optional<Shape> mesh() {
+  private Optional<Drawn> mesh() {
     double[] xyz = EntityShapes.flat(places);
     int[] out = new int[6 * corners / 4];
     int n = 0;
@@ -94,10 +94,10 @@ final class PolylineShapes {
     }
     return n == 0
         ? Optional.empty()
-        : Optional.of(new Shape.Faces(layer, xyz, Arrays.copyOf(out, n), true));
+        : Optional.of(new Drawn.Faces(layer, xyz, Arrays.copyOf(out, n), true));
   }
 
-  private Optional<Shape> grid() {
+  private Optional<Drawn> grid() {
     if (rows < 2 || columns < 2 || (long) rows * columns != places.size()) {
       return Optional.empty();
     }
@@ -117,6 +117,6 @@ final class PolylineShapes {
         n += cut.length;
       }
     }
-    return Optional.of(new Shape.Faces(layer, xyz, Arrays.copyOf(out, n), true));
+    return Optional.of(new Drawn.Faces(layer, xyz, Arrays.copyOf(out, n), true));
   }
 }

@@ -1,7 +1,7 @@
 package wellspan.exchange.feature;
 
 import com.fasterxml.jackson.databind.JsonNode;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.PropertyValue;
 
 /** Values of the fields of features. */
 public final class AttributeValue {

@@ -13,15 +13,16 @@ import org.locationtech.jts.geom.GeometryCollection;
 import org.locationtech.jts.geom.LineString;
 import org.locationtech.jts.geom.Point;
 import org.locationtech.jts.geom.Polygon;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.geom.MeshWeld;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
-import wellspan.core.item.PointTable;
 import wellspan.core.receive.Layer;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.PointTable;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
 
 /**
@@ -170,7 +171,7 @@ public final class FeatureItems {
             out.add(
                 entry(
                     layer,
-                    new Item.PointGroup(names.of("points", layer), c.points.build()),
+                    Item.points(names.of("points", layer), c.points.build()),
                     c.features.getOrDefault(Kind.POINTS, List.of())));
           }
         });
@@ -203,7 +204,7 @@ public final class FeatureItems {
     for (Face f : faces) {
       w.triangle(vertex(w, f.a()), vertex(w, f.b()), vertex(w, f.c()));
     }
-    return new Item.TerrainSurface(name, w.mesh(), new int[0]);
+    return Item.surface(name, w.mesh());
   }
 
   private static int vertex(MeshWeld w, double[] p) {
@@ -215,17 +216,17 @@ public final class FeatureItems {
       return;
     }
     List<Own<Polyline>> by = byFeature(c.lines);
-    boolean contours = !c.areas && new Item.StringLine(layer, c.allLines()).isContours();
+    boolean contours = !c.areas && new Shape.Lines(c.allLines()).isContours();
     if (!contours && standAlone(by)) {
       for (Own<Polyline> o : by) {
         String name = names.of("string", nameOf(o.feature(), layer));
-        out.add(entry(layer, new Item.StringLine(name, o.shapes()), List.of(o.feature())));
+        out.add(entry(layer, Item.string(name, o.shapes()), List.of(o.feature())));
       }
     } else {
       out.add(
           entry(
               layer,
-              new Item.StringLine(names.of("string", layer), c.allLines()),
+              Item.string(names.of("string", layer), c.allLines()),
               c.features.getOrDefault(Kind.LINES, List.of())));
     }
   }

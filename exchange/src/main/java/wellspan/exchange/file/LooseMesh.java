@@ -17,8 +17,8 @@ public final class LooseMesh {
   public static Item item(UniqueNames names, String name, Mesh mesh) {
     Mesh shared = shared(mesh);
     return shared.triangleCount() == mesh.triangleCount() && shared.isClosed()
-        ? new Item.Body(names.of("body", name), shared, Band.STRUCTURES)
-        : new Item.TerrainSurface(names.of("surface", name), mesh, new int[0]);
+        ? Item.body(names.of("body", name), shared, Band.STRUCTURES)
+        : Item.surface(names.of("surface", name), mesh);
   }
 
   /** The same triangles with one vertex at each place; many formats repeat them for shading. */

@@ -27,7 +27,7 @@ final class GridReceived {
    */
   static Received of(Path file, String format, GeoTiffKeys.RasterPlace place, ElevationGrid grid) {
     String name = FileStem.of(String.valueOf(file.getFileName()));
-    Item surface = new Item.TerrainSurface(name, grid.mesh(), new int[0]);
+    Item surface = Item.surface(name, grid.mesh());
     List<Finding> findings = new ArrayList<>();
     place.finding(name).ifPresent(findings::add);
     boolean degrees =

@@ -126,8 +126,7 @@ public final class ImageReader {
   private Item item(String name, Taken t, double[] six) throws ReadException {
     double[] where = six.length > 0 ? six : new double[] {1, 0, 0, -1, 0.5, t.fullHeight - 0.5};
     try {
-      return new Item.GroundImage(
-          name, t.pixels, PicturePlace.ofWorld(where, t.fullWidth, t.fullHeight));
+      return Item.picture(name, t.pixels, PicturePlace.ofWorld(where, t.fullWidth, t.fullHeight));
     } catch (IllegalArgumentException e) {
       throw new ReadException(file, e.getMessage() + ": its world file is wrong.", e);
     }

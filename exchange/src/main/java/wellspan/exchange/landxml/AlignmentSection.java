@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import wellspan.core.describe.PropertySet;
+import wellspan.core.attribute.PropertySet;
 
 /**
  * Reads one {@code Alignment} as it stands in the file; geometry is made later, when units and

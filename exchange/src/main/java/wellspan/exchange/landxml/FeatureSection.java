@@ -4,8 +4,8 @@ import java.io.IOException;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 
 /**
  * Reads a {@code Feature}: properties that its writer found no other room for, as a set named by

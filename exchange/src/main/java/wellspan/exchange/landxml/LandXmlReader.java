@@ -10,16 +10,19 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.PropertySet;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Boundaries;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.file.UniqueNames;
 
@@ -257,11 +260,11 @@ public final class LandXmlReader {
     AlignmentMaker maker = new AlignmentMaker(metres, up, named, findings);
     for (AlignmentSection.Raw a : alignments) {
       String name = names.of("alignment", a.name());
-      maker.make(a).ifPresent(made -> add(new Item.AlignmentLine(name, made), a.sets()));
+      maker.make(a).ifPresent(made -> add(Item.alignment(name, made), a.sets()));
     }
     for (RawPointGroup g : groups) {
-      Item.PointGroup made = group(g, names.of("points", g.name()), metres, up);
-      if (!made.points().isEmpty()) {
+      Item made = group(g, names.of("points", g.name()), metres, up);
+      if (!made.shape().isEmpty()) {
         add(made, g.sets());
       }
     }
@@ -347,29 +350,29 @@ public final class LandXmlReader {
               .withFigure(lines.size() - out.size() + " lines"));
     }
     if (!out.isEmpty()) {
-      add(new Item.StringLine(unique.of("string", name), out), sets);
+      add(Item.string(unique.of("string", name), out), sets);
     }
   }
 
   private void sourcePoints(SurfaceSection.Raw s, double metres, double up) {
-    List<Item.NamedPoint> out = new ArrayList<>();
+    List<NamedPoint> out = new ArrayList<>();
     for (double[] list : s.data().points()) {
       double[] xyz = inMetres(list, metres, up);
       for (int i = 0; i < xyz.length; i += 3) {
         Position p = new Position(xyz[i], xyz[i + 1], xyz[i + 2]);
-        out.add(new Item.NamedPoint(Integer.toString(out.size() + 1), p, ""));
+        out.add(new NamedPoint(Integer.toString(out.size() + 1), p, ""));
       }
     }
     for (String reference : s.data().references()) {
       Optional<double[]> at = named.find(reference);
       if (at.isPresent()) {
-        out.add(new Item.NamedPoint(reference, position(at.get(), metres, up), ""));
+        out.add(new NamedPoint(reference, position(at.get(), metres, up), ""));
       } else {
         missing(s.name(), s.line(), "a data point", reference);
       }
     }
     if (!out.isEmpty()) {
-      add(new Item.PointGroup(names.of("points", s.name() + " points"), out), List.of());
+      add(Item.points(names.of("points", s.name() + " points"), out), List.of());
     }
   }
 
@@ -453,26 +456,27 @@ public final class LandXmlReader {
                       + " faces marked invisible; they are kept and are no part of the surface.")
               .withFigure(s.invisible().length / 3 + " faces"));
     }
-    return new Item.TerrainSurface(name, new Mesh(s.xyz(), s.faces()), s.invisible());
+    return Item.of(
+        name, Kind.TERRAIN, new Shape.Faces(new Mesh(s.xyz(), s.faces()), s.invisible()));
   }
 
   private static Position position(double[] at, double metres, double up) {
     return new Position(at[1] * metres, at[0] * metres, at.length > 2 ? at[2] * up : Double.NaN);
   }
 
-  private Item.PointGroup group(RawPointGroup g, String name, double metres, double up) {
-    List<Item.NamedPoint> out = new ArrayList<>();
+  private Item group(RawPointGroup g, String name, double metres, double up) {
+    List<NamedPoint> out = new ArrayList<>();
     for (RawPoint p : g.points()) {
       Optional<double[]> at =
           p.reference().isEmpty()
               ? Optional.of(p.coordinates())
               : named.find(g.name(), p.reference());
       if (at.isPresent()) {
-        out.add(new Item.NamedPoint(p.name(), position(at.get(), metres, up), p.code()));
+        out.add(new NamedPoint(p.name(), position(at.get(), metres, up), p.code()));
       } else {
         missing(name, p.line(), "the point " + p.name(), p.reference());
       }
     }
-    return new Item.PointGroup(name, out);
+    return Item.points(name, out);
   }
 }

@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import wellspan.core.describe.PropertySet;
+import wellspan.core.attribute.PropertySet;
 
 /** Reads one {@code PlanFeature}: lines of the same elements as those of alignments. */
 final class PlanFeatureSection {

@@ -6,7 +6,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import wellspan.core.describe.PropertySet;
+import wellspan.core.attribute.PropertySet;
 import wellspan.exchange.file.NumberText;
 
 /** Reads one {@code Surface}: points with any ids, faces over them. */

@@ -13,7 +13,6 @@ import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.item.PointTable;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ColumnRole;
 import wellspan.core.receive.FileStem;
@@ -21,6 +20,7 @@ import wellspan.core.receive.LikelyDegrees;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.PointTable;
 import wellspan.core.unit.Angles;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.file.ReadException;
@@ -195,7 +195,7 @@ public final class PointListReader {
               file.getFileName() + " has a header and no points. Ask for the list again."));
     }
     String name = FileStem.of(String.valueOf(file.getFileName()));
-    Item group = new Item.PointGroup(name, points.build());
+    Item group = Item.points(name, points.build());
     String crs = columns.geographic() ? "EPSG:4326" : "";
     if (crs.isEmpty() && points.size() > 1) {
       LikelyDegrees.check(name, group.bounds()).ifPresent(findings::add);

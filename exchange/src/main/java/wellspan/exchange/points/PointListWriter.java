@@ -10,7 +10,8 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 /**
  * Writes the points of a parcel as a comma-separated list in the parcel's frame and unit. The list
@@ -26,8 +27,8 @@ public final class PointListWriter {
         CSVPrinter rows = new CSVPrinter(out, CSVFormat.DEFAULT)) {
       rows.printRecord("id", "easting", "northing", "height", "code");
       for (Parcel.Piece piece : parcel.pieces()) {
-        if (piece.item() instanceof Item.PointGroup group) {
-          for (Item.NamedPoint p : group.points()) {
+        if (piece.item().shape() instanceof Shape.Points group) {
+          for (NamedPoint p : group.points()) {
             Position q = parcel.frame().toLocal(p.position());
             rows.printRecord(
                 p.name(),

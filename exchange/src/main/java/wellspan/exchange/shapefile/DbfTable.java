@@ -12,7 +12,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.exchange.feature.AttributeValue;
 import wellspan.exchange.file.FileBytes;
 

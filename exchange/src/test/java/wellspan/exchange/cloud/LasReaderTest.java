@@ -23,6 +23,7 @@ import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.intake.Intake;
 
@@ -71,7 +72,7 @@ class LasReaderTest {
     assertThat(r.items())
         .extracting(Item::name)
         .containsExactly("shore, 2 ground", "shore, 5 high vegetation");
-    Item.PointGroup ground = (Item.PointGroup) r.items().getFirst();
+    Shape.Points ground = (Shape.Points) r.items().getFirst().shape();
     assertThat(ground.points()).hasSize(3);
     assertThat(ground.points().get(1).position().east()).isCloseTo(412_003, within(1e-9));
     assertThat(ground.points().get(1).position().north()).isCloseTo(6_534_006, within(1e-9));
@@ -207,9 +208,9 @@ class LasReaderTest {
     assertThat(plain.crs()).isEqualTo("EPSG:25832");
     int read = 0;
     ByteBuffer b = ByteBuffer.wrap(las).order(ByteOrder.LITTLE_ENDIAN);
-    Item.PointGroup first = (Item.PointGroup) plain.items().getFirst();
+    Shape.Points first = (Shape.Points) plain.items().getFirst().shape();
     for (Item i : plain.items()) {
-      read += ((Item.PointGroup) i).points().size();
+      read += ((Shape.Points) i.shape()).points().size();
     }
     assertThat(read).isEqualTo(points);
     int at = b.getInt(96);
@@ -259,7 +260,7 @@ class LasReaderTest {
     Received r = part(30, rule(4, 0, 2));
     assertThat(r.items()).extracting(Item::name).containsExactly("part, 2 ground");
     // ground points are 0, 3, 6 … 27; each fourth of them: 0, 12, 24
-    assertThat(((Item.PointGroup) r.items().getFirst()).points())
+    assertThat(((Shape.Points) r.items().getFirst().shape()).points())
         .extracting(p -> Math.rint(p.position().east()))
         .containsExactly(412_000.0, 412_012.0, 412_024.0);
     assertThat(r.counts()).containsEntry("2 ground", 10).containsEntry("5 high vegetation", 20);
@@ -272,7 +273,7 @@ class LasReaderTest {
   void theLowestPointOfEachSquareIsTaken() throws IOException {
     Received r = part(30, rule(1, 10));
     // 1 m east, 2 m north and 1 m up from point to point: five points to a square of 10 m
-    Item.PointGroup ground = (Item.PointGroup) r.items().getFirst();
+    Shape.Points ground = (Shape.Points) r.items().getFirst().shape();
     assertThat(ground.points())
         .extracting(p -> p.position().height())
         .containsExactly(0.0, 6.0, 12.0, 15.0, 21.0, 27.0);

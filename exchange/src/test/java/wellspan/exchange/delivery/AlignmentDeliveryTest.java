@@ -33,6 +33,7 @@ import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.landxml.LandXmlReader;
 
@@ -74,8 +75,8 @@ class AlignmentDeliveryTest {
 
   private static Parcel parcel(Alignment a, DeliveryFormat f, Frame frame, LinearUnit unit) {
     GlobalIds ids = new GlobalIds(new UUID(5, 6));
-    Item item = new Item.AlignmentLine("Road & <Co>", a);
-    ItemId id = ItemId.of("s", item.kind(), item.name());
+    Item item = Item.alignment("Road & <Co>", a);
+    ItemId id = ItemId.of("s", item);
     return new Parcel(
         "p",
         f,
@@ -120,7 +121,7 @@ class AlignmentDeliveryTest {
     Alignment sent = road(SpiralLaw.CLOTHOID);
     run(parcel(sent, new DeliveryFormat.LandXml(), SHARED, LinearUnit.METRE), "road.xml");
     Received r = LandXmlReader.read(dir.resolve("road.xml"), Progress.NONE);
-    Alignment back = ((Item.AlignmentLine) r.items().getFirst()).alignment();
+    Alignment back = ((Shape.Axis) r.items().getFirst().shape()).alignment();
     assertThat(back.elements())
         .extracting(e -> e.getClass().getSimpleName())
         .containsExactly("Line", "Spiral", "Arc", "Spiral", "Spiral", "Arc", "Line");

@@ -15,6 +15,7 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
+import wellspan.core.shape.NamedPoint;
 
 /** One item of each kind to deliver, with everything that a kind can hold. */
 final class DeliveredItems {
@@ -35,8 +36,8 @@ final class DeliveredItems {
         }
       }
     }
-    return new Item.TerrainSurface(
-        "Ground", new Mesh(xyz, tri.stream().mapToInt(Integer::intValue).toArray()), new int[0]);
+    return Item.surface(
+        "Ground", new Mesh(xyz, tri.stream().mapToInt(Integer::intValue).toArray()));
   }
 
   /** Every kind of element, in both turns, and every kind of vertical curve. */
@@ -65,7 +66,7 @@ final class DeliveredItems {
                 new Pvi(550, 35, new Pvi.Rounding.Circle(2000)),
                 new Pvi(700, 33, none),
                 new Pvi(820, 31, none)));
-    return new Item.AlignmentLine(
+    return Item.alignment(
         "Road",
         new Alignment(
             "Road",
@@ -75,7 +76,7 @@ final class DeliveredItems {
   }
 
   static Item planOnly() {
-    return new Item.AlignmentLine(
+    return Item.alignment(
         "Path",
         new Alignment(
             "Path",
@@ -85,16 +86,16 @@ final class DeliveredItems {
   }
 
   static Item points() {
-    return new Item.PointGroup(
+    return Item.points(
         "Control",
         List.of(
-            new Item.NamedPoint("BN-1", new Position(412_100.123, 6_534_600.456, 21.5), "peg"),
-            new Item.NamedPoint("BN-1", new Position(412_200, 6_534_700, 22), ""),
-            new Item.NamedPoint("flat", new Position(412_300, 6_534_700, Double.NaN), "bolt")));
+            new NamedPoint("BN-1", new Position(412_100.123, 6_534_600.456, 21.5), "peg"),
+            new NamedPoint("BN-1", new Position(412_200, 6_534_700, 22), ""),
+            new NamedPoint("flat", new Position(412_300, 6_534_700, Double.NaN), "bolt")));
   }
 
   static Item string() {
-    return new Item.StringLine(
+    return Item.string(
         "Bank top",
         List.of(
             new Polyline(
@@ -107,7 +108,7 @@ final class DeliveredItems {
 
   static Item block() {
     double e = 412_150, n = 6_534_650, h = 12;
-    return new Item.Body(
+    return Item.body(
         "Block",
         new Mesh(
             new double[] {e, n, h, e + 2, n, h, e, n + 2, h, e, n, h + 2},

@@ -13,10 +13,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import wellspan.core.attribute.Finish;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.Finish;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
@@ -24,6 +23,7 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.overlay.EarthBodies;
 import wellspan.core.packing.Packing;
 import wellspan.core.place.Control;
@@ -31,6 +31,8 @@ import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.proof.Prover;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.ifc.read.IfcReader;
 
@@ -54,14 +56,14 @@ class FinishDeliveryTest {
     EarthBodies dug = EarthBodies.between(square(2), square(0), Progress.NONE);
     List<Item> items =
         List.of(
-            new Item.TerrainSurface("Ground", square(1), new int[0]),
-            new Item.Cover("Lane", square(1), "asphalt concrete"),
-            new Item.Cover("Verge", square(1), "grass"),
-            new Item.Cover("Strip", square(1), "grass"),
-            new Item.Cover("Odd", square(1), ""),
-            new Item.Body("Up", earth.fill(), Band.EARTHWORKS, Item.Body.Use.FILL),
-            new Item.Body("Down", dug.cut(), Band.EARTHWORKS, Item.Body.Use.CUT),
-            new Item.Body("Thing", dug.cut(), Band.STRUCTURES));
+            Item.surface("Ground", square(1)),
+            Item.cover("Lane", square(1), "asphalt concrete"),
+            Item.cover("Verge", square(1), "grass"),
+            Item.cover("Strip", square(1), "grass"),
+            Item.cover("Odd", square(1), ""),
+            Item.of("Up", Kind.FILL, new Shape.Faces(earth.fill())),
+            Item.of("Down", Kind.CUT, new Shape.Faces(dug.cut())),
+            Item.body("Thing", dug.cut(), Band.STRUCTURES));
     return new Parcel(
         "p",
         schema,
@@ -69,9 +71,7 @@ class FinishDeliveryTest {
         LinearUnit.METRE,
         IDS,
         items.stream()
-            .map(
-                i ->
-                    Packing.loosePiece(IDS, ItemId.of("f", i.kind(), i.name()), i, schema, "f.xml"))
+            .map(i -> Packing.loosePiece(IDS, ItemId.of("f", i), i, schema, "f.xml"))
             .toList(),
         Control.NONE);
   }

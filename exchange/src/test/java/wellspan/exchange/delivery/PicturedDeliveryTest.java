@@ -21,10 +21,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import wellspan.core.attribute.Attributes;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
@@ -41,6 +41,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.proof.Prover;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.ifc.read.IfcReader;
 import wellspan.exchange.intake.SourceIntake;
@@ -75,9 +76,8 @@ class PicturedDeliveryTest {
             new double[] {
               e, n, Double.NaN, e + 120, n + 9, Double.NaN, e - 8, n - 110, Double.NaN
             });
-    Item.TerrainSurface s = (Item.TerrainSurface) DeliveredItems.ground();
-    return new Item.TerrainSurface(
-        s.name(), s.mesh(), new int[0], Optional.of(new Texture(new Pixels(w, h, argb), place)));
+    return DeliveredItems.ground()
+        .with(Attributes.NONE.withTexture(Optional.of(new Texture(new Pixels(w, h, argb), place))));
   }
 
   private static Parcel parcel(DeliveryFormat format, LinearUnit unit, Item item) {
@@ -110,8 +110,8 @@ class PicturedDeliveryTest {
     assertThat(o.receipt().proof().findings()).isEmpty();
     assertThat(o.receipt().proof().pass()).isTrue();
     assertThat(o.receipt().files()).hasSize(2);
-    Texture there = ((Item.TerrainSurface) o.arrived().items().getFirst()).texture().orElseThrow();
-    Texture here = ((Item.TerrainSurface) sent).texture().orElseThrow();
+    Texture there = o.arrived().items().getFirst().attributes().texture().orElseThrow();
+    Texture here = sent.attributes().texture().orElseThrow();
     assertThat(there.pixels().argb()).isEqualTo(here.pixels().argb());
     for (int i : new int[] {0, 1, 3, 4, 6, 7}) {
       assertThat(there.place().corners()[i]).isCloseTo(here.place().corners()[i], within(1e-5));
@@ -227,7 +227,7 @@ class PicturedDeliveryTest {
         .extracting(Finding::message)
         .asString()
         .contains("is not beside the file");
-    assertThat(((Item.TerrainSurface) without.items().getFirst()).texture()).isEmpty();
+    assertThat(without.items().getFirst().attributes().texture()).isEmpty();
   }
 
   @Test
@@ -256,6 +256,6 @@ class PicturedDeliveryTest {
     Files.delete(pictures().getFirst());
     Item again =
         SourceIntake.build(store, job, Progress.NONE).items().values().iterator().next().item();
-    assertThat(((Item.TerrainSurface) again).texture()).isPresent();
+    assertThat(again.attributes().texture()).isPresent();
   }
 }

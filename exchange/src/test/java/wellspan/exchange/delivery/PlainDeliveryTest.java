@@ -32,6 +32,8 @@ import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.triangulate.BreaklineChains;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.dxf.DxfReader;
@@ -75,23 +77,23 @@ class PlainDeliveryTest {
     Polyline flat =
         new Polyline(new double[] {412_000, 6_534_500, Double.NaN, 412_010, 6_534_500, Double.NaN});
     return List.of(
-        new Item.TerrainSurface("Hügel & <Nord>", hill(), new int[0]),
-        new Item.Cover("Lawn", hill().only(k -> k < 9).compact(), "grass"),
-        new Item.StringLine("Edge/1", List.of(edge, edge)),
-        new Item.StringLine("Flat", flat),
-        new Item.PointGroup(
+        Item.surface("Hügel & <Nord>", hill()),
+        Item.cover("Lawn", hill().only(k -> k < 9).compact(), "grass"),
+        Item.string("Edge/1", List.of(edge, edge)),
+        Item.string("Flat", flat),
+        Item.points(
             "Pegs",
             List.of(
-                new Item.NamedPoint("P \"1\"", new Position(412_100, 6_534_600, 7.125), "peg"),
-                new Item.NamedPoint("P2", new Position(412_101, 6_534_601, Double.NaN), ""))),
-        new Item.TerrainSurface("Hügel & <Nord>", hill().only(k -> k > 20).compact(), new int[0]));
+                new NamedPoint("P \"1\"", new Position(412_100, 6_534_600, 7.125), "peg"),
+                new NamedPoint("P2", new Position(412_101, 6_534_601, Double.NaN), ""))),
+        Item.surface("Hügel & <Nord>", hill().only(k -> k > 20).compact()));
   }
 
   private static Parcel parcel(DeliveryFormat format, Frame frame, LinearUnit unit) {
     GlobalIds ids = new GlobalIds(new UUID(3, 4));
     List<Parcel.Piece> pieces = new ArrayList<>();
     for (Item i : items()) {
-      ItemId id = ItemId.of("s" + pieces.size(), i.kind(), i.name());
+      ItemId id = ItemId.of("s" + pieces.size(), i);
       pieces.add(
           Packing.loosePiece(
               ids, id, new Received.Entry(i, "", java.util.Optional.empty()), format, "f"));
@@ -269,9 +271,9 @@ class PlainDeliveryTest {
     Parcel.Piece lines =
         new Parcel.Piece(
             hill.key() + Packing.BREAKLINES,
-            new Item.StringLine(hill.item().name() + Packing.BREAKLINES, rows),
-            new wellspan.core.describe.Description(
-                new wellspan.core.describe.EntityClass("IfcAnnotation", ""), "b", List.of()),
+            Item.string(hill.item().name() + Packing.BREAKLINES, rows),
+            new wellspan.core.attribute.Description(
+                new wellspan.core.attribute.EntityClass("IfcAnnotation", ""), "b", List.of()),
             "",
             hill.key());
     List<Parcel.Piece> all = new ArrayList<>(p.pieces());
@@ -282,7 +284,7 @@ class PlainDeliveryTest {
   @Test
   void breaklinesGoWithTheirSurfaceAndAreProvenToo() throws IOException {
     Parcel p = withBreaklines();
-    List<Polyline> rows = ((Item.StringLine) p.pieces().getLast().item()).lines();
+    List<Polyline> rows = ((Shape.Lines) p.pieces().getLast().item().shape()).lines();
     // along the second row all twelve vertices, then down to the first row; beyond it is no edge
     assertThat(rows).hasSize(1);
     assertThat(rows.getFirst().pointCount()).isEqualTo(13);

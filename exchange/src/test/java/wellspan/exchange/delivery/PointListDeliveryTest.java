@@ -15,7 +15,6 @@ import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameJson;
 import wellspan.core.geom.Position;
@@ -24,6 +23,8 @@ import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
 import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.NamedPoint;
 import wellspan.core.unit.LinearUnit;
 
 class PointListDeliveryTest {
@@ -35,21 +36,17 @@ class PointListDeliveryTest {
   private static Parcel parcel(LinearUnit unit) {
     GlobalIds ids = new GlobalIds(new UUID(3, 4));
     Item one =
-        new Item.PointGroup(
+        Item.points(
             "One",
             List.of(
-                new Item.NamedPoint(
+                new NamedPoint(
                     "A, \"quoted\"", new Position(412_100.123, 6_534_600.456, 21.5), "peg"),
-                new Item.NamedPoint("flat", new Position(412_200, 6_534_700, Double.NaN), "")));
+                new NamedPoint("flat", new Position(412_200, 6_534_700, Double.NaN), "")));
     Item two =
-        new Item.PointGroup(
-            "Two", List.of(new Item.NamedPoint("C", new Position(411_900, 6_534_400, -3), "x")));
+        Item.points("Two", List.of(new NamedPoint("C", new Position(411_900, 6_534_400, -3), "x")));
     List<Parcel.Piece> pieces =
         List.of(one, two).stream()
-            .map(
-                i ->
-                    Packing.loosePiece(
-                        ids, ItemId.of("s", i.kind(), i.name()), i, IfcSchema.IFC4X3, "f"))
+            .map(i -> Packing.loosePiece(ids, ItemId.of("s", i), i, IfcSchema.IFC4X3, "f"))
             .toList();
     return new Parcel("p", new DeliveryFormat.PointList(), FRAME, unit, ids, pieces, Control.NONE);
   }

@@ -25,15 +25,14 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.ClassRules;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.IfcSchema;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
@@ -49,6 +48,7 @@ import wellspan.core.proof.Proof;
 import wellspan.core.proof.Prover;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.ifc.read.IfcReader;
 import wellspan.exchange.ifc.write.IfcWriter;
@@ -68,9 +68,7 @@ class RoundTripTest {
   private static Parcel parcel(IfcSchema schema, Frame frame, LinearUnit unit, Item... items) {
     List<Parcel.Piece> pieces = new ArrayList<>();
     for (Item i : items) {
-      pieces.add(
-          Packing.loosePiece(
-              IDS, ItemId.of("s", i.kind(), i.name()), i, schema, "design – größe.xml"));
+      pieces.add(Packing.loosePiece(IDS, ItemId.of("s", i), i, schema, "design – größe.xml"));
     }
     return new Parcel("Prüf & Co", schema, frame, unit, IDS, pieces, Control.NONE);
   }
@@ -138,8 +136,8 @@ class RoundTripTest {
     assertThat(p.arrived()).isEqualTo(6);
     assertThat(o.arrived().items())
         .filteredOn(i -> i.triangles().isPresent())
-        .extracting(Item::kind)
-        .containsExactly("terrain surface", DeliveredItems.block().kind());
+        .extracting(i -> i.kind().title())
+        .containsExactly("terrain surface", "body");
     assertThat(o.arrived().places().getFirst().level()).isEqualTo(50);
   }
 
@@ -231,10 +229,8 @@ class RoundTripTest {
     double e = 6_012_000 * foot;
     double n = 2_082_000 * foot;
     Item s =
-        new Item.TerrainSurface(
-            "S",
-            new Mesh(new double[] {e, n, 1, e + 5, n, 2, e, n + 5, 3}, new int[] {0, 1, 2}),
-            new int[0]);
+        Item.surface(
+            "S", new Mesh(new double[] {e, n, 1, e + 5, n, 2, e, n + 5, 3}, new int[] {0, 1, 2}));
     DeliveryRun.Outcome o =
         DeliveryRun.run(
             "d",
@@ -415,12 +411,11 @@ class RoundTripTest {
             "Flag",
             new PropertyValue.Flag(count > 0));
     Item s =
-        new Item.TerrainSurface(
+        Item.surface(
             "S",
             new Mesh(
                 new double[] {412_000, 6_534_500, 1, 412_005, 6_534_500, 2, 412_000, 6_534_505, 3},
-                new int[] {0, 1, 2}),
-            new int[0]);
+                new int[] {0, 1, 2}));
     Parcel p =
         loose(
             new Parcel.Piece(

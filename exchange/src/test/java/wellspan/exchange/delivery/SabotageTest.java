@@ -20,14 +20,14 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Finish;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.Finish;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
@@ -35,11 +35,14 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.proof.Prover;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 /**
@@ -110,18 +113,20 @@ class SabotageTest {
             Map.of("Volume", new PropertyValue.Measure("IfcVolumeMeasure", 24)),
             true);
     Item ground = DeliveredItems.ground();
-    Item.TerrainSurface holed =
-        new Item.TerrainSurface(
+    Item holed =
+        Item.of(
             "Holed",
-            ((Item.TerrainSurface) ground).mesh().only(t -> t != 100 && t != 101).compact(),
-            new int[] {3, 4, 5});
+            Kind.TERRAIN,
+            new Shape.Faces(
+                ground.ground().orElseThrow().only(t -> t != 100 && t != 101).compact(),
+                new int[] {3, 4, 5}));
     return List.of(
         new Received.Entry(ground, "ground layer", Optional.empty()),
         new Received.Entry(
             holed, "", Optional.of(Description.of(List.of(client), Optional.empty()))),
         new Received.Entry(DeliveredItems.road(), "axes", Optional.empty()),
         new Received.Entry(
-            new Item.Body("Kerb", box, Band.EDGES),
+            Item.body("Kerb", box, Band.EDGES),
             "kerbs",
             Optional.of(
                 new Description(
@@ -130,7 +135,7 @@ class SabotageTest {
                     List.of(client, quantities),
                     Optional.of(new Finish("granite", 0x8090A0))))),
         new Received.Entry(
-            new Item.StringLine(
+            Item.string(
                 "Edge",
                 List.of(
                     new Polyline(
@@ -141,11 +146,11 @@ class SabotageTest {
             "edges",
             Optional.empty()),
         new Received.Entry(
-            new Item.PointGroup(
+            Item.points(
                 "Pegs",
                 List.of(
-                    new Item.NamedPoint("P1", new Position(412_100, 6_534_600, 7.125), "peg"),
-                    new Item.NamedPoint("P2", new Position(412_101, 6_534_601, 8.25), "nail"))),
+                    new NamedPoint("P1", new Position(412_100, 6_534_600, 7.125), "peg"),
+                    new NamedPoint("P2", new Position(412_101, 6_534_601, 8.25), "nail"))),
             "",
             Optional.empty()));
   }
@@ -155,7 +160,7 @@ class SabotageTest {
     List<Parcel.Piece> pieces = new ArrayList<>();
     for (Received.Entry e : entries()) {
       if (format.carries(e.item())) {
-        ItemId id = ItemId.of("s", e.item().kind(), e.item().name());
+        ItemId id = ItemId.of("s", e.item());
         pieces.add(Packing.loosePiece(ids, id, e, format, "f"));
       }
     }

@@ -21,6 +21,8 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.intake.Intake;
 
@@ -31,21 +33,22 @@ class DxfReaderTest {
     return Intake.read(Files.writeString(dir.resolve("d.dxf"), drawing.text()), Progress.NONE);
   }
 
-  private static <T extends Item> T item(Received r, Class<T> kind, String name) {
+  private static <T extends Shape> T item(Received r, Class<T> form, String name) {
     return r.items().stream()
-        .filter(kind::isInstance)
-        .map(kind::cast)
         .filter(i -> i.name().equals(name))
+        .map(Item::shape)
+        .filter(form::isInstance)
+        .map(form::cast)
         .findFirst()
         .orElseThrow();
   }
 
   private static Polyline line(Received r, String name) {
-    return item(r, Item.StringLine.class, name).lines().getFirst();
+    return item(r, Shape.Lines.class, name).lines().getFirst();
   }
 
-  private static Item.NamedPoint mark(Received r, String group) {
-    return item(r, Item.PointGroup.class, group).points().getFirst();
+  private static NamedPoint mark(Received r, String group) {
+    return item(r, Shape.Points.class, group).points().getFirst();
   }
 
   @Test
@@ -58,10 +61,10 @@ class DxfReaderTest {
                 .face("PAD", 0, 0, 0, 1, 0, 0, 1, 1, 0, 0, 1, 0)
                 .face("PAD", 5, 5, 0, 5, 5, 0, 6, 5, 0, 6, 6, 0)
                 .end());
-    Item.TerrainSurface ground = item(r, Item.TerrainSurface.class, "GROUND");
+    Shape.Faces ground = item(r, Shape.Faces.class, "GROUND");
     assertThat(ground.mesh().triangles()).containsExactly(0, 1, 2, 0, 2, 3);
     assertThat(ground.mesh().xyz()).containsExactly(0, 0, 1, 10, 0, 2, 10, 10, 3, 0, 10, 4);
-    Item.TerrainSurface pad = item(r, Item.TerrainSurface.class, "PAD");
+    Shape.Faces pad = item(r, Shape.Faces.class, "PAD");
     assertThat(pad.mesh().triangleCount()).as("a square and a triangle").isEqualTo(3);
     assertThat(pad.mesh().planArea()).isCloseTo(1.5, within(1e-12));
     assertThat(r.counts()).containsEntry("3DFACE", 4);
@@ -131,7 +134,7 @@ class DxfReaderTest {
     assertThat(lw.bounds().minN()).isCloseTo(-5, within(0.001));
     assertThat(r.items())
         .as("a ring of 20 m marks nothing")
-        .noneMatch(Item.PointGroup.class::isInstance);
+        .noneMatch(i -> i.shape() instanceof Shape.Points);
   }
 
   @Test
@@ -198,9 +201,8 @@ class DxfReaderTest {
     Polyline flat = line(r, "FLAT");
     assertThat(flat.bounds().maxN()).as("to the left").isCloseTo(2, within(0.001));
     assertThat(flat.bounds().minH()).isEqualTo(12.5);
-    assertThat(item(r, Item.TerrainSurface.class, "GRID").mesh().planArea())
-        .isCloseTo(2, within(1e-12));
-    Item.Body box = item(r, Item.Body.class, "BOX");
+    assertThat(item(r, Shape.Faces.class, "GRID").mesh().planArea()).isCloseTo(2, within(1e-12));
+    Shape.Faces box = item(r, Shape.Faces.class, "BOX");
     assertThat(box.mesh().volume()).isCloseTo(4, within(1e-12));
   }
 
@@ -217,8 +219,7 @@ class DxfReaderTest {
       d.add(90, v);
     }
     Received r = read(d.add(94, 0, 95, 0).end());
-    assertThat(item(r, Item.TerrainSurface.class, "M").mesh().planArea())
-        .isCloseTo(20, within(1e-12));
+    assertThat(item(r, Shape.Faces.class, "M").mesh().planArea()).isCloseTo(20, within(1e-12));
   }
 
   @Test
@@ -247,16 +248,16 @@ class DxfReaderTest {
     assertThat(line(r, "HERE").xyz())
         .usingComparatorWithPrecision(1e-9)
         .containsExactly(90, 200, 5, 90, 202, 5);
-    assertThat(item(r, Item.TerrainSurface.class, "HERE").mesh().triangles())
+    assertThat(item(r, Shape.Faces.class, "HERE").mesh().triangles())
         .as("mirrored triangles still face up")
         .containsExactly(0, 2, 1);
-    Item.StringLine rows = item(r, Item.StringLine.class, "ROWS");
+    Shape.Lines rows = item(r, Shape.Lines.class, "ROWS");
     assertThat(rows.lines()).hasSize(6);
     assertThat(rows.lines().get(1).point(0).north())
         .as("columns run along the turned x")
         .isCloseTo(10, within(1e-9));
     assertThat(rows.lines().get(3).point(0).east()).isCloseTo(-20, within(1e-9));
-    assertThat(item(r, Item.StringLine.class, "FIXED").lines()).hasSize(7);
+    assertThat(item(r, Shape.Lines.class, "FIXED").lines()).hasSize(7);
   }
 
   @Test
@@ -296,15 +297,14 @@ class DxfReaderTest {
                 .add(0, "POINT", 8, "P", 10, 1, 20, 2, 30, 3)
                 .end());
     assertThat(mark(r, "C markers"))
-        .isEqualTo(new Item.NamedPoint("BN-7", new Position(10, 20, 3.5), "circle"));
-    assertThat(item(r, Item.PointGroup.class, "X markers").points())
-        .containsExactly(new Item.NamedPoint("cross 1", new Position(100, 50, 2), "cross"));
-    assertThat(mark(r, "S markers"))
-        .isEqualTo(new Item.NamedPoint("K12", new Position(7, 8, 9), "P"));
+        .isEqualTo(new NamedPoint("BN-7", new Position(10, 20, 3.5), "circle"));
+    assertThat(item(r, Shape.Points.class, "X markers").points())
+        .containsExactly(new NamedPoint("cross 1", new Position(100, 50, 2), "cross"));
+    assertThat(mark(r, "S markers")).isEqualTo(new NamedPoint("K12", new Position(7, 8, 9), "P"));
     assertThat(mark(r, "P").position()).isEqualTo(new Position(1, 2, 3));
-    assertThat(item(r, Item.PointGroup.class, "NAMES texts").points())
+    assertThat(item(r, Shape.Points.class, "NAMES texts").points())
         .as("a text that names a marker is no point of its own")
-        .extracting(Item.NamedPoint::name)
+        .extracting(NamedPoint::name)
         .containsExactly("far away");
   }
 
@@ -318,7 +318,7 @@ class DxfReaderTest {
                 .add(0, "TEXT", 8, "WORDS", 10, 1, 20, 2, 40, 1, 1, "%%d \\U+00E4 7")
                 .add(0, "TEXT", 8, "MID", 10, 1, 20, 2, 11, 4, 21, 5, 72, 1, 40, 1, 1, "here")
                 .end());
-    assertThat(item(r, Item.PointGroup.class, "SPOT texts").points())
+    assertThat(item(r, Shape.Points.class, "SPOT texts").points())
         .extracting(p -> p.position().height())
         .containsExactly(12.35, -0.4);
     assertThat(r.findings()).extracting(Finding::code).containsExactly("drawing.levels");
@@ -409,7 +409,7 @@ class DxfReaderTest {
           .extracting(Item::name)
           .containsExactlyElementsOf(text.items().stream().map(Item::name).toList());
       assertThat(line(binary, "Ö").xyz()).containsExactly(line(text, "Ö").xyz());
-      assertThat(item(binary, Item.TerrainSurface.class, "GROUND").mesh().xyz()[0]).isEqualTo(0.1);
+      assertThat(item(binary, Shape.Faces.class, "GROUND").mesh().xyz()[0]).isEqualTo(0.1);
       byte[] whole = d.binary(wide);
       for (int cut : new int[] {23, 60, whole.length / 2, whole.length - 3}) {
         Files.write(file, Arrays.copyOf(whole, cut));

@@ -11,12 +11,13 @@ import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.intake.Intake;
 
 /** What features say of themselves, and files that are known whatever stands at their beginning. */
@@ -44,7 +45,7 @@ class AttributesTest {
               "geometry":{"type":"MultiLineString","coordinates":[[[7,59],[7.1,59]],[[7,60],[7.1,60]]]}}]}
             """);
     assertThat(r.items()).extracting(Item::name).containsExactly("K1", "K2");
-    assertThat(((Item.StringLine) r.items().get(1)).lines()).hasSize(2);
+    assertThat(((Shape.Lines) r.items().get(1).shape()).lines()).hasSize(2);
     assertThat(sets(r, 0)).extracting(PropertySet::name).containsExactly("Attributes");
     assertThat(sets(r, 0).getFirst().values())
         .containsEntry("id", new PropertyValue.Count(7))
@@ -143,7 +144,7 @@ class AttributesTest {
                 <LineString><coordinates>7,58,5 7.1,58,6</coordinates></LineString>
                 </MultiGeometry></Placemark>
                 """));
-    Item.StringLine lines = (Item.StringLine) r.items().getFirst();
+    Shape.Lines lines = (Shape.Lines) r.items().getFirst().shape();
     assertThat(lines.lines().getFirst().point(1).height()).isEqualTo(12);
     assertThat(lines.lines().get(1).point(0).height()).isNaN();
     assertThat(sets(r, 0).getFirst().values())
@@ -159,7 +160,7 @@ class AttributesTest {
             "b.kml",
             kml(
                 "<Placemark><name>L</name><LineString><coordinates>7,58 7.1;58 7.2,58 7.3,58</coordinates></LineString></Placemark>"));
-    assertThat(((Item.StringLine) r.items().getFirst()).lines().getFirst().pointCount())
+    assertThat(((Shape.Lines) r.items().getFirst().shape()).lines().getFirst().pointCount())
         .isEqualTo(3);
     assertThat(r.findings())
         .filteredOn(Finding::isError)

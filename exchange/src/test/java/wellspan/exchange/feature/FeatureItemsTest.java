@@ -7,10 +7,11 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.locationtech.jts.io.ParseException;
 import org.locationtech.jts.io.WKTReader;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
-import wellspan.core.item.Item;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 class FeatureItemsTest {
   @Test
@@ -25,10 +26,10 @@ class FeatureItemsTest {
         "b", "", wkt.read("GEOMETRYCOLLECTION (LINESTRING (0 0, 1 1), POINT EMPTY, POINT (3 3))"));
     items.line("b", new double[] {1, 1, 1}); // a single point is no line
     assertThat(items.entries()).extracting(Received.Entry::layer).containsExactly("a", "b", "b");
-    Item.PointGroup a = (Item.PointGroup) items.entries().getFirst().item();
-    assertThat(a.points()).extracting(Item.NamedPoint::name).containsExactly("P", "2", "3");
+    Shape.Points a = (Shape.Points) items.entries().getFirst().item().shape();
+    assertThat(a.points()).extracting(NamedPoint::name).containsExactly("P", "2", "3");
     assertThat(a.points().get(1).position().height()).isNaN();
-    assertThat(((Item.StringLine) items.entries().get(1).item()).lines()).hasSize(3);
+    assertThat(((Shape.Lines) items.entries().get(1).item().shape()).lines()).hasSize(3);
     assertThat(items.layers()).extracting(l -> l.name()).containsExactly("empty", "a", "b");
     assertThat(items.counts()).containsEntry("point", 4).containsEntry("line", 3);
   }
@@ -39,7 +40,7 @@ class FeatureItemsTest {
     double[] a = {0, 0, 1}, b = {1, 0, 1}, c = {1, 1, 2}, d = {0, 1, 2};
     items.triangle("g", a, b, c);
     items.triangle("g", a, c, d);
-    Item.TerrainSurface s = (Item.TerrainSurface) items.entries().getFirst().item();
+    Shape.Faces s = (Shape.Faces) items.entries().getFirst().item().shape();
     assertThat(s.mesh().vertexCount()).isEqualTo(4);
     assertThat(s.mesh().triangles()).containsExactly(0, 1, 2, 0, 2, 3);
   }
@@ -61,7 +62,8 @@ class FeatureItemsTest {
     assertThat(all)
         .extracting(e -> e.item().name())
         .containsExactly("Fence 0", "fences", "Fence 2");
-    assertThat(all).allSatisfy(e -> assertThat(((Item.StringLine) e.item()).lines()).hasSize(2));
+    assertThat(all)
+        .allSatisfy(e -> assertThat(((Shape.Lines) e.item().shape()).lines()).hasSize(2));
     assertThat(all.get(1).description().orElseThrow().propertySets())
         .containsExactly(
             new PropertySet(FeatureItems.ATTRIBUTES, Map.of("no", new PropertyValue.Count(1))));
@@ -74,7 +76,7 @@ class FeatureItemsTest {
       Received.Entry e = many.entries().getFirst();
       assertThat(many.entries()).hasSize(1);
       assertThat(e.description().orElseThrow().propertySets())
-          .hasSize(((Item.StringLine) e.item()).lines().size() / 2);
+          .hasSize(((Shape.Lines) e.item().shape()).lines().size() / 2);
     }
   }
 

@@ -22,6 +22,8 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.intake.Intake;
 
 /** Files made by an independent program from the same few features. */
@@ -34,8 +36,13 @@ class FeatureReadersTest {
     return Intake.read(SAMPLES.resolve(name), Progress.NONE);
   }
 
-  private static <T extends Item> T first(Received r, Class<T> kind) {
-    return r.items().stream().filter(kind::isInstance).map(kind::cast).findFirst().orElseThrow();
+  private static <T extends Shape> T first(Received r, Class<T> form) {
+    return r.items().stream()
+        .map(Item::shape)
+        .filter(form::isInstance)
+        .map(form::cast)
+        .findFirst()
+        .orElseThrow();
   }
 
   @Test
@@ -43,10 +50,10 @@ class FeatureReadersTest {
     Received r = read("lines.shp");
     assertThat(r.crs()).isEqualTo("EPSG:25832");
     assertThat(r.items()).as("two records").hasSize(2);
-    assertThat(r.items().stream().mapToInt(i -> ((Item.StringLine) i).lines().size()).sum())
+    assertThat(r.items().stream().mapToInt(i -> ((Shape.Lines) i.shape()).lines().size()).sum())
         .as("one of them in two parts")
         .isEqualTo(3);
-    Item.StringLine l = first(r, Item.StringLine.class);
+    Shape.Lines l = first(r, Shape.Lines.class);
     assertThat(l.lines().getFirst().xyz())
         .containsExactly(412100, 6534600, 5.5, 412150, 6534620, 6.25, 412180, 6534660, 7);
     assertThat(r.findings()).isEmpty();
@@ -55,8 +62,8 @@ class FeatureReadersTest {
   @ParameterizedTest
   @CsvSource({"pts.shp", "site.gpkg"})
   void pointsKeepTheirNamesInAnyAlphabet(String file) throws IOException {
-    Item.PointGroup g = first(read(file), Item.PointGroup.class);
-    assertThat(g.points()).extracting(Item.NamedPoint::name).containsExactly("P1", "Bø-2");
+    Shape.Points g = first(read(file), Shape.Points.class);
+    assertThat(g.points()).extracting(NamedPoint::name).containsExactly("P1", "Bø-2");
     assertThat(g.points().getLast().position())
         .isEqualTo(new Position(412_110.75, 6_534_610.5, -1.5));
   }
@@ -64,7 +71,7 @@ class FeatureReadersTest {
   @Test
   void ringsOfAnAreaBecomeClosedLines() throws IOException {
     for (String file : List.of("area.shp", "area.kml", "area.kmz")) {
-      Item.StringLine l = first(read(file), Item.StringLine.class);
+      Shape.Lines l = first(read(file), Shape.Lines.class);
       assertThat(l.lines()).as(file).hasSize(2).allMatch(p -> p.isClosed(1e-9));
     }
   }
@@ -74,14 +81,14 @@ class FeatureReadersTest {
     Received r = read("site.gpkg");
     assertThat(r.layers()).extracting(l -> l.name()).containsExactly("area", "lines", "points");
     assertThat(r.crs()).isEqualTo("EPSG:25832");
-    assertThat(first(r, Item.StringLine.class).lines()).hasSize(2);
+    assertThat(first(r, Shape.Lines.class).lines()).hasSize(2);
   }
 
   @Test
   void geoJsonIsLongitudeAndLatitudeUnlessItNamesAnotherSystem() throws IOException {
     Received r = read("pts.geojson");
     assertThat(r.crs()).isEqualTo("EPSG:4326");
-    Position p = first(r, Item.PointGroup.class).points().getFirst().position();
+    Position p = first(r, Shape.Points.class).points().getFirst().position();
     assertThat(p.east()).isCloseTo(7.4725219, within(1e-7));
     assertThat(p.north()).isCloseTo(58.9420267, within(1e-7));
     assertThat(p.height()).isEqualTo(12.125);
@@ -123,8 +130,8 @@ class FeatureReadersTest {
     }
     Received r = Intake.read(f, Progress.NONE);
     assertThat(r.items())
-        .flatExtracting(i -> ((Item.PointGroup) i).points())
-        .extracting(Item.NamedPoint::name)
+        .flatExtracting(i -> ((Shape.Points) i.shape()).points())
+        .extracting(NamedPoint::name)
         .containsExactlyInAnyOrder("A", "B");
     assertThat(r.findings())
         .extracting(Finding::message)
@@ -151,8 +158,8 @@ class FeatureReadersTest {
             """);
     Received r = Intake.read(f, Progress.NONE);
     assertThat(r.items()).extracting(Item::name).containsExactly("A", "all");
-    assertThat(first(r, Item.PointGroup.class).points()).hasSize(2);
-    assertThat(first(r, Item.StringLine.class).lines()).hasSize(2);
+    assertThat(first(r, Shape.Points.class).points()).hasSize(2);
+    assertThat(first(r, Shape.Lines.class).lines()).hasSize(2);
     assertThat(r.findings()).extracting(Finding::code).containsExactly("geojson.unread");
   }
 
@@ -180,8 +187,8 @@ class FeatureReadersTest {
                 + place.formatted("relativeToGround")
                 + "</Folder></Document></kml>");
     Received r = Intake.read(f, Progress.NONE);
-    Item.PointGroup g = first(r, Item.PointGroup.class);
-    assertThat(g.name()).isEqualTo("Pegs");
+    Shape.Points g = first(r, Shape.Points.class);
+    assertThat(r.items()).extracting(Item::name).contains("Pegs");
     assertThat(g.points().get(0).position().height()).isEqualTo(12);
     assertThat(g.points().get(1).position().height()).isNaN();
     assertThat(r.findings()).extracting(Finding::code).containsExactly("kml.clamped");
@@ -216,7 +223,7 @@ class FeatureReadersTest {
     }
     Path f = Files.write(dir.resolve("strip.shp"), b.array());
     Received r = Intake.read(f, Progress.NONE);
-    Item.TerrainSurface s = first(r, Item.TerrainSurface.class);
+    Shape.Faces s = first(r, Shape.Faces.class);
     assertThat(s.mesh().triangleCount()).isEqualTo(2);
     assertThat(s.mesh().planArea()).isCloseTo(100, within(1e-9));
     assertThat(s.mesh().planArea(0)).isPositive();

@@ -15,9 +15,9 @@ import java.util.Base64;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.geom.Mesh;
-import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.intake.Intake;
 
 class GltfReaderTest {
@@ -63,9 +63,9 @@ class GltfReaderTest {
   }
 
   private static void isTheSlab(Received r) {
-    Item.TerrainSurface s = (Item.TerrainSurface) r.items().getFirst();
+    Shape.Faces s = (Shape.Faces) r.items().getFirst().shape();
     Mesh m = s.mesh();
-    assertThat(s.name()).isEqualTo("Slab");
+    assertThat(r.items().getFirst().name()).isEqualTo("Slab");
     assertThat(m.triangleCount()).isEqualTo(2);
     assertThat(m.planArea()).isCloseTo(200, within(1e-9));
     assertThat(m.planArea(0)).isPositive();

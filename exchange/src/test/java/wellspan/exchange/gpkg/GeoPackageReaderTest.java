@@ -23,6 +23,8 @@ import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.intake.Intake;
 
 class GeoPackageReaderTest {
@@ -95,10 +97,10 @@ class GeoPackageReaderTest {
           null);
     }
     Received r = Intake.read(f, Progress.NONE);
-    Item.PointGroup g = (Item.PointGroup) r.items().getFirst();
+    Shape.Points g = (Shape.Points) r.items().getFirst().shape();
     assertThat(g.coordinates()).containsExactly(1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12);
     assertThat(g.points())
-        .extracting(Item.NamedPoint::name)
+        .extracting(NamedPoint::name)
         .containsExactly("1", "Ås 1", "Ås 2", "Ås 3");
     assertThat(r.findings()).extracting(Finding::code).containsExactly("shape.empty");
   }

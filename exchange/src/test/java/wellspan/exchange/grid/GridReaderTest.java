@@ -14,9 +14,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
-import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.intake.Intake;
 
@@ -39,7 +39,7 @@ class GridReaderTest {
 
   private static Mesh mesh(Received r) {
     assertThat(r.items()).hasSize(1);
-    return ((Item.TerrainSurface) r.items().getFirst()).mesh();
+    return ((Shape.Faces) r.items().getFirst().shape()).mesh();
   }
 
   private static void refused(Path file, String said) {
@@ -146,7 +146,7 @@ class GridReaderTest {
     Received image = Intake.read(SAMPLES.resolve("image.tif"), Progress.NONE);
     assertThat(image.items())
         .as("a picture is no grid")
-        .hasOnlyElementsOfType(wellspan.core.item.Item.GroundImage.class);
+        .allSatisfy(i -> assertThat(i.shape()).isInstanceOf(Shape.Picture.class));
     assertThat(image.places()).hasSize(1);
   }
 

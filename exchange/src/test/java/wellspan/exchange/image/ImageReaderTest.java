@@ -18,11 +18,11 @@ import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.place.Placer;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.intake.Intake;
 
@@ -46,9 +46,9 @@ class ImageReaderTest {
     return f;
   }
 
-  private static Item.GroundImage only(Received r) {
+  private static Shape.Picture only(Received r) {
     assertThat(r.entries()).hasSize(1);
-    return (Item.GroundImage) r.items().getFirst();
+    return (Shape.Picture) r.items().getFirst().shape();
   }
 
   @ParameterizedTest
@@ -58,7 +58,7 @@ class ImageReaderTest {
     String stem = name.substring(0, name.lastIndexOf('.') + 1);
     Files.writeString(dir.resolve(stem + world), "2.5\n0\n0\n-2.5\n412001.25\n6534998.75\n");
     Received r = Intake.read(f, Progress.NONE);
-    Item.GroundImage g = only(r);
+    Shape.Picture g = only(r);
     Box b = g.bounds();
     assertThat(b.minE()).isCloseTo(412_000, within(1e-9));
     assertThat(b.maxE()).isCloseTo(412_200, within(1e-9));

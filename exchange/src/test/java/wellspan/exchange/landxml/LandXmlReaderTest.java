@@ -22,6 +22,8 @@ import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.file.ReadException;
 
 class LandXmlReaderTest {
@@ -48,18 +50,18 @@ class LandXmlReaderTest {
     return LandXmlReader.read(file(body), Progress.NONE);
   }
 
-  private static Item.TerrainSurface surface(Received r) {
-    return (Item.TerrainSurface) r.items().getFirst();
+  private static Shape.Faces surface(Received r) {
+    return (Shape.Faces) r.items().getFirst().shape();
   }
 
   private static Alignment alignment(Received r) {
-    return ((Item.AlignmentLine) r.items().getFirst()).alignment();
+    return ((Shape.Axis) r.items().getFirst().shape()).alignment();
   }
 
   @Test
   void pointsComeNorthingFirstWithAnyIds() throws IOException {
-    Item.TerrainSurface s = surface(read(METRE + PYRAMID));
-    assertThat(s.name()).isEqualTo("Hill");
+    Shape.Faces s = surface(read(METRE + PYRAMID));
+    assertThat(read(METRE + PYRAMID).items().getFirst().name()).isEqualTo("Hill");
     assertThat(s.mesh().xyz()).startsWith(0, 0, 0, 10, 0, 0);
     assertThat(s.mesh().triangles()).containsExactly(0, 1, 4, 1, 2, 4, 2, 3, 4);
     assertThat(s.invisible()).containsExactly(3, 0, 4);
@@ -168,8 +170,9 @@ class LandXmlReaderTest {
         .extracting(i -> i.kind() + " " + i.name())
         .contains(
             "string Hill breaklines", "string Hill boundary", "points Hill points", "string Edge");
-    Item.StringLine edge =
-        (Item.StringLine) r.items().stream().filter(i -> i.name().equals("Edge")).findFirst().get();
+    Shape.Lines edge =
+        (Shape.Lines)
+            r.items().stream().filter(i -> i.name().equals("Edge")).findFirst().get().shape();
     assertThat(edge.lines()).hasSize(2);
     assertThat(edge.lines().getFirst().xyz()).containsExactly(2, 1, 5, 4, 3, 6);
     assertThat(r.findings()).extracting(Finding::code).containsExactly("terrain.invisible");
@@ -183,7 +186,10 @@ class LandXmlReaderTest {
                 + PYRAMID.replace(
                     "<Definition",
                     "<SourceData><Breaklines><Breakline><PntList3D>1 2 3 4</PntList3D></Breakline></Breaklines></SourceData><Definition"));
-    assertThat(r.items()).singleElement().isInstanceOf(Item.TerrainSurface.class);
+    assertThat(r.items())
+        .singleElement()
+        .extracting(i -> i.kind().title())
+        .isEqualTo("terrain surface");
     assertThat(r.findings())
         .filteredOn(Finding::isError)
         .singleElement()
@@ -289,7 +295,7 @@ class LandXmlReaderTest {
   @Test
   void longTextsOfManyPiecesAreReadWhole() throws IOException {
     String spaces = " ".repeat(5000);
-    Item.TerrainSurface s =
+    Shape.Faces s =
         surface(
             read(
                 METRE
@@ -376,8 +382,8 @@ class LandXmlReaderTest {
   @Test
   void coordinatePointsBecomeAGroup() throws IOException {
     Received r = read(METRE + POINTS);
-    Item.PointGroup g = (Item.PointGroup) r.items().getFirst();
-    assertThat(g.points()).extracting(Item.NamedPoint::name).containsExactly("A", "B");
+    Shape.Points g = (Shape.Points) r.items().getFirst().shape();
+    assertThat(g.points()).extracting(NamedPoint::name).containsExactly("A", "B");
     assertThat(g.points().get(1).position()).isEqualTo(g.points().get(0).position());
     assertThat(g.points().get(0).code()).isEqualTo("ax");
   }
@@ -483,7 +489,7 @@ class LandXmlReaderTest {
                 + "<Feature code=\"asset\"><Property label=\"Number\" value=\"007\"/></Feature></PlanFeature></PlanFeatures>"
                 + "<CgPoints><CgPoint name=\"A\">0 0 3</CgPoint></CgPoints>");
     assertThat(r.hasErrors()).isFalse();
-    Item.StringLine l = (Item.StringLine) r.items().getFirst();
+    Shape.Lines l = (Shape.Lines) r.items().getFirst().shape();
     assertThat(l.lines()).hasSize(1);
     assertThat(l.planLength()).isCloseTo(10 + 5 * Math.PI, within(0.005));
     assertThat(r.entries().getFirst().description().orElseThrow().propertySets())

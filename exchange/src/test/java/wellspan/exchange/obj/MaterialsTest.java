@@ -10,10 +10,9 @@ import java.nio.file.Path;
 import java.util.Base64;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.Finish;
-import wellspan.core.describe.PropertyValue;
-import wellspan.core.item.Item;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.Finish;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 import wellspan.exchange.file.ReadException;
@@ -55,8 +54,8 @@ class MaterialsTest {
   void groupsAreBodiesOrSheetsOfTheirMaterials() throws IOException {
     Files.writeString(dir.resolve("m.mtl"), "newmtl Granite\nKd 0.5 0.25 1\n");
     Received r = Intake.read(Files.writeString(dir.resolve("a.obj"), BOX), Progress.NONE);
-    assertThat(r.items().getFirst()).isInstanceOf(Item.Body.class);
-    assertThat(r.items().get(1)).isInstanceOf(Item.TerrainSurface.class);
+    assertThat(r.items().getFirst()).extracting(i -> i.kind().title()).isEqualTo("body");
+    assertThat(r.items().get(1)).extracting(i -> i.kind().title()).isEqualTo("terrain surface");
     assertThat(said(r, 0).finish()).contains(new Finish("Granite", 0x8040FF));
     assertThat(said(r, 1).finish().orElseThrow().material()).isEqualTo("Unknown");
     assertThat(r.beside()).containsExactly("m.mtl");

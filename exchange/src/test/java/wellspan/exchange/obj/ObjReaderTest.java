@@ -12,6 +12,7 @@ import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.intake.Intake;
 
 class ObjReaderTest {
@@ -42,7 +43,7 @@ class ObjReaderTest {
             curv 1 2
             """);
     assertThat(r.items()).extracting(Item::name).containsExactly("Pad", "Ramp");
-    Item.TerrainSurface pad = (Item.TerrainSurface) r.items().getFirst();
+    Shape.Faces pad = (Shape.Faces) r.items().getFirst().shape();
     assertThat(pad.mesh().triangleCount()).isEqualTo(2);
     assertThat(pad.mesh().planArea()).isCloseTo(100, within(1e-9));
     assertThat(pad.mesh().vertexCount()).isEqualTo(4);

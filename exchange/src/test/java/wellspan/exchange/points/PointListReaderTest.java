@@ -16,11 +16,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ColumnRole;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.file.ReadException;
 
@@ -33,11 +34,12 @@ class PointListReaderTest {
 
   @Test
   void columnsAreFoundByTheirNames() throws IOException {
-    Item.PointGroup g =
-        (Item.PointGroup)
+    Shape.Points g =
+        (Shape.Points)
             read("Northing;Point;Easting;Level;Code\n6534500.5;BN-1;412000.25;;x\n2;B;1;3.5;\n")
                 .items()
-                .getFirst();
+                .getFirst()
+                .shape();
     assertThat(g.points().get(0).position().east()).isEqualTo(412_000.25);
     assertThat(g.points().get(0).position().height()).isNaN();
     assertThat(g.points().get(1).position()).isEqualTo(new Position(1, 2, 3.5));
@@ -56,20 +58,20 @@ class PointListReaderTest {
     assertThatThrownBy(() -> read("id,lat,lon\nA,58°61'0\",7\n")).hasMessageContaining("line 2");
   }
 
-  private Item.NamedPoint first(String text) throws IOException {
-    return ((Item.PointGroup) read(text).items().getFirst()).points().getFirst();
+  private NamedPoint first(String text) throws IOException {
+    return ((Shape.Points) read(text).items().getFirst().shape()).points().getFirst();
   }
 
   @Test
   void decimalCommasSpacesAndOtherLanguagesAreRead() throws IOException {
-    Item.NamedPoint p =
+    NamedPoint p =
         first("Punktnummer;Hochwert;Rechtswert;Höhe\nP 1;6 534 500,25;412 000,5;−1,75\n");
     assertThat(p.name()).isEqualTo("P 1");
     assertThat(p.position()).isEqualTo(new Position(412_000.5, 6_534_500.25, -1.75));
     assertThat(first("navn\tøst\tnord\thøyde\nA\t1,5\t2,5\t3\n").position())
         .isEqualTo(new Position(1.5, 2.5, 3));
     assertThat(first("A   412000.5  6534500.25   7 peg\n"))
-        .isEqualTo(new Item.NamedPoint("A", new Position(412_000.5, 6_534_500.25, 7), "peg"));
+        .isEqualTo(new NamedPoint("A", new Position(412_000.5, 6_534_500.25, 7), "peg"));
   }
 
   @ParameterizedTest
@@ -93,14 +95,14 @@ class PointListReaderTest {
   void aUnitInTheHeaderIsTaken() throws IOException {
     Received r = read("id,x [mm],y [mm],z [mm]\nA,1500,2500,-250\n");
     assertThat(r.unit()).isEqualTo("millimetre");
-    Position p = ((Item.PointGroup) r.items().getFirst()).points().getFirst().position();
+    Position p = ((Shape.Points) r.items().getFirst().shape()).points().getFirst().position();
     assertThat(p).isEqualTo(new Position(1.5, 2.5, -0.25));
   }
 
   @Test
   void listsWithoutHeaderSayHowTheyWereTaken() throws IOException {
     Received r = read("A,412000,6534500,3\nB,412001,6534501,4\n");
-    assertThat(((Item.PointGroup) r.items().getFirst()).points()).hasSize(2);
+    assertThat(((Shape.Points) r.items().getFirst().shape()).points()).hasSize(2);
     assertThat(r.findings()).extracting(Finding::code).contains("points.columns");
     assertThat(first("412000;6534500;3\n").name()).isEqualTo("1");
   }
@@ -117,7 +119,7 @@ class PointListReaderTest {
             "A;58° 56.466234' N;7° 28.249224' W;12")) {
       Received r = read("id;lat;lon;h\n" + line + "\n");
       assertThat(r.crs()).isEqualTo("EPSG:4326");
-      Position p = ((Item.PointGroup) r.items().getFirst()).points().getFirst().position();
+      Position p = ((Shape.Points) r.items().getFirst().shape()).points().getFirst().position();
       assertThat(p.planDistanceTo(expected)).as(line).isLessThan(2e-7);
     }
   }
@@ -129,7 +131,8 @@ class PointListReaderTest {
             dir.resolve("b.csv"),
             "id,H\u00F6he,e,n\nM\u00FCller,1,2,3\n"
                 .getBytes(java.nio.charset.StandardCharsets.ISO_8859_1));
-    Item.PointGroup g = (Item.PointGroup) PointListReader.read(f, Progress.NONE).items().getFirst();
+    Shape.Points g =
+        (Shape.Points) PointListReader.read(f, Progress.NONE).items().getFirst().shape();
     assertThat(g.points().getFirst().name()).isEqualTo("M\u00FCller");
     assertThat(g.points().getFirst().position().height()).isEqualTo(1);
   }
@@ -155,7 +158,7 @@ class PointListReaderTest {
                 columns(
                     ";", 2, ColumnRole.HEIGHT, ColumnRole.NORTH, ColumnRole.EAST, ColumnRole.CODE)),
             Progress.NONE);
-    Item.NamedPoint p = ((Item.PointGroup) r.items().getFirst()).points().getFirst();
+    NamedPoint p = ((Shape.Points) r.items().getFirst().shape()).points().getFirst();
     assertThat(p.position()).isEqualTo(new Position(10 * 0.3048, 20.5 * 0.3048, 7 * 0.3048));
     assertThat(p.code()).isEqualTo("peg");
     assertThat(r.unit()).isEqualTo("foot");

@@ -19,6 +19,8 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 /**
@@ -179,18 +181,16 @@ public final class DxfWriter {
   }
 
   private void piece(String layer, Item item, Progress progress) throws IOException {
-    switch (item) {
-      case Item.TerrainSurface s -> surface(layer, s.mesh(), progress);
-      case Item.Cover c -> surface(layer, c.mesh(), progress);
-      case Item.Body b -> surface(layer, b.mesh(), progress);
-      case Item.AlignmentLine a -> line(layer, AlignmentChords.of(a.alignment()));
-      case Item.StringLine l -> {
+    switch (item.shape()) {
+      case Shape.Faces f -> surface(layer, f.mesh(), progress);
+      case Shape.Axis a -> line(layer, AlignmentChords.of(a.alignment()));
+      case Shape.Lines l -> {
         for (Polyline p : l.lines()) {
           line(layer, p);
         }
       }
-      case Item.PointGroup g -> points(layer, g);
-      case Item.GroundImage g -> throw new IllegalStateException(g.kind());
+      case Shape.Points g -> points(layer, g);
+      case Shape.Picture g -> throw new IllegalStateException(item.kind().title());
     }
   }
 
@@ -263,8 +263,8 @@ public final class DxfWriter {
             : new Position(p.east(), p.north(), frame.basePoint().height()));
   }
 
-  private void points(String layer, Item.PointGroup g) throws IOException {
-    for (Item.NamedPoint n : g.points()) {
+  private void points(String layer, Shape.Points g) throws IOException {
+    for (NamedPoint n : g.points()) {
       Position p = onZero(n.position());
       entity("POINT", layer);
       dxf.subclass("AcDbPoint").point(10, p.east(), p.north(), p.height());

@@ -16,8 +16,8 @@ import wellspan.core.align.PlanPoint;
 import wellspan.core.align.Profile;
 import wellspan.core.align.ProfileSegment;
 import wellspan.core.align.SpiralLaw;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Finding;
 
 /**

@@ -4,7 +4,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.describe.Finish;
+import wellspan.core.attribute.Finish;
 
 /** Finds the materials of objects and the colours of their geometry. */
 final class FinishReader {

@@ -13,8 +13,9 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.regex.Pattern;
-import wellspan.core.describe.Description;
-import wellspan.core.describe.EntityClass;
+import wellspan.core.attribute.Attributes;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.MeshWeld;
@@ -25,6 +26,7 @@ import wellspan.core.item.Item;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
 import wellspan.core.solid.SolidBoolean;
 import wellspan.core.terrain.Sheet;
 import wellspan.exchange.file.UniqueNames;
@@ -64,7 +66,7 @@ public final class IfcReader {
   private final Openings openings;
   private final Layers layers;
   private final Set<Integer> grouped = new HashSet<>();
-  private final List<Item.NamedPoint> loosePoints = new ArrayList<>();
+  private final List<NamedPoint> loosePoints = new ArrayList<>();
   private final Map<String, Instance> byGlobalId = new HashMap<>();
   private int texts;
 
@@ -109,8 +111,7 @@ public final class IfcReader {
         String name = names.of("alignment", nameOf(p));
         alignments
             .read(p, name)
-            .ifPresent(
-                a -> entries.add(entry(p, new Item.AlignmentLine(name, a), Optional.empty())));
+            .ifPresent(a -> entries.add(entry(p, Item.alignment(name, a), Optional.empty())));
       } else if (!p.isA("IFCLINEARELEMENT")
           && !p.isA("IFCPOSITIONINGELEMENT")
           && !grouped.contains(p.id())) {
@@ -118,7 +119,7 @@ public final class IfcReader {
       }
     }
     if (!loosePoints.isEmpty()) {
-      Item points = new Item.PointGroup(names.of("points", "Points"), loosePoints);
+      Item points = Item.points(names.of("points", "Points"), loosePoints);
       entries.add(new Received.Entry(points, "", Optional.empty()));
     }
     textures.unread(unread);
@@ -242,7 +243,7 @@ public final class IfcReader {
     for (Instance rel : model.all("IFCRELASSIGNSTOGROUP")) {
       List<Instance> members = rel.refs("RelatedObjects");
       Optional<Instance> group = rel.ref("RelatingGroup");
-      List<Item.NamedPoint> points = new ArrayList<>();
+      List<NamedPoint> points = new ArrayList<>();
       for (Instance m : members) {
         point(m).ifPresent(points::add);
       }
@@ -256,13 +257,13 @@ public final class IfcReader {
       Instance first = members.getFirst();
       entries.add(
           new Received.Entry(
-              new Item.PointGroup(names.of("points", nameOf(g)), points),
+              Item.points(names.of("points", nameOf(g)), points),
               layers.of(first),
               Optional.of(new Description(classOf(first), g.text("GlobalId"), properties.of(g)))));
     }
   }
 
-  private Optional<Item.NamedPoint> point(Instance p) {
+  private Optional<NamedPoint> point(Instance p) {
     if (!p.isA("IFCPRODUCT") || p.ref("Representation").isEmpty() || !isSound(p)) {
       return Optional.empty();
     }
@@ -271,7 +272,7 @@ public final class IfcReader {
           .point(p, items(p, false))
           .map(
               c ->
-                  new Item.NamedPoint(
+                  new NamedPoint(
                       p.text("Name"), new Position(c[0], c[1], c[2]), p.text("Description")));
     } catch (Unread e) {
       return Optional.empty(); // it is met again among the products, and left out there
@@ -295,13 +296,13 @@ public final class IfcReader {
     }
     List<Polyline> found =
         lines.lines(p, items).stream().filter(xyz -> xyz.length >= 6).map(Polyline::new).toList();
-    List<Item.NamedPoint> words = lines.texts(p, items);
+    List<NamedPoint> words = lines.texts(p, items);
     loosePoints.addAll(words);
     texts += words.size();
     if (!found.isEmpty()) {
-      return Optional.of(new Item.StringLine(names.of("string", nameOf(p)), found));
+      return Optional.of(Item.string(names.of("string", nameOf(p)), found));
     }
-    Optional<Item.NamedPoint> point = point(p);
+    Optional<NamedPoint> point = point(p);
     point.ifPresent(loosePoints::add);
     if (point.isEmpty() && words.isEmpty()) {
       String kinds =
@@ -432,8 +433,9 @@ public final class IfcReader {
         entry(
             p,
             terrain
-                ? new Item.TerrainSurface(names.of("surface", name), mesh, new int[0], picture)
-                : new Item.Body(names.of("body", name), mesh, bandOf(p)),
+                ? Item.surface(names.of("surface", name), mesh)
+                    .with(Attributes.NONE.withTexture(picture))
+                : Item.body(names.of("body", name), mesh, bandOf(p)),
             shape.closed()));
   }
 

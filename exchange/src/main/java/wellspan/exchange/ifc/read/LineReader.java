@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
+import wellspan.core.shape.NamedPoint;
 
 /** Reads curves, single points and texts out of the representations of products without a body. */
 final class LineReader {
@@ -47,14 +47,14 @@ final class LineReader {
   }
 
   /** The texts of a product as points that are named by their words. */
-  List<Item.NamedPoint> texts(Instance product, List<Instance> items) {
-    List<Item.NamedPoint> out = new ArrayList<>();
+  List<NamedPoint> texts(Instance product, List<Instance> items) {
+    List<NamedPoint> out = new ArrayList<>();
     for (Instance item : elements(items)) {
       if (item.isA("IFCTEXTLITERAL")) {
         double[] m = Placement.axis(item.ref("Placement")).m();
         boolean flat = item.ref("Placement").map(p -> p.isA("IFCAXIS2PLACEMENT2D")).orElse(false);
         double[] p = moved(product, new double[] {m[3], m[7], m[11]}, flat);
-        out.add(new Item.NamedPoint(item.text("Literal"), new Position(p[0], p[1], p[2]), "text"));
+        out.add(new NamedPoint(item.text("Literal"), new Position(p[0], p[1], p[2]), "text"));
       }
     }
     return out;

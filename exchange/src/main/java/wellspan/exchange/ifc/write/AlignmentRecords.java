@@ -19,11 +19,11 @@ import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.align.ProfileSegment;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
-import wellspan.core.item.Item;
+import wellspan.core.shape.Shape;
 
 /**
  * Writes an alignment: layouts with their segments, curve geometry, a polyline for simple
@@ -62,18 +62,18 @@ final class AlignmentRecords {
   /**
    * @return the alignment
    */
-  int write(Parcel.Piece p, Item.AlignmentLine item) throws IOException {
+  int write(Parcel.Piece p, Shape.Axis axisOf) throws IOException {
     piece = p;
     EntityClass c = p.description().entityClass();
     if (!c.entity().equals("IfcAlignment")) {
       throw new SchemaViolation(
           "The alignment "
-              + item.name()
+              + p.item().name()
               + " can only be delivered as IfcAlignment, not as "
               + c
               + ".");
     }
-    Alignment a = local.of(item.alignment());
+    Alignment a = local.of(axisOf.alignment());
     AlignmentCurves curves = new AlignmentCurves(step, unit);
     int base = curves.composite(a.simpleElements());
     List<Integer> shapes = new ArrayList<>();
@@ -94,7 +94,7 @@ final class AlignmentRecords {
         step.root(
             "IfcAlignment",
             p.description().globalId(),
-            text(item.name()),
+            text(p.item().name()),
             UNSET,
             UNSET,
             ref(placement),

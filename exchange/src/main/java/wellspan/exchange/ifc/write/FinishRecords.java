@@ -14,9 +14,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import wellspan.core.attribute.Finish;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.Finish;
-import wellspan.core.describe.IfcSchema;
+import wellspan.core.schema.IfcSchema;
 
 /** Writes colours of geometry and the materials of objects, each of them once. */
 final class FinishRecords {

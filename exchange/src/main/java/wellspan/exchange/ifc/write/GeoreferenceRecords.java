@@ -12,15 +12,15 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.GridNorth;
 import wellspan.core.crs.Transformation;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.IfcSchema;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
+import wellspan.core.schema.IfcSchema;
 
 /**
  * Writes where a file lies: map conversion and projected system in IFC4 and IFC4.3, property sets

@@ -19,17 +19,18 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import wellspan.core.align.AlignmentChords;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.EntityClass;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Band;
-import wellspan.core.item.Item;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.Attribute;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.Schema;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
 
 /**
@@ -125,26 +126,20 @@ public final class IfcWriter {
    */
   private int piece(Parcel.Piece piece, ProjectRecords project, PropertyRecords properties)
       throws IOException {
-    return switch (piece.item()) {
-      case Item.TerrainSurface s ->
-          contained(piece, product(piece, project, mesh(piece, project, s.mesh(), false)));
-      case Item.Cover c ->
-          contained(piece, product(piece, project, mesh(piece, project, c.mesh(), false)));
-      case Item.Body b ->
-          contained(piece, product(piece, project, mesh(piece, project, b.mesh(), closed(piece))));
-      case Item.AlignmentLine a
-          when piece.description().entityClass().entity().equals("IfcAlignment") -> {
+    return switch (piece.item().shape()) {
+      case Shape.Faces f ->
+          contained(piece, product(piece, project, mesh(piece, project, f.mesh(), closed(piece))));
+      case Shape.Axis a when piece.description().entityClass().entity().equals("IfcAlignment") -> {
         int alignment =
             new AlignmentRecords(step, parcel, project, properties, local, representations)
                 .write(piece, a);
         alignments.add(alignment);
         yield alignment;
       }
-      case Item.AlignmentLine a ->
-          lines(piece, project, List.of(AlignmentChords.of(a.alignment())));
-      case Item.StringLine l -> lines(piece, project, l.lines());
-      case Item.PointGroup p -> points(piece, project, p);
-      case Item.GroundImage g -> throw new IllegalStateException(g.kind());
+      case Shape.Axis a -> lines(piece, project, List.of(AlignmentChords.of(a.alignment())));
+      case Shape.Lines l -> lines(piece, project, l.lines());
+      case Shape.Points p -> points(piece, project, p);
+      case Shape.Picture g -> throw new IllegalStateException(piece.item().kind().title());
     };
   }
 
@@ -158,15 +153,14 @@ public final class IfcWriter {
   }
 
   private Optional<PictureOver> picture(Parcel.Piece piece) {
-    Optional<Texture> texture =
-        piece.item() instanceof Item.TerrainSurface s ? s.texture() : Optional.empty();
+    Optional<Texture> texture = piece.item().attributes().texture();
     return texture
         .filter(t -> parcel.format().carriesPictures() && pictures.containsKey(piece.key()))
         .map(t -> new PictureOver(t, pictures.get(piece.key())));
   }
 
   private int contained(Parcel.Piece piece, int product) {
-    boolean ground = piece.item().band() == Band.GROUND;
+    boolean ground = piece.item().kind().stratum() == Band.GROUND;
     (ground || parcel.schema() != IfcSchema.IFC4X3 ? inSite : inRoad).add(product);
     return product;
   }
@@ -178,11 +172,11 @@ public final class IfcWriter {
   }
 
   /** Each point an object with its name, all of them in a group that stands for the item. */
-  private int points(Parcel.Piece piece, ProjectRecords project, Item.PointGroup group)
+  private int points(Parcel.Piece piece, ProjectRecords project, Shape.Points group)
       throws IOException {
     List<Integer> members = new ArrayList<>();
     UniqueNames roles = new UniqueNames();
-    for (Item.NamedPoint p : group.points()) {
+    for (NamedPoint p : group.points()) {
       int placement =
           step.add("IfcLocalPlacement", ref(project.sitePlacement()), ref(project.identity()));
       Map<String, StepValue> given = new HashMap<>();
@@ -197,7 +191,8 @@ public final class IfcWriter {
     }
     inSite.addAll(members);
     int whole =
-        step.root("IfcGroup", piece.description().globalId(), text(group.name()), UNSET, UNSET);
+        step.root(
+            "IfcGroup", piece.description().globalId(), text(piece.item().name()), UNSET, UNSET);
     step.root(
         "IfcRelAssignsToGroup",
         id(piece.key(), "members"),

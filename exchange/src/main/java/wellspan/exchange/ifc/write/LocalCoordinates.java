@@ -3,9 +3,9 @@ package wellspan.exchange.ifc.write;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.MovedAlignment;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.IfcSchema;
 import wellspan.core.geom.Position;
 import wellspan.core.geom.Similarity;
+import wellspan.core.schema.IfcSchema;
 
 /**
  * Shared coordinates as they are written: local ones in the file's unit. Where the schema knows

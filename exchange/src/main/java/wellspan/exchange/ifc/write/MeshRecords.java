@@ -10,9 +10,9 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import wellspan.core.describe.Finish;
-import wellspan.core.describe.IfcSchema;
+import wellspan.core.attribute.Finish;
 import wellspan.core.geom.Mesh;
+import wellspan.core.schema.IfcSchema;
 
 /**
  * Writes a mesh in local coordinates with vertices and triangles in the order they came: as a

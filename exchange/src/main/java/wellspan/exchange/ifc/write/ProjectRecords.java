@@ -15,7 +15,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.IfcSchema;
+import wellspan.core.schema.IfcSchema;
 
 /**
  * Writes what every file starts with: units, contexts, georeference, project, site, road and road

@@ -15,10 +15,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.IfcSchema;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.schema.IfcSchema;
 
 /** Writes property sets as single values with their measures. */
 final class PropertyRecords {

@@ -13,16 +13,17 @@ import java.util.List;
 import java.util.Map;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.MovedAlignment;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.describe.PropertySet;
 import wellspan.core.flaw.SurfaceFlaws;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.MeshEdges;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.file.DecimalText;
 
@@ -85,9 +86,9 @@ public final class LandXmlWriter {
     text.append(
         "  <Application name=\"Wellspan\" version=\"0.1.0\" desc=\"read back and proven\"/>\n");
     List<Parcel.Piece> pieces = parcel.pieces().stream().filter(p -> p.within().isEmpty()).toList();
-    group(pieces, Item.AlignmentLine.class, "Alignments", progress);
-    group(pieces, Item.PointGroup.class, "", progress);
-    group(pieces, Item.StringLine.class, "PlanFeatures", progress);
+    group(pieces, Shape.Axis.class, "Alignments", progress);
+    group(pieces, Shape.Points.class, "", progress);
+    group(pieces, Shape.Lines.class, "PlanFeatures", progress);
     surfaces(pieces, progress);
     text.append("</LandXML>\n");
     flush(0);
@@ -147,9 +148,10 @@ public final class LandXmlWriter {
 
   /** All pieces of one kind within an element, or on their own if it has no name. */
   private void group(
-      List<Parcel.Piece> pieces, Class<? extends Item> kind, String element, Progress progress)
+      List<Parcel.Piece> pieces, Class<? extends Shape> form, String element, Progress progress)
       throws IOException {
-    List<Parcel.Piece> these = pieces.stream().filter(p -> kind.isInstance(p.item())).toList();
+    List<Parcel.Piece> these =
+        pieces.stream().filter(p -> form.isInstance(p.item().shape())).toList();
     if (these.isEmpty()) {
       return;
     }
@@ -163,11 +165,11 @@ public final class LandXmlWriter {
     for (Parcel.Piece p : these) {
       progress.step(0, "Writing " + p.item().name());
       String name = Xml.escaped(names.get(p.key()));
-      switch (p.item()) {
-        case Item.AlignmentLine a -> alignment(name, a.alignment(), p);
-        case Item.PointGroup g -> points(name, g, p);
-        case Item.StringLine l -> lines(name, l, p);
-        default -> throw new IllegalStateException(p.item().kind());
+      switch (p.item().shape()) {
+        case Shape.Axis a -> alignment(name, a.alignment(), p);
+        case Shape.Points g -> points(name, g, p);
+        case Shape.Lines l -> lines(name, l, p);
+        default -> throw new IllegalStateException(p.item().kind().title());
       }
     }
     if (!element.isEmpty()) {
@@ -196,9 +198,9 @@ public final class LandXmlWriter {
     new AlignmentText(text, local).write(name, () -> features(piece, "      "));
   }
 
-  private void points(String name, Item.PointGroup g, Parcel.Piece piece) throws IOException {
+  private void points(String name, Shape.Points g, Parcel.Piece piece) throws IOException {
     text.append("  <CgPoints name=\"").append(name).append("\">\n");
-    for (Item.NamedPoint p : g.points()) {
+    for (NamedPoint p : g.points()) {
       text.append("    <CgPoint name=\"").append(Xml.escaped(p.name())).append('"');
       if (!p.code().isEmpty()) {
         text.append(" code=\"").append(Xml.escaped(p.code())).append('"');
@@ -212,7 +214,7 @@ public final class LandXmlWriter {
     text.append("  </CgPoints>\n");
   }
 
-  private void lines(String name, Item.StringLine l, Parcel.Piece piece) throws IOException {
+  private void lines(String name, Shape.Lines l, Parcel.Piece piece) throws IOException {
     text.append("    <PlanFeature name=\"").append(name).append("\"><CoordGeom>\n");
     for (Polyline line : l.lines()) {
       text.append("      <IrregularLine><Start>");
@@ -249,22 +251,8 @@ public final class LandXmlWriter {
     boolean open = false;
     int done = 0;
     for (Parcel.Piece p : pieces) {
-      Mesh mesh;
-      int[] invisible;
-      String material = "";
-      switch (p.item()) {
-        case Item.TerrainSurface s -> {
-          mesh = s.mesh();
-          invisible = s.invisible();
-        }
-        case Item.Cover c -> {
-          mesh = c.mesh();
-          invisible = new int[0];
-          material = c.material();
-        }
-        default -> {
-          continue;
-        }
+      if (!(p.item().shape() instanceof Shape.Faces faces)) {
+        continue;
       }
       if (!open) {
         text.append("  <Surfaces name=\"").append(Xml.escaped(parcel.project())).append("\">\n");
@@ -273,23 +261,20 @@ public final class LandXmlWriter {
       progress.step((double) done++ / pieces.size(), "Writing " + p.item().name());
       List<Polyline> breaklines =
           parcel.pieces().stream()
-              .filter(b -> b.within().equals(p.key()) && b.item() instanceof Item.StringLine)
-              .flatMap(b -> ((Item.StringLine) b.item()).lines().stream())
+              .filter(b -> b.within().equals(p.key()) && b.item().shape() instanceof Shape.Lines)
+              .flatMap(b -> ((Shape.Lines) b.item().shape()).lines().stream())
               .toList();
-      surface(p, material, mesh, invisible, breaklines, progress);
+      surface(p, faces, breaklines, progress);
     }
     text.append(open ? "  </Surfaces>\n" : "");
   }
 
   private void surface(
-      Parcel.Piece piece,
-      String material,
-      Mesh mesh,
-      int[] invisible,
-      List<Polyline> breaklines,
-      Progress progress)
+      Parcel.Piece piece, Shape.Faces faces, List<Polyline> breaklines, Progress progress)
       throws IOException {
     String name = names.get(piece.key());
+    String material = piece.item().attributes().material();
+    Mesh mesh = faces.mesh();
     text.append("    <Surface name=\"").append(Xml.escaped(name)).append('"');
     if (!material.isEmpty()) {
       text.append(" desc=\"").append(Xml.escaped(material)).append('"');
@@ -327,7 +312,7 @@ public final class LandXmlWriter {
     }
     text.append("      </Pnts>\n      <Faces>\n");
     faces(mesh.triangles(), "<F>");
-    faces(invisible, "<F i=\"1\">");
+    faces(faces.invisible(), "<F i=\"1\">");
     text.append("      </Faces>\n      </Definition>\n");
     features(piece, "      ");
     text.append("    </Surface>\n");

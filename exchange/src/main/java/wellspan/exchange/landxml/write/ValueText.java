@@ -1,6 +1,6 @@
 package wellspan.exchange.landxml.write;
 
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.PropertyValue;
 
 /** Values of properties as texts: measures in SI units, several ones with semicolons between. */
 final class ValueText {

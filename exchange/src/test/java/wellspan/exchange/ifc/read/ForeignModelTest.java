@@ -13,14 +13,14 @@ import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.ProfileSegment;
-import wellspan.core.describe.PropertySet;
-import wellspan.core.describe.PropertyValue;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Band;
-import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 
 /**
  * Models as other programs write them: other order, other units, comments, things that are not
@@ -63,7 +63,7 @@ class ForeignModelTest {
     assertThat(f.crs()).isEqualTo("EPSG:25832");
     assertThat(f.verticalDatum()).isEqualTo("NN2000");
     assertThat(f.rotationDegrees()).isCloseTo(21.5, within(1e-9));
-    Item.TerrainSurface s = (Item.TerrainSurface) r.items().getFirst();
+    Shape.Faces s = (Shape.Faces) r.items().getFirst().shape();
     double a = Math.toRadians(-21.5);
     assertThat(s.mesh().east(1)).isCloseTo(412_000 + 10 * Math.cos(a), within(1e-8));
     assertThat(s.mesh().north(1)).isCloseTo(6_534_500 + 10 * Math.sin(a), within(1e-8));
@@ -77,7 +77,7 @@ class ForeignModelTest {
     Received r = read("IFC4", UNITS_MM + COMMON + TERRAIN);
     assertThat(r.frame()).isEmpty();
     assertThat(r.findings()).extracting(Finding::code).containsExactly("ifc.place");
-    assertThat(((Item.TerrainSurface) r.items().getFirst()).mesh().east(1))
+    assertThat(((Shape.Faces) r.items().getFirst().shape()).mesh().east(1))
         .isCloseTo(10, within(1e-12));
   }
 
@@ -85,7 +85,7 @@ class ForeignModelTest {
   void aGridScaleIsTakenAndSaid() throws IOException {
     Received r = read("IFC4", MAP.replace("0.001);", "0.0009996);") + UNITS_MM + COMMON + TERRAIN);
     assertThat(r.findings()).extracting(Finding::code).containsExactly("ifc.scale");
-    assertThat(((Item.TerrainSurface) r.items().getFirst()).mesh().level(2))
+    assertThat(((Shape.Faces) r.items().getFirst().shape()).mesh().level(2))
         .isCloseTo(10 + 2 * 0.9996, within(1e-9));
   }
 
@@ -99,8 +99,7 @@ class ForeignModelTest {
             .replace(".TERRAIN.", ".NOTDEFINED.");
     Received r = read("IFC4X3_ADD2", UNITS_MM + COMMON + tin);
     assertThat(r.items().getFirst())
-        .isInstanceOfSatisfying(
-            Item.TerrainSurface.class, s -> assertThat(s.mesh().triangleCount()).isEqualTo(1));
+        .satisfies(s -> assertThat(s.ground().orElseThrow().triangleCount()).isEqualTo(1));
   }
 
   @Test
@@ -109,7 +108,7 @@ class ForeignModelTest {
         "#40=IFCCARTESIANPOINT((1000.,2000.,3000.));\n#41=IFCDIRECTION((0.,0.,1.));\n#42=IFCDIRECTION((0.,1.,0.));\n#43=IFCAXIS2PLACEMENT3D(#40,#41,#42);\n#44=IFCLOCALPLACEMENT(#45,#43);\n#45=IFCLOCALPLACEMENT($,#43);\n";
     Received r =
         read("IFC4", UNITS_MM + COMMON + TERRAIN.replace("$,$,#8,#31", "$,$,#44,#31") + nested);
-    Item.TerrainSurface s = (Item.TerrainSurface) r.items().getFirst();
+    Shape.Faces s = (Shape.Faces) r.items().getFirst().shape();
     assertThat(s.mesh().vertex(0).east())
         .isCloseTo(1 - 2, within(1e-12)); // the second shift is turned by a quarter
     assertThat(s.mesh().vertex(0).north()).isCloseTo(2 + 1, within(1e-12));
@@ -166,7 +165,7 @@ class ForeignModelTest {
         thing = thing.replace("#31,$,$)", "#31,$,.F.,$)").replace("#31,$,.F.,$)", "#31,$,$)");
       }
       Received r = read("IFC4X3_ADD2", UNITS_MM + COMMON + thing);
-      assertThat(r.items().getFirst().band()).as(e.getKey()).isEqualTo(e.getValue());
+      assertThat(r.items().getFirst().kind().stratum()).as(e.getKey()).isEqualTo(e.getValue());
     }
   }
 
@@ -198,7 +197,7 @@ class ForeignModelTest {
   void alignmentsInMillimetresAreReadByTheirLayout() throws IOException {
     Received r = read("IFC4X3_ADD2", MAP + UNITS_MM + COMMON + ALIGNMENT);
     assertThat(r.findings()).isEmpty();
-    Alignment a = ((Item.AlignmentLine) r.items().getFirst()).alignment();
+    Alignment a = ((Shape.Axis) r.items().getFirst().shape()).alignment();
     assertThat(a.name()).isEqualTo("Axis");
     assertThat(a.elements()).hasSize(2);
     assertThat(a.length()).isCloseTo(50 + 25 * Math.PI, within(1e-9));

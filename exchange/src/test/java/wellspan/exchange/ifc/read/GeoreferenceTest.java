@@ -17,6 +17,8 @@ import wellspan.core.place.Contradictions;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.NamedPoint;
+import wellspan.core.shape.Shape;
 
 /** What foreign models say of their place, at every level. */
 class GeoreferenceTest {
@@ -57,7 +59,7 @@ class GeoreferenceTest {
   }
 
   private static Position point(Received r) {
-    return ((Item.PointGroup) r.items().getFirst()).points().getFirst().position();
+    return ((Shape.Points) r.items().getFirst().shape()).points().getFirst().position();
   }
 
   @Test
@@ -241,12 +243,14 @@ class GeoreferenceTest {
             "#53=IFCINDEXEDPOLYCURVE(#54,$,$);",
             "#54=IFCCARTESIANPOINTLIST3D(((0.,0.,1.),(1.,0.,2.),(2.,0.,3.)));");
     List<Item> items = r.items();
-    assertThat(items).extracting(Item::kind).containsExactly("string", "string", "points");
-    Item.StringLine flat = (Item.StringLine) items.getFirst();
+    assertThat(items)
+        .extracting(i -> i.kind().title())
+        .containsExactly("string", "string", "points");
+    Shape.Lines flat = (Shape.Lines) items.getFirst().shape();
     assertThat(flat.lines().getFirst().point(1).height()).as("a flat line has no level").isNaN();
-    assertThat(((Item.StringLine) items.get(1)).pointCount()).isEqualTo(3);
-    Item.PointGroup g = (Item.PointGroup) items.get(2);
+    assertThat(((Shape.Lines) items.get(1).shape()).pointCount()).isEqualTo(3);
+    Shape.Points g = (Shape.Points) items.get(2).shape();
     assertThat(g.points().getFirst())
-        .isEqualTo(new Item.NamedPoint("K1", new Position(10, 20, 3), "bolt"));
+        .isEqualTo(new NamedPoint("K1", new Position(10, 20, 3), "bolt"));
   }
 }

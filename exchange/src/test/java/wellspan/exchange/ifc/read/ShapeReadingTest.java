@@ -10,9 +10,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
-import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Shape;
 
 class ShapeReadingTest {
   @TempDir Path dir;
@@ -44,9 +44,9 @@ class ShapeReadingTest {
 
   private static void isTheBox(Received r) {
     assertThat(r.findings()).filteredOn(Finding::isError).isEmpty();
-    Item.Body b = (Item.Body) r.items().getFirst();
+    Shape.Faces b = (Shape.Faces) r.items().getFirst().shape();
     Mesh m = b.mesh();
-    assertThat(b.name()).isEqualTo("Box");
+    assertThat(r.items().getFirst().name()).isEqualTo("Box");
     assertThat(m.isClosed()).isTrue();
     assertThat(m.volume()).isCloseTo(24, within(1e-9));
     assertThat(m.bounds().minE())
@@ -157,7 +157,7 @@ class ShapeReadingTest {
         "#70=IFCCARTESIANPOINT((0.,0.));\n#71=IFCCARTESIANPOINT((4000.,0.));\n#72=IFCCARTESIANPOINT((4000.,4000.));\n#73=IFCCARTESIANPOINT((0.,4000.));\n#74=IFCPOLYLINE((#70,#71,#72,#73,#70));\n"
             + "#75=IFCCARTESIANPOINT((1000.,1000.));\n#76=IFCCARTESIANPOINT((3000.,1000.));\n#77=IFCCARTESIANPOINT((3000.,3000.));\n#78=IFCCARTESIANPOINT((1000.,3000.));\n#79=IFCPOLYLINE((#75,#76,#77,#78,#75));\n"
             + "#80=IFCARBITRARYPROFILEDEFWITHVOIDS(.AREA.,$,#74,(#79));\n#63=IFCDIRECTION((0.,0.,1.));\n#50=IFCEXTRUDEDAREASOLID(#80,#6,#63,1000.);\n";
-    Mesh m = ((Item.Body) read("IFC4", outline).items().getFirst()).mesh();
+    Mesh m = ((Shape.Faces) read("IFC4", outline).items().getFirst().shape()).mesh();
     assertThat(m.isClosed()).isTrue();
     assertThat(m.volume()).isCloseTo(12, within(1e-9));
   }

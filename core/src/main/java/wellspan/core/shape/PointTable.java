@@ -1,4 +1,4 @@
-package wellspan.core.item;
+package wellspan.core.shape;
 
 import java.util.AbstractList;
 import java.util.Arrays;
@@ -11,7 +11,7 @@ import wellspan.core.geom.Position;
  * Many points in little room: coordinates in one array, codes shared, names only where they differ
  * from the point's number. To others it is a list that cannot be changed.
  */
-public final class PointTable extends AbstractList<Item.NamedPoint> implements RandomAccess {
+public final class PointTable extends AbstractList<NamedPoint> implements RandomAccess {
   private final double[] xyz;
   private final String[] names;
   private final String[] codes;
@@ -70,10 +70,10 @@ public final class PointTable extends AbstractList<Item.NamedPoint> implements R
   }
 
   @Override
-  public Item.NamedPoint get(int i) {
+  public NamedPoint get(int i) {
     java.util.Objects.checkIndex(i, size);
     String name = text(names, i);
-    return new Item.NamedPoint(
+    return new NamedPoint(
         name.isEmpty() ? Integer.toString(i + 1) : name,
         new Position(xyz[3 * i], xyz[3 * i + 1], xyz[3 * i + 2]),
         text(codes, i));

@@ -1,4 +1,4 @@
-package wellspan.core.describe;
+package wellspan.core.attribute;
 
 /**
  * The class of an item in the delivered schema.

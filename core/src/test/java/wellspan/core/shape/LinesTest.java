@@ -1,4 +1,4 @@
-package wellspan.core.item;
+package wellspan.core.shape;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -13,7 +13,7 @@ class StringLineTest {
   }
 
   private static boolean contours(Polyline... lines) {
-    return new Item.StringLine("s", List.of(lines)).isContours();
+    return new Shape.Lines(List.of(lines)).isContours();
   }
 
   @Test
@@ -26,11 +26,10 @@ class StringLineTest {
 
   @Test
   void figuresAreThoseOfAllLines() {
-    Item.StringLine s = new Item.StringLine("s", List.of(at(1, 1), at(2, 2)));
+    Shape.Lines s = new Shape.Lines(List.of(at(1, 1), at(2, 2)));
     assertThat(s.pointCount()).isEqualTo(6);
     assertThat(s.planLength()).isEqualTo(20);
     assertThat(s.bounds().maxH()).isEqualTo(2);
-    assertThatThrownBy(() -> new Item.StringLine("s", List.of()))
-        .hasMessageContaining("needs a line");
+    assertThatThrownBy(() -> new Shape.Lines(List.of())).hasMessageContaining("needs a line");
   }
 }

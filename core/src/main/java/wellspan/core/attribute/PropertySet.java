@@ -1,4 +1,4 @@
-package wellspan.core.describe;
+package wellspan.core.attribute;
 
 import java.util.Collections;
 import java.util.LinkedHashMap;

@@ -3,7 +3,7 @@ package wellspan.exchange.dxf;
 import wellspan.core.geom.Affine;
 
 /** What an entity draws, in the coordinates of its block or of the drawing. */
-sealed interface Shape {
+sealed interface Drawn {
   String layer();
 
   /**
@@ -11,10 +11,10 @@ sealed interface Shape {
    *
    * @param solid true if they came as one mesh that may be a closed body, not as loose faces
    */
-  record Faces(String layer, double[] xyz, int[] triangles, boolean solid) implements Shape {}
+  record Faces(String layer, double[] xyz, int[] triangles, boolean solid) implements Drawn {}
 
   /** Straight pieces through points. */
-  record Path(String layer, double[] xyz) implements Shape {}
+  record Path(String layer, double[] xyz) implements Drawn {}
 
   /**
    * Straight and round pieces in a plane.
@@ -22,7 +22,7 @@ sealed interface Shape {
    * @param xyz corners in the plane's coordinates, the first again at the end if it is closed
    * @param bulges of the piece behind each corner
    */
-  record RoundPath(String layer, Affine plane, double[] xyz, double[] bulges) implements Shape {}
+  record RoundPath(String layer, Affine plane, double[] xyz, double[] bulges) implements Drawn {}
 
   /**
    * A circle, an ellipse or a part of one: {@code centre + cos(t)·major + sin(t)·minor}.
@@ -38,20 +38,20 @@ sealed interface Shape {
       double from,
       double sweep,
       boolean circle)
-      implements Shape {}
+      implements Drawn {}
 
   record Spline(String layer, int degree, double[] knots, double[] weights, double[] control)
-      implements Shape {}
+      implements Drawn {}
 
   /** A point. */
-  record Point(String layer, double[] at) implements Shape {}
+  record Point(String layer, double[] at) implements Drawn {}
 
   /**
    * A text at a place.
    *
    * @param height of its letters
    */
-  record Text(String layer, double[] at, String words, double height) implements Shape {}
+  record Text(String layer, double[] at, String words, double height) implements Drawn {}
 
   /**
    * A block laid out here, once or in rows and columns.
@@ -73,5 +73,5 @@ sealed interface Shape {
       double rowSpacing,
       double[] at,
       String name)
-      implements Shape {}
+      implements Drawn {}
 }

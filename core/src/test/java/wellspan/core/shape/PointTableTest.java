@@ -1,4 +1,4 @@
-package wellspan.core.item;
+package wellspan.core.shape;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -15,13 +15,13 @@ class PointTableTest {
   @Property(tries = 50)
   void aTableIsTheListOfWhatWasAdded(@ForAll @Size(max = 60) List<String> names) {
     PointTable.Builder b = new PointTable.Builder();
-    List<Item.NamedPoint> plain = new ArrayList<>();
+    List<NamedPoint> plain = new ArrayList<>();
     for (String name : names) {
       int i = plain.size();
       String code = i % 3 == 0 ? "peg" : "";
       b.add(name, i, 2.0 * i, -i, code);
       String shown = name.isEmpty() ? Integer.toString(i + 1) : name;
-      plain.add(new Item.NamedPoint(shown, new Position(i, 2.0 * i, -i), code));
+      plain.add(new NamedPoint(shown, new Position(i, 2.0 * i, -i), code));
     }
     assertThat(b.build()).isEqualTo(plain).hasSameSizeAs(plain);
   }
@@ -33,7 +33,7 @@ class PointTableTest {
       b.add("", i, i + 0.5, 7, "");
     }
     PointTable table = b.build();
-    Item.PointGroup g = new Item.PointGroup("many", table);
+    Shape.Points g = new Shape.Points(table);
     assertThat(g.points()).isSameAs(table);
     assertThat(g.coordinates()).hasSize(15_000).startsWith(0, 0.5, 7, 1, 1.5, 7);
     assertThat(g.bounds().maxE()).isEqualTo(4999);

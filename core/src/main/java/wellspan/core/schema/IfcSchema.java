@@ -1,4 +1,4 @@
-package wellspan.core.describe;
+package wellspan.core.schema;
 
 import java.util.Arrays;
 import java.util.Locale;

@@ -1,10 +1,11 @@
-package wellspan.core.describe;
+package wellspan.core.attribute;
 
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.Schema;
 
 /** Brings property values to the types that a schema has. */

@@ -1,10 +1,8 @@
-package wellspan.core.describe;
+package wellspan.core.attribute;
 
 import java.util.LinkedHashMap;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
-import wellspan.core.item.Item;
 
 /**
  * What an item is made of and how it looks.
@@ -13,10 +11,7 @@ import wellspan.core.item.Item;
  * @param rgb colour, 0xRRGGBB
  */
 public record Finish(String material, int rgb) {
-  private static final int GROUND = 0xB9AE92;
   private static final int UNKNOWN = 0xA7A29A;
-  private static final int CUT = 0xB0654A;
-  private static final int FILL = 0x5F8F8A;
 
   /** Colours of materials by a word in their names, the more special word first. */
   private static final Map<String, Integer> COLOURS = new LinkedHashMap<>();
@@ -40,24 +35,6 @@ public record Finish(String material, int rgb) {
     COLOURS.put("earth", 0x8C7152);
     COLOURS.put("water", 0x6D9FB8);
     COLOURS.put("timber", 0x9C7A4F);
-  }
-
-  /** The finish that an item gets where nobody chose another; empty for lines and points. */
-  public static Optional<Finish> standard(Item item) {
-    return switch (item) {
-      case Item.TerrainSurface s -> Optional.of(new Finish("", GROUND));
-      case Item.Cover c -> Optional.of(new Finish(c.material(), colour(c.material())));
-      case Item.Body b ->
-          switch (b.use()) {
-            case OBJECT -> Optional.empty();
-            case CUT -> Optional.of(new Finish("cut earth", CUT));
-            case FILL -> Optional.of(new Finish("fill", FILL));
-          };
-      case Item.AlignmentLine a -> Optional.empty();
-      case Item.StringLine l -> Optional.empty();
-      case Item.PointGroup p -> Optional.empty();
-      case Item.GroundImage g -> Optional.empty();
-    };
   }
 
   /** The colour of a material by its name. */

@@ -1,0 +1,39 @@
+package wellspan.core.attribute;
+
+import java.util.Optional;
+import wellspan.core.picture.Texture;
+
+/**
+ * What an item is besides its geometry, as received or as made.
+ *
+ * @param layer name of the layer or group it was received on, empty if there was none
+ * @param said what its source says of it: class, identity, property sets, material and colour
+ * @param texture a picture laid over it
+ */
+public record Attributes(String layer, Description said, Optional<Texture> texture) {
+  public static final Attributes NONE = new Attributes("", Description.NONE, Optional.empty());
+
+  public Attributes with(Description d) {
+    return new Attributes(layer, d, texture);
+  }
+
+  public Attributes withLayer(String name) {
+    return new Attributes(name, said, texture);
+  }
+
+  public Attributes withTexture(Optional<Texture> picture) {
+    return new Attributes(layer, said, picture);
+  }
+
+  /** Made of a material, with the colour that goes with its name. */
+  public static Attributes ofMaterial(String material) {
+    return NONE.with(
+        Description.of(
+            java.util.List.of(), Optional.of(new Finish(material, Finish.colour(material)))));
+  }
+
+  /** What it is made of, empty if nobody says. */
+  public String material() {
+    return said.finish().map(Finish::material).orElse("");
+  }
+}

@@ -1,0 +1,202 @@
+package wellspan.core.shape;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import wellspan.core.align.Alignment;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
+import wellspan.core.picture.PicturePlace;
+import wellspan.core.picture.Pixels;
+
+/** Geometry in shared coordinates. */
+public sealed interface Shape {
+  /** Computed at each call, in time of the number of points. */
+  Box bounds();
+
+  /** The triangles it is made of; empty for lines, points and pictures. */
+  default Optional<Mesh> triangles() {
+    return Optional.empty();
+  }
+
+  /** Whether there is nothing that a file could hold: no triangle, no point. */
+  default boolean isEmpty() {
+    return false;
+  }
+
+  /** Number of points or vertices by which it is given; 0 where it is given by measures. */
+  default int pointCount() {
+    return 0;
+  }
+
+  /**
+   * Coordinates of the points by which it is given, easting, northing and level in threes, one
+   * array for each part; not to be written. Nothing where it is given by measures.
+   */
+  default List<double[]> vertices() {
+    return List.of();
+  }
+
+  /**
+   * Triangles over shared vertices.
+   *
+   * @param invisible vertex numbers, in threes, of faces that the designer marked as invisible;
+   *     they are kept but are no part of the surface
+   */
+  record Faces(Mesh mesh, int[] invisible) implements Shape {
+    private static final int[] NONE = {};
+
+    /** All of them visible. */
+    public Faces(Mesh mesh) {
+      this(mesh, NONE);
+    }
+
+    @Override
+    public Box bounds() {
+      return mesh.bounds();
+    }
+
+    @Override
+    public Optional<Mesh> triangles() {
+      return Optional.of(mesh);
+    }
+
+    @Override
+    public boolean isEmpty() {
+      return mesh.triangleCount() == 0;
+    }
+
+    @Override
+    public int pointCount() {
+      return mesh.vertexCount();
+    }
+
+    @Override
+    public List<double[]> vertices() {
+      return List.of(mesh.xyz());
+    }
+
+    public int invisibleCount() {
+      return invisible.length / 3;
+    }
+  }
+
+  /**
+   * Lines in space without labels or elements: a string, breaklines, the lines of a drawing's
+   * layer.
+   *
+   * @param lines one or more
+   */
+  record Lines(List<Polyline> lines) implements Shape {
+    public Lines {
+      lines = List.copyOf(lines);
+      if (lines.isEmpty()) {
+        throw new IllegalArgumentException("A string needs a line.");
+      }
+    }
+
+    /** Points of all lines together. */
+    @Override
+    public int pointCount() {
+      return lines.stream().mapToInt(Polyline::pointCount).sum();
+    }
+
+    @Override
+    public List<double[]> vertices() {
+      return lines.stream().map(Polyline::xyz).toList();
+    }
+
+    /** Whether each line keeps to one level, and there are several levels. */
+    public boolean isContours() {
+      double first = lines.getFirst().point(0).height();
+      return lines.stream().anyMatch(l -> l.point(0).height() != first)
+          && lines.stream().allMatch(Lines::isLevel);
+    }
+
+    private static boolean isLevel(Polyline line) {
+      double[] xyz = line.xyz();
+      for (int i = 2; i < xyz.length; i += 3) {
+        if (xyz[i] != xyz[2]) { // NaN, no level, equals nothing
+          return false;
+        }
+      }
+      return true;
+    }
+
+    /** Length of all lines in plan, metres. */
+    public double planLength() {
+      return lines.stream().mapToDouble(Polyline::planLength).sum();
+    }
+
+    @Override
+    public Box bounds() {
+      return lines.stream().map(Polyline::bounds).reduce(Box.EMPTY, Box::union);
+    }
+  }
+
+  /** Named single points, such as control points. */
+  record Points(List<NamedPoint> points) implements Shape {
+    public Points {
+      points = points instanceof PointTable t ? t : List.copyOf(points);
+    }
+
+    @Override
+    public boolean isEmpty() {
+      return points.isEmpty();
+    }
+
+    @Override
+    public int pointCount() {
+      return points.size();
+    }
+
+    @Override
+    public List<double[]> vertices() {
+      return List.of(coordinates());
+    }
+
+    /** Easting, northing and level of all points, in threes; not to be written. */
+    public double[] coordinates() {
+      if (points instanceof PointTable t) {
+        return t.coordinates();
+      }
+      double[] xyz = new double[3 * points.size()];
+      for (int i = 0; i < points.size(); i++) {
+        Position p = points.get(i).position();
+        xyz[3 * i] = p.east();
+        xyz[3 * i + 1] = p.north();
+        xyz[3 * i + 2] = p.height();
+      }
+      return xyz;
+    }
+
+    @Override
+    public Box bounds() {
+      return Box.of(coordinates());
+    }
+  }
+
+  /** An alignment: elements in plan, perhaps with a profile. */
+  record Axis(Alignment alignment) implements Shape {
+    @Override
+    public Box bounds() {
+      return alignment.bounds();
+    }
+  }
+
+  /** A picture of the ground. */
+  record Picture(Pixels pixels, PicturePlace place) implements Shape {
+    @Override
+    public Box bounds() {
+      return place.bounds();
+    }
+
+    /** Whether both show the same pixels at the same place. */
+    public boolean sameAs(Picture o) {
+      return Arrays.equals(pixels.argb(), o.pixels.argb())
+          && Arrays.equals(place.corners(), o.place.corners());
+    }
+  }
+}
