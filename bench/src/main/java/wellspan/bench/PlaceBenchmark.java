@@ -2,7 +2,6 @@ package wellspan.bench;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -64,15 +63,7 @@ public class PlaceBenchmark {
     transformation = new Transformation(from, CrsCatalogue.shipped().find(to).orElseThrow());
     Mesh mesh = Fixture.mesh(2 * POINTS);
     Item item = Item.surface("Large", mesh);
-    surface =
-        new Received(
-            "bench",
-            "",
-            "",
-            List.of(new Received.Entry(item, "", Optional.empty())),
-            Map.of(),
-            List.of(),
-            List.of());
+    surface = new Received("bench", "", "", List.of(item), Map.of(), List.of(), List.of());
   }
 
   @Benchmark

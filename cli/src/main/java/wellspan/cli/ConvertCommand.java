@@ -158,8 +158,8 @@ final class ConvertCommand implements Callable<Integer> {
     for (Map.Entry<Path, Received> in : read.entrySet()) {
       String file = in.getKey().getFileName().toString();
       String origin = origins.of("", file); // two folders may hold files of one name
-      for (Received.Entry e : placed(file, in.getValue(), system, doubts).entries()) {
-        Item item = e.item();
+      for (Item e : placed(file, in.getValue(), system, doubts).items()) {
+        Item item = e;
         if (format.carries(item)) {
           box = box.union(item.bounds());
           ItemId id = ItemId.of(origin, item);

@@ -50,7 +50,7 @@ final class InspectionJson {
     Map<String, Integer> layers = new LinkedHashMap<>();
     r.layers().forEach(l -> layers.put(l.name(), 0)); // also those that hold no item
     ArrayNode items = JSON.arrayNode();
-    for (Received.Entry e : r.entries()) {
+    for (Item e : r.items()) {
       if (!e.layer().isEmpty()) {
         layers.merge(e.layer(), 1, Integer::sum);
       }
@@ -94,8 +94,8 @@ final class InspectionJson {
     }
   }
 
-  private static ObjectNode item(Received.Entry e, double every) {
-    Item item = e.item();
+  private static ObjectNode item(Item e, double every) {
+    Item item = e;
     ObjectNode n = JSON.objectNode().put("kind", item.kind().title()).put("name", item.name());
     if (!e.layer().isEmpty()) {
       n.put("layer", e.layer());
@@ -116,7 +116,7 @@ final class InspectionJson {
       case Shape.Picture g -> n.put("width", g.pixels().width()).put("height", g.pixels().height());
     }
     bounds(n, item.bounds());
-    e.description().ifPresent(d -> description(n, d));
+    description(n, e.said());
     return n;
   }
 

@@ -31,7 +31,7 @@ final class ClassChoice extends VBox {
     Schema of = Schema.forFile(schema.id()).orElseThrow();
     EntityClass now = session.build().classOf(item, schema);
     Optional<EntityClass> chosen = session.job().settingsOf(item.id()).entityClass();
-    EntityClass own = ClassRules.of(item.item(), item.said().entityClass(), schema);
+    EntityClass own = ClassRules.of(item.item(), item.item().said().entityClass(), schema);
 
     getChildren().add(Parts.row("Class", now.entity()));
     ComboBox<String> classes = list("class-choice", "as it comes: " + own.entity());

@@ -71,7 +71,7 @@ public final class DescribeView extends CardColumn {
             Parts.line(),
             Parts.label(facts.name(), "name"));
     facts.values().forEach((name, value) -> v.getChildren().add(Parts.row(name, value.show())));
-    received(v, i.said());
+    received(v, i.item().said());
   }
 
   /** Long texts stand below their name. */
@@ -82,9 +82,9 @@ public final class DescribeView extends CardColumn {
   }
 
   private String globalId(Build.BuiltItem i) {
-    return i.said().globalId().isEmpty()
+    return i.item().said().globalId().isEmpty()
         ? new GlobalIds(session.job().id()).of(i.id().value(), "product")
-        : i.said().globalId();
+        : i.item().said().globalId();
   }
 
   /** What the received file says of it; it goes with every delivery that can hold it. */

@@ -155,7 +155,7 @@ public final class ReceiveDesk {
     boolean revision = t.source().revisions().size() > 1;
     session.edit("Receive " + t.source().current().fileName(), j -> t.job());
     session.showChange(t.change());
-    int n = t.received().entries().size();
+    int n = t.received().items().size();
     String found = n + (n == 1 ? " item" : " items");
     soFar =
         soFar.and(

@@ -12,6 +12,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.geom.Position;
+import wellspan.core.item.Item;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
@@ -79,7 +80,7 @@ class DeliveriesTest extends SessionFixture {
     settle();
     String delivery = session.job().deliveries().getFirst().name();
     DeliveryRun.Outcome good = session.deliveries().runsProperty().get().get(delivery);
-    List<Received.Entry> entries = good.arrived().entries();
+    List<Item> entries = good.arrived().items();
     Received arrived =
         new Received(
             good.arrived().format(),

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import wellspan.core.attribute.Description;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -29,8 +28,7 @@ class SpaceOrderTest {
   }
 
   private static Build.BuiltItem built(Item item) {
-    return new Build.BuiltItem(
-        new ItemId(item.name()), item, "test", Origin.BY_HAND, "", Description.NONE);
+    return new Build.BuiltItem(new ItemId(item.name()), item, "test", Origin.BY_HAND);
   }
 
   private static Build.BuiltItem points() {

@@ -55,23 +55,9 @@ public record Parcel(
    * @param description what the file is to say of it
    * @param fingerprint changes when what is sent of the item changes
    * @param within key of the surface whose breaklines these lines are; empty for all others
-   * @param layer it was received on, empty if there was none
-   * @param received what its source said of it
    */
   public record Piece(
-      String key,
-      Item item,
-      Description description,
-      String fingerprint,
-      String within,
-      String layer,
-      Description received) {
-
-    /** An item that was not received with more than its geometry. */
-    public Piece(
-        String key, Item item, Description description, String fingerprint, String within) {
-      this(key, item, description, fingerprint, within, "", Description.NONE);
-    }
+      String key, Item item, Description description, String fingerprint, String within) {
 
     /** An item that stands for itself. */
     public Piece(String key, Item item, Description description, String fingerprint) {
@@ -80,7 +66,7 @@ public record Parcel(
 
     /** The same with another description. */
     public Piece with(Description d) {
-      return new Piece(key, item, d, fingerprint, within, layer, received);
+      return new Piece(key, item, d, fingerprint, within);
     }
   }
 }

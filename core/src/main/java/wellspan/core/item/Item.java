@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.attribute.Attributes;
+import wellspan.core.attribute.Description;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
@@ -77,6 +78,26 @@ public record Item(String name, Kind kind, Shape shape, Attributes attributes) {
   /** The triangles it is made of; empty for lines, points and pictures. */
   public Optional<Mesh> triangles() {
     return shape.triangles();
+  }
+
+  /** Layer or group it was received on, empty if there was none. */
+  public String layer() {
+    return attributes.layer();
+  }
+
+  /** What its source says of it. */
+  public Description said() {
+    return attributes.said();
+  }
+
+  /** The same as received on a layer. */
+  public Item on(String layer) {
+    return with(attributes.withLayer(layer));
+  }
+
+  /** The same with what its source says of it. */
+  public Item saying(Description said) {
+    return with(attributes.with(said));
   }
 
   /** The triangles of a terrain surface that has some. */

@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.finding.Finding;
@@ -53,14 +52,8 @@ public record Build(
   /** Name of the group of the job's own spot marks. */
   public static final String MARKS = "Spot marks";
 
-  /**
-   * An item with where it came from.
-   *
-   * @param layer it was received on, empty if there was none
-   * @param said what its file says of it
-   */
-  public record BuiltItem(
-      ItemId id, Item item, String source, Origin origin, String layer, Description said) {}
+  /** An item with where it came from. */
+  public record BuiltItem(ItemId id, Item item, String source, Origin origin) {}
 
   /** A build whose steps are carried out at once. */
   public static Build of(Job job, Map<String, Received> raw) {
@@ -96,22 +89,20 @@ public record Build(
     Map<String, Received> placed = new LinkedHashMap<>();
     Map<ItemId, Item> base = new LinkedHashMap<>();
     Map<ItemId, Source> sources = new HashMap<>();
-    Map<ItemId, Received.Entry> entries = new HashMap<>();
     for (Source s : job.sources()) {
       Received r = raw.get(s.name());
       if (r != null) {
         Received here = placed(job, s, r);
         placed.put(s.name(), here);
-        for (Received.Entry e : here.entries()) {
-          Item item = e.item();
+        for (Item item : here.items()) {
+          Item alone = item;
           ItemId id = ItemId.of(s.name(), item);
           for (int n = 2; base.containsKey(id); n++) { // two of one name are two
-            item = e.item().named(e.item().name() + " (" + n + ")");
-            id = ItemId.of(s.name(), item);
+            alone = item.named(item.name() + " (" + n + ")");
+            id = ItemId.of(s.name(), alone);
           }
-          base.put(id, item);
+          base.put(id, alone);
           sources.put(id, s);
-          entries.put(id, e);
         }
       }
     }
@@ -128,20 +119,11 @@ public record Build(
         .forEach(
             (id, item) -> {
               Source s = sources.get(id);
-              if (s == null) {
-                all.put(id, new BuiltItem(id, item, JOB, Origin.BY_HAND, "", Description.NONE));
-              } else {
-                Received.Entry e = entries.get(id);
-                all.put(
-                    id,
-                    new BuiltItem(
-                        id,
-                        item,
-                        s.name(),
-                        Origin.of(s.current()),
-                        e.layer(),
-                        e.description().orElse(Description.NONE)));
-              }
+              all.put(
+                  id,
+                  s == null
+                      ? new BuiltItem(id, item, JOB, Origin.BY_HAND)
+                      : new BuiltItem(id, item, s.name(), Origin.of(s.current())));
             });
     List<ControlTally> tallies = new ArrayList<>();
     placed.forEach(
@@ -199,7 +181,7 @@ public record Build(
     return job.settingsOf(item.id())
         .entityClass()
         .filter(c -> ClassRules.fits(c, item.item(), schema))
-        .orElseGet(() -> ClassRules.of(item.item(), item.said().entityClass(), schema));
+        .orElseGet(() -> ClassRules.of(item.item(), item.item().said().entityClass(), schema));
   }
 
   /** Everything the checks find, by stops. */

@@ -29,7 +29,6 @@ import wellspan.core.job.Source;
 import wellspan.core.place.Control;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.proof.Boundaries;
-import wellspan.core.receive.Received;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.Shape;
 import wellspan.core.step.Recipe;
@@ -120,22 +119,14 @@ public final class Packing {
     return new Parcel.Piece(
         i.id().value(),
         i.item(),
-        described(
-            c, ids.of(i.id().value(), "product"), facts, i.item(), i.said(), delivery.format()),
-        fingerprint(build, i, c, delivery),
-        "",
-        i.layer(),
-        i.said());
+        described(c, ids.of(i.id().value(), "product"), facts, i.item(), delivery.format()),
+        fingerprint(build, i, c, delivery));
   }
 
   /** What is said of an item in a format: what was received, and in models what is known here. */
   private static Description described(
-      EntityClass c,
-      String globalId,
-      PropertySet facts,
-      Item item,
-      Description said,
-      DeliveryFormat format) {
+      EntityClass c, String globalId, PropertySet facts, Item item, DeliveryFormat format) {
+    Description said = item.said();
     List<PropertySet> sets = new ArrayList<>();
     switch (format) {
       case DeliveryFormat.Ifc f -> {
@@ -164,7 +155,7 @@ public final class Packing {
         c,
         globalId,
         sets,
-        faces ? said.finish().or(() -> Finishes.standard(item)) : Finishes.standard(item),
+        faces ? Finishes.standard(item) : item.kind().finish(),
         faces
             ? Optional.of(
                 !item.kind().surface()
@@ -224,35 +215,24 @@ public final class Packing {
    * @param id of the item, unlike that of any other in the parcel
    */
   public static Parcel.Piece loosePiece(
-      GlobalIds ids, ItemId id, Received.Entry e, DeliveryFormat format, String file) {
+      GlobalIds ids, ItemId id, Item item, DeliveryFormat format, String file) {
     IfcSchema schema = format instanceof DeliveryFormat.Ifc f ? f.schema() : IfcSchema.IFC4X3;
-    Item item = e.item();
-    Description said = e.description().orElse(Description.NONE);
     return new Parcel.Piece(
         id.value(),
         item,
         described(
-            ClassRules.of(item, said.entityClass(), schema),
+            ClassRules.of(item, item.said().entityClass(), schema),
             ids.of(id.value(), "product"),
             KnownFacts.of(item, file, ""),
             item,
-            said,
             format),
-        "",
-        "",
-        e.layer(),
-        said);
+        "");
   }
 
   /** The same for an item that no file says anything of. */
   public static Parcel.Piece loosePiece(
       GlobalIds ids, ItemId id, Item item, IfcSchema schema, String file) {
-    return loosePiece(
-        ids,
-        id,
-        new Received.Entry(item, "", Optional.empty()),
-        new DeliveryFormat.Ifc(schema),
-        file);
+    return loosePiece(ids, id, item, new DeliveryFormat.Ifc(schema), file);
   }
 
   /** The parcel of pieces without a job around them; received GlobalIds stay where they can. */

@@ -23,7 +23,7 @@ final class ReceivedIds {
     pieces.forEach(p -> taken.add(p.description().globalId()));
     List<Parcel.Piece> out = new ArrayList<>();
     for (Parcel.Piece p : pieces) {
-      String id = p.received().globalId();
+      String id = p.item().said().globalId();
       boolean keeps = GLOBAL_ID.matcher(id).matches() && taken.add(id);
       out.add(keeps ? p.with(p.description().withGlobalId(id)) : p);
     }

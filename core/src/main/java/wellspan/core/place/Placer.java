@@ -62,18 +62,18 @@ public final class Placer {
     Placer p =
         new Placer(
             source, raw.bounds().isEmpty() ? Optional.empty() : Optional.of(raw.bounds().centre()));
-    List<Received.Entry> entries = raw.entries();
+    List<Item> placed = raw.items();
     try {
       List<PointMap> maps = p.maps(how, job);
-      List<Received.Entry> moved = new ArrayList<>();
-      for (Received.Entry e : raw.entries()) {
-        Item item = e.item();
+      List<Item> moved = new ArrayList<>();
+      for (Item item : raw.items()) {
+        Item here = item;
         for (PointMap m : maps) {
-          item = p.move(item, m);
+          here = p.move(here, m);
         }
-        moved.add(new Received.Entry(item, e.layer(), e.description()));
+        moved.add(here);
       }
-      entries = moved;
+      placed = moved;
       p.checkArea(moved, job);
     } catch (Transformation.OutsideAreaException
         | HelmertFit.NoFitException
@@ -91,7 +91,7 @@ public final class Placer {
       all.removeIf(f -> f.code().equals("units.missing"));
     }
     all.addAll(p.findings);
-    return raw.withEntries(entries, all);
+    return raw.withItems(placed, all);
   }
 
   /**
@@ -103,14 +103,10 @@ public final class Placer {
       return raw;
     }
     Placer p = new Placer("", Optional.empty());
-    List<Received.Entry> entries = new ArrayList<>();
+    List<Item> items = new ArrayList<>();
     try {
-      for (Received.Entry e : raw.entries()) {
-        entries.add(
-            new Received.Entry(
-                p.move(e.item(), new PointMap.PlanUnit(system.metresPerUnit())),
-                e.layer(),
-                e.description()));
+      for (Item item : raw.items()) {
+        items.add(p.move(item, new PointMap.PlanUnit(system.metresPerUnit())));
       }
     } catch (Transformation.OutsideAreaException e) {
       throw new IllegalStateException("a change of unit is defined everywhere", e);
@@ -128,7 +124,7 @@ public final class Placer {
                   + system.unit()
                   + ": eastings and northings were brought to metres. It says nothing of the levels; they are taken in metres. Ask for their unit."));
     }
-    return raw.withEntries(entries, findings).withUnit(system.unit());
+    return raw.withItems(items, findings).withUnit(system.unit());
   }
 
   /** One position of a source in shared coordinates. */
@@ -186,8 +182,8 @@ public final class Placer {
   }
 
   /** Says if the work lies outside the area that the source's own system is made for. */
-  private void checkArea(List<Received.Entry> placed, Frame job) {
-    Box box = placed.stream().map(e -> e.item().bounds()).reduce(Box.EMPTY, Box::union);
+  private void checkArea(List<Item> placed, Frame job) {
+    Box box = placed.stream().map(Item::bounds).reduce(Box.EMPTY, Box::union);
     if (declared.isEmpty() || box.isEmpty()) {
       return;
     }

@@ -3,12 +3,11 @@ package wellspan.core.proof;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
-import wellspan.core.receive.Received;
+import wellspan.core.item.Item;
 import wellspan.core.shape.Shape;
 
 /**
@@ -37,11 +36,11 @@ public record Boundaries(String surface, List<Polyline> rings, List<String> type
   }
 
   /** Empty for all other lines. */
-  public static Optional<Boundaries> of(Received.Entry e) {
-    if (!(e.item().shape() instanceof Shape.Lines lines)) {
+  public static Optional<Boundaries> of(Item e) {
+    if (!(e.shape() instanceof Shape.Lines lines)) {
       return Optional.empty();
     }
-    return e.description().map(Description::propertySets).orElse(List.of()).stream()
+    return e.said().propertySets().stream()
         .filter(s -> s.name().equals(SET) && s.values().containsKey(SURFACE))
         .findFirst()
         .map(

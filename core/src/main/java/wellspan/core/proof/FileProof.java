@@ -78,35 +78,31 @@ public final class FileProof {
   public record Result(Proof proof, List<ItemPair> pairs, double tolerance) {}
 
   private Proof run(Progress progress) {
-    List<Received.Entry> meant = sent.entries().stream().filter(this::isMeant).toList();
-    List<Received.Entry> came = withoutOwnOutlines(meant);
+    List<Item> meant = sent.items().stream().filter(this::isMeant).toList();
+    List<Item> came = withoutOwnOutlines(meant);
     Pairing pairs = Pairing.of(meant, came);
     List<String> missing = new ArrayList<>();
     for (int i = 0; i < meant.size(); i++) {
-      Received.Entry s = meant.get(i);
-      progress.step((double) i / meant.size(), "Comparing " + s.item().name());
-      Optional<Received.Entry> a = pairs.arrived().get(i);
+      Item s = meant.get(i);
+      progress.step((double) i / meant.size(), "Comparing " + s.name());
+      Optional<Item> a = pairs.arrived().get(i);
       if (a.isEmpty()) {
-        missing.add(s.item().name());
+        missing.add(s.name());
         differences.add(
             Difference.of(
-                What.MISSING,
-                s.item().name(),
-                s.item().name() + " (" + s.item().kind() + ") did not arrive."));
+                What.MISSING, s.name(), s.name() + " (" + s.kind() + ") did not arrive."));
       } else {
-        paired.add(new ItemPair(s.item(), a.get().item()));
+        paired.add(new ItemPair(s, a.get()));
         words(s, a.get());
         geometry(s, a.get());
       }
     }
     List<String> extra = new ArrayList<>();
-    for (Received.Entry e : pairs.extra()) {
-      extra.add(e.item().name());
+    for (Item e : pairs.extra()) {
+      extra.add(e.name());
       differences.add(
           Difference.of(
-              What.EXTRA,
-              e.item().name(),
-              e.item().name() + " (" + e.item().kind() + ") arrived but was not sent."));
+              What.EXTRA, e.name(), e.name() + " (" + e.kind() + ") arrived but was not sent."));
     }
     asAWhole();
     List<Finding> findings =
@@ -135,13 +131,12 @@ public final class FileProof {
         findings);
   }
 
-  private static boolean holdsAnything(Received.Entry e) {
-    return !e.item().bounds().isEmpty()
-        && e.item().triangles().map(m -> m.triangleCount() > 0).orElse(true);
+  private static boolean holdsAnything(Item e) {
+    return !e.bounds().isEmpty() && e.triangles().map(m -> m.triangleCount() > 0).orElse(true);
   }
 
   /** Boundaries that only repeat where a surface ends need not arrive where they cannot. */
-  private boolean isMeant(Received.Entry e) {
+  private boolean isMeant(Item e) {
     Optional<Boundaries> b = both(Content.BOUNDARIES) ? Optional.empty() : Boundaries.of(e);
     return holdsAnything(e) && !b.map(x -> repeats(x, sent)).orElse(false);
   }
@@ -159,19 +154,16 @@ public final class FileProof {
   }
 
   /** Boundaries that only repeat where an arrived surface ends are no items of their own. */
-  private List<Received.Entry> withoutOwnOutlines(List<Received.Entry> meant) {
-    List<Received.Entry> out = new ArrayList<>();
-    for (Received.Entry e : arrived.entries()) {
+  private List<Item> withoutOwnOutlines(List<Item> meant) {
+    List<Item> out = new ArrayList<>();
+    for (Item e : arrived.items()) {
       if (!holdsAnything(e)) {
         continue;
       }
       Optional<Boundaries> boundary = Boundaries.of(e);
       boolean meantToo =
           meant.stream()
-              .anyMatch(
-                  m ->
-                      m.item().shape() instanceof Shape.Lines
-                          && m.item().name().equals(e.item().name()));
+              .anyMatch(m -> m.shape() instanceof Shape.Lines && m.name().equals(e.name()));
       if (boundary.isEmpty() || meantToo) {
         out.add(e);
         continue;
@@ -191,10 +183,10 @@ public final class FileProof {
     return out;
   }
 
-  private void words(Received.Entry s, Received.Entry a) {
-    Description meant = s.description().orElse(Description.NONE);
-    Description came = a.description().orElse(Description.NONE);
-    String name = s.item().name();
+  private void words(Item s, Item a) {
+    Description meant = s.said();
+    Description came = a.said();
+    String name = s.name();
     Said said = new Said(name);
     if (both(Content.IDS) && !meant.globalId().equals(came.globalId())) {
       differences.add(
@@ -208,10 +200,9 @@ public final class FileProof {
                   + came.globalId()
                   + "."));
     }
-    if (both(Content.NAMES) && !alike(name, a.item().name())) {
+    if (both(Content.NAMES) && !alike(name, a.name())) {
       differences.add(
-          Difference.of(
-              What.NAME, name, name + " arrived under the name " + a.item().name() + "."));
+          Difference.of(What.NAME, name, name + " arrived under the name " + a.name() + "."));
     }
     if (both(Content.CLASSES) && comparable(meant.entityClass(), came.entityClass())) {
       said.classes(meant, came);
@@ -264,35 +255,29 @@ public final class FileProof {
             .isPresent();
   }
 
-  private void geometry(Received.Entry s, Received.Entry a) {
-    Item item = s.item();
+  private void geometry(Item s, Item a) {
+    Item item = s;
     Optional<Mesh> meant = item.triangles();
-    Optional<Mesh> came = a.item().triangles();
+    Optional<Mesh> came = a.triangles();
     if (meant.isPresent() && came.isPresent()) {
       meshes(item, meant.get(), came.get());
       if (both(Content.TEXTURES)) {
-        differences.addAll(TextureComparison.compare(item, a.item(), limits.tolerance()));
+        differences.addAll(TextureComparison.compare(item, a, limits.tolerance()));
       }
-    } else if (item.shape() instanceof Shape.Axis x && a.item().shape() instanceof Shape.Axis y) {
+    } else if (item.shape() instanceof Shape.Axis x && a.shape() instanceof Shape.Axis y) {
       take(AlignmentComparison.compare(item, x.alignment(), y.alignment(), limits.tolerance()));
-    } else if (item.shape() instanceof Shape.Axis x && a.item().shape() instanceof Shape.Lines y) {
+    } else if (item.shape() instanceof Shape.Axis x && a.shape() instanceof Shape.Lines y) {
       take(ChordsOfAlignment.compare(item, x.alignment(), y.lines(), limits.tolerance()));
-    } else if (item.shape() instanceof Shape.Lines x && a.item().shape() instanceof Shape.Lines y) {
+    } else if (item.shape() instanceof Shape.Lines x && a.shape() instanceof Shape.Lines y) {
       take(LineComparison.loose(item, x.lines(), y.lines(), limits));
-    } else if (item.shape() instanceof Shape.Points x
-        && a.item().shape() instanceof Shape.Points y) {
+    } else if (item.shape() instanceof Shape.Points x && a.shape() instanceof Shape.Points y) {
       take(PointComparison.compare(item, x, inOrder(x, y), limits));
-    } else if (!item.kind().equals(a.item().kind())) {
+    } else if (!item.kind().equals(a.kind())) {
       differences.add(
           Difference.of(
               What.GEOMETRY,
               item.name(),
-              item.name()
-                  + " was sent as "
-                  + item.kind()
-                  + " and arrived as "
-                  + a.item().kind()
-                  + "."));
+              item.name() + " was sent as " + item.kind() + " and arrived as " + a.kind() + "."));
     }
   }
 

@@ -9,10 +9,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import wellspan.core.attribute.Description;
 import wellspan.core.geom.Box;
 import wellspan.core.item.Item;
-import wellspan.core.receive.Received;
 import wellspan.core.shape.Shape;
 
 /**
@@ -22,31 +20,31 @@ import wellspan.core.shape.Shape;
  * @param arrived for each sent entry its partner
  * @param extra arrived entries without a partner
  */
-record Pairing(List<Optional<Received.Entry>> arrived, List<Received.Entry> extra) {
+record Pairing(List<Optional<Item>> arrived, List<Item> extra) {
 
-  static Pairing of(List<Received.Entry> sent, List<Received.Entry> arrived) {
-    List<Optional<Received.Entry>> partner = new ArrayList<>();
+  static Pairing of(List<Item> sent, List<Item> arrived) {
+    List<Optional<Item>> partner = new ArrayList<>();
     sent.forEach(s -> partner.add(Optional.empty()));
     Set<Integer> free = new LinkedHashSet<>();
     for (int i = 0; i < arrived.size(); i++) {
       free.add(i);
     }
     by(sent, arrived, partner, free, e -> id(e).isEmpty() ? "" : id(e));
-    by(sent, arrived, partner, free, e -> kind(e.item()) + "\u0000" + e.item().name());
-    by(sent, arrived, partner, free, e -> family(e.item()) + "\u0000" + e.item().name());
-    by(sent, arrived, partner, free, e -> family(e.item()) + "\u0000" + plain(e.item().name()));
+    by(sent, arrived, partner, free, e -> kind(e) + "\u0000" + e.name());
+    by(sent, arrived, partner, free, e -> family(e) + "\u0000" + e.name());
+    by(sent, arrived, partner, free, e -> family(e) + "\u0000" + plain(e.name()));
     byPlace(sent, arrived, partner, free);
     return new Pairing(partner, free.stream().map(arrived::get).toList());
   }
 
   private interface Key {
-    String of(Received.Entry e);
+    String of(Item e);
   }
 
   private static void by(
-      List<Received.Entry> sent,
-      List<Received.Entry> arrived,
-      List<Optional<Received.Entry>> partner,
+      List<Item> sent,
+      List<Item> arrived,
+      List<Optional<Item>> partner,
       Set<Integer> free,
       Key key) {
     Map<String, List<Integer>> known = new HashMap<>();
@@ -67,22 +65,19 @@ record Pairing(List<Optional<Received.Entry>> arrived, List<Received.Entry> extr
   }
 
   private static void byPlace(
-      List<Received.Entry> sent,
-      List<Received.Entry> arrived,
-      List<Optional<Received.Entry>> partner,
-      Set<Integer> free) {
+      List<Item> sent, List<Item> arrived, List<Optional<Item>> partner, Set<Integer> free) {
     for (int s = 0; s < sent.size(); s++) {
       if (partner.get(s).isPresent()) {
         continue;
       }
-      Item item = sent.get(s).item();
+      Item item = sent.get(s);
       Box box = item.bounds();
       double reach =
           Math.max(1, 0.05 * Math.hypot(box.maxE() - box.minE(), box.maxN() - box.minN()));
       int best = -1;
       for (int i : free) {
-        if (family(arrived.get(i).item()).equals(family(item))) {
-          double off = off(box, arrived.get(i).item().bounds());
+        if (family(arrived.get(i)).equals(family(item))) {
+          double off = off(box, arrived.get(i).bounds());
           if (off <= reach) {
             reach = off;
             best = i;
@@ -102,8 +97,8 @@ record Pairing(List<Optional<Received.Entry>> arrived, List<Received.Entry> extr
         Math.hypot(a.maxE() - b.maxE(), a.maxN() - b.maxN()));
   }
 
-  private static String id(Received.Entry e) {
-    return e.description().map(Description::globalId).orElse("");
+  private static String id(Item e) {
+    return e.said().globalId();
   }
 
   private static String kind(Item item) {

@@ -55,10 +55,10 @@ public final class Prover {
   }
 
   private Proof run(Received arrived, Progress progress) {
-    Map<String, Received.Entry> byId = new HashMap<>();
-    List<Received.Entry> without = new ArrayList<>();
-    for (Received.Entry e : arrived.entries()) {
-      String id = e.description().map(Description::globalId).orElse("");
+    Map<String, Item> byId = new HashMap<>();
+    List<Item> without = new ArrayList<>();
+    for (Item e : arrived.items()) {
+      String id = e.said().globalId();
       if (id.isEmpty() || byId.putIfAbsent(id, e) != null) {
         without.add(e); // of two with one id the second was not sent
       }
@@ -68,7 +68,7 @@ public final class Prover {
     for (Parcel.Piece piece : parcel.pieces()) {
       progress.step((double) done++ / parcel.pieces().size(), "Comparing " + piece.item().name());
       String id = piece.description().globalId();
-      Received.Entry entry = byId.get(id);
+      Item entry = byId.get(id);
       if (entry == null) {
         missing.add(piece.item().name());
         differences.add(
@@ -83,16 +83,16 @@ public final class Prover {
       }
       found.add(id);
       compareWords(piece, entry);
-      compareItems(piece.item(), entry.item());
+      compareItems(piece.item(), entry);
     }
     List<String> extra = new ArrayList<>();
     byId.forEach(
         (id, e) -> {
           if (!found.contains(id)) {
-            extra.add(e.item().name());
+            extra.add(e.name());
           }
         });
-    without.forEach(e -> extra.add(e.item().name()));
+    without.forEach(e -> extra.add(e.name()));
     for (String name : extra) {
       differences.add(Difference.of(What.EXTRA, name, name + " is in the file but was not sent."));
     }
@@ -149,12 +149,10 @@ public final class Prover {
         own.add(p.description().globalId());
       }
     }
-    List<Received.Entry> others =
-        arrived.entries().stream()
-            .filter(e -> e.description().filter(d -> own.contains(d.globalId())).isEmpty())
-            .toList();
+    List<Item> others =
+        arrived.items().stream().filter(e -> !own.contains(e.said().globalId())).toList();
     ControlTally of =
-        ControlTally.of(control, where, arrived.withEntries(others, arrived.findings()));
+        ControlTally.of(control, where, arrived.withItems(others, arrived.findings()));
     return of.lines().isEmpty() ? ControlTally.of(control, where, arrived) : of;
   }
 
@@ -214,12 +212,12 @@ public final class Prover {
     differences.addAll(result.differences());
   }
 
-  private void compareWords(Parcel.Piece piece, Received.Entry entry) {
+  private void compareWords(Parcel.Piece piece, Item entry) {
     Description sent = piece.description();
-    Description arrived = entry.description().orElseThrow();
+    Description arrived = entry.said();
     Said said = new Said(piece.item().name());
     if (coverage.proves(Content.IDS)) { // elsewhere the name is what paired them
-      name(piece.item().name(), entry.item().name());
+      name(piece.item().name(), entry.name());
     }
     if (coverage.proves(Content.CLASSES)) {
       said.classes(sent, arrived);
@@ -234,7 +232,7 @@ public final class Prover {
       said.colours(sent, arrived);
     }
     if (coverage.proves(Content.LAYERS) && coverage.proves(Content.IDS)) {
-      said.layers(piece.layer(), entry.layer());
+      said.layers(piece.item().layer(), entry.layer());
     }
     if (coverage.proves(Content.PROPERTIES)) {
       said.properties(sent, arrived, false, !coverage.proves(Content.IDS));

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Set;
 import java.util.stream.Collectors;
 import wellspan.core.finding.Finding;
+import wellspan.core.item.Item;
 
 /** Takes the picked layers of what was received and says what does not come with them. */
 public final class LayerChoice {
@@ -20,12 +21,11 @@ public final class LayerChoice {
     if (r.layers().isEmpty()) {
       return r;
     }
-    List<Received.Entry> taken =
-        r.entries().stream().filter(e -> picked.names().contains(e.layer())).toList();
+    List<Item> taken = r.items().stream().filter(e -> picked.names().contains(e.layer())).toList();
     List<Finding> findings = new ArrayList<>(r.findings());
     missing(r, picked, findings);
     faceless(r, taken, findings);
-    return r.withEntries(taken, findings);
+    return r.withItems(taken, findings);
   }
 
   private static void missing(Received r, ReadingRule.Layers picked, List<Finding> findings) {
@@ -45,16 +45,12 @@ public final class LayerChoice {
   }
 
   /** Who picks layers without faces gets no surface, and must know it before it is missed. */
-  private static void faceless(Received r, List<Received.Entry> taken, List<Finding> findings) {
+  private static void faceless(Received r, List<Item> taken, List<Finding> findings) {
     if (taken.stream().anyMatch(LayerChoice::hasFaces)) {
       return;
     }
     List<String> others =
-        r.entries().stream()
-            .filter(LayerChoice::hasFaces)
-            .map(Received.Entry::layer)
-            .distinct()
-            .toList();
+        r.items().stream().filter(LayerChoice::hasFaces).map(Item::layer).distinct().toList();
     findings.add(
         Finding.warning(
             RECEIVE,
@@ -66,7 +62,7 @@ public final class LayerChoice {
                     : "Faces are on: " + String.join(", ", others) + ".")));
   }
 
-  private static boolean hasFaces(Received.Entry e) {
-    return e.item().triangles().isPresent();
+  private static boolean hasFaces(Item e) {
+    return e.triangles().isPresent();
   }
 }

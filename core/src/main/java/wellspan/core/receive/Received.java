@@ -3,7 +3,6 @@ package wellspan.core.receive;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.attribute.Description;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
@@ -16,7 +15,7 @@ import wellspan.core.item.Item;
  * @param format name and version of the format, such as {@code LandXML 1.2}
  * @param crs authority and code or the name as declared, empty if the file does not say
  * @param unit the declared unit's title, empty if the file does not say
- * @param entries items with what the file says of them
+ * @param items items with what the file says of them
  * @param layers layers of a drawing with what they hold, in the file's order; empty if the format
  *     has none
  * @param counts number of things in the file by their name in the format
@@ -27,7 +26,7 @@ public record Received(
     String format,
     String crs,
     String unit,
-    List<Entry> entries,
+    List<Item> items,
     List<Layer> layers,
     Map<String, Integer> counts,
     List<Finding> findings,
@@ -35,7 +34,7 @@ public record Received(
     List<String> beside) {
 
   public Received {
-    entries = List.copyOf(entries);
+    items = List.copyOf(items);
     layers = List.copyOf(layers);
     findings = List.copyOf(findings);
     places = List.copyOf(places);
@@ -47,11 +46,11 @@ public record Received(
       String format,
       String crs,
       String unit,
-      List<Entry> entries,
+      List<Item> items,
       Map<String, Integer> counts,
       List<Finding> findings,
       List<PlaceStatement> places) {
-    this(format, crs, unit, entries, List.of(), counts, findings, places);
+    this(format, crs, unit, items, List.of(), counts, findings, places);
   }
 
   /** A file that nothing was read with. */
@@ -59,17 +58,17 @@ public record Received(
       String format,
       String crs,
       String unit,
-      List<Entry> entries,
+      List<Item> items,
       List<Layer> layers,
       Map<String, Integer> counts,
       List<Finding> findings,
       List<PlaceStatement> places) {
-    this(format, crs, unit, entries, layers, counts, findings, places, List.of());
+    this(format, crs, unit, items, layers, counts, findings, places, List.of());
   }
 
   /** The same file with others that were read with it. */
   public Received with(List<String> filesBeside) {
-    return new Received(format, crs, unit, entries, layers, counts, findings, places, filesBeside);
+    return new Received(format, crs, unit, items, layers, counts, findings, places, filesBeside);
   }
 
   /** The frame that the file itself declares, where it carries one. */
@@ -77,26 +76,14 @@ public record Received(
     return places.stream().map(PlaceStatement::frame).flatMap(Optional::stream).findFirst();
   }
 
-  /**
-   * An item as it was found.
-   *
-   * @param layer name of the layer or group, empty if the format has none
-   * @param description class, GlobalId and property sets, as far as the format carries them
-   */
-  public record Entry(Item item, String layer, Optional<Description> description) {}
-
   /** The same file with its items elsewhere. */
-  public Received withEntries(List<Entry> placed, List<Finding> all) {
+  public Received withItems(List<Item> placed, List<Finding> all) {
     return new Received(format, crs, unit, placed, layers, counts, all, places, beside);
-  }
-
-  public List<Item> items() {
-    return entries.stream().map(Entry::item).toList();
   }
 
   /** Extent of all items. */
   public Box bounds() {
-    return entries.stream().map(e -> e.item().bounds()).reduce(Box.EMPTY, Box::union);
+    return items.stream().map(Item::bounds).reduce(Box.EMPTY, Box::union);
   }
 
   public boolean hasErrors() {
@@ -105,6 +92,6 @@ public record Received(
 
   /** The same, told in another unit. */
   public Received withUnit(String name) {
-    return new Received(format, crs, name, entries, layers, counts, findings, places, beside);
+    return new Received(format, crs, name, items, layers, counts, findings, places, beside);
   }
 }

@@ -53,10 +53,7 @@ class BuildTest {
       Item.points("control", List.of(new NamedPoint("A", new Position(412_001, 6_534_501, 4), "")));
 
   private static Received received(String crs, Item... items) {
-    List<Received.Entry> entries =
-        java.util.Arrays.stream(items)
-            .map(i -> new Received.Entry(i, "", Optional.empty()))
-            .toList();
+    List<Item> entries = java.util.Arrays.stream(items).map(i -> i).toList();
     return new Received("LandXML 1.2", crs, "metre", entries, Map.of(), List.of(), List.of());
   }
 

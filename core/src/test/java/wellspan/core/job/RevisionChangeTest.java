@@ -23,13 +23,7 @@ import wellspan.core.shape.NamedPoint;
 class RevisionChangeTest {
   private static Received received(Item... items) {
     return new Received(
-        "x",
-        "",
-        "",
-        Arrays.stream(items).map(i -> new Received.Entry(i, "", Optional.empty())).toList(),
-        Map.of(),
-        List.of(),
-        List.of());
+        "x", "", "", Arrays.stream(items).map(i -> i).toList(), Map.of(), List.of(), List.of());
   }
 
   private static Item line(double length, double start, double... levels) {

@@ -53,10 +53,7 @@ class ShapingTest {
               e + 20, n + 20, 25, e + 180, n + 20, 25, e + 180, n + 180, 25, e + 20, n + 180, 25,
               e + 20, n + 20, 25
             });
-    List<Received.Entry> entries =
-        List.of(
-            new Received.Entry(Item.points("Shore", points), "", java.util.Optional.empty()),
-            new Received.Entry(Item.string("Edge", edge), "", java.util.Optional.empty()));
+    List<Item> entries = List.of(Item.points("Shore", points), Item.string("Edge", edge));
     return Map.of(
         "survey", new Received("CSV", "", "metre", entries, Map.of(), List.of(), List.of()));
   }

@@ -38,11 +38,7 @@ class PackingTest {
           "t",
           "",
           "",
-          List.of(
-              new Received.Entry(
-                  Item.points("Pegs", List.of(new NamedPoint("K", new Position(1, 2, 3), ""))),
-                  "",
-                  Optional.empty())),
+          List.of(Item.points("Pegs", List.of(new NamedPoint("K", new Position(1, 2, 3), "")))),
           Map.of(),
           List.of(),
           List.of());

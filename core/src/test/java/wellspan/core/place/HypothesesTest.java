@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -88,13 +87,7 @@ class HypothesesTest {
     List<NamedPoint> all =
         java.util.Arrays.stream(at).map(p -> new NamedPoint("p", p, "")).toList();
     return new Received(
-        "point list",
-        "",
-        "",
-        List.of(new Received.Entry(Item.points("g", all), "", Optional.empty())),
-        Map.of(),
-        List.of(),
-        List.of());
+        "point list", "", "", List.of(Item.points("g", all)), Map.of(), List.of(), List.of());
   }
 
   @Test

@@ -59,9 +59,7 @@ class PlacerTest {
         "test",
         "",
         "metre",
-        java.util.Arrays.stream(items)
-            .map(i -> new Received.Entry(i, "", Optional.empty()))
-            .toList(),
+        java.util.Arrays.stream(items).map(i -> i).toList(),
         Map.of(),
         List.of(),
         List.of());

@@ -92,7 +92,7 @@ class ProverTest {
         Control.NONE);
   }
 
-  private static Proof prove(Frame frame, Received.Entry... entries) {
+  private static Proof prove(Frame frame, Item... entries) {
     return Prover.compare(
         parcel(),
         new Received(
@@ -106,14 +106,13 @@ class ProverTest {
         Progress.NONE);
   }
 
-  private static Received.Entry entry(Item item, Description d) {
-    return new Received.Entry(item, "", Optional.of(d));
+  private static Item entry(Item item, Description d) {
+    return item.saying(d);
   }
 
-  private static final Received.Entry GROUND =
+  private static final Item GROUND =
       entry(surface(0), described("id-ground", "IfcGeographicElement", "x"));
-  private static final Received.Entry ROAD =
-      entry(line(50), described("id-road", "IfcAlignment", "x"));
+  private static final Item ROAD = entry(line(50), described("id-road", "IfcAlignment", "x"));
 
   private static List<String> codes(Proof p) {
     return p.findings().stream().map(Finding::code).toList();
@@ -188,7 +187,7 @@ class ProverTest {
     assertThat(codes(prove(FRAME.withRotation(21.6), GROUND, ROAD))).containsExactly("proof.place");
     assertThat(codes(prove(FRAME.withCrs("EPSG:25833"), GROUND, ROAD)))
         .containsExactly("proof.system");
-    List<Received.Entry> both = new ArrayList<>(List.of(GROUND, ROAD));
+    List<Item> both = new ArrayList<>(List.of(GROUND, ROAD));
     Proof none =
         Prover.compare(
             parcel(),

@@ -96,9 +96,7 @@ class ReadingTest {
             "t",
             "",
             "",
-            List.of(ground, points, Item.alignment("Road", ROAD)).stream()
-                .map(i -> new Received.Entry(i, "", Optional.empty()))
-                .toList(),
+            List.of(ground, points, Item.alignment("Road", ROAD)).stream().map(i -> i).toList(),
             Map.of(),
             List.of(),
             List.of());

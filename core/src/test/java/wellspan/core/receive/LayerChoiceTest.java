@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
@@ -40,8 +39,8 @@ class LayerChoiceTest {
     return new Polyline(new double[] {0, 0, 0, 1, 1, 1});
   }
 
-  private static Received.Entry entry(Item item, String layer) {
-    return new Received.Entry(item, layer, Optional.empty());
+  private static Item entry(Item item, String layer) {
+    return item.on(layer);
   }
 
   private static ReadingRule.Layers layers(String... names) {
@@ -51,7 +50,7 @@ class LayerChoiceTest {
   @Test
   void allOfThePickedLayerComesAndNothingElse() {
     Received r = LayerChoice.of(drawing(), layers("TIN"));
-    assertThat(r.entries()).extracting(Received.Entry::layer).containsExactly("TIN", "TIN");
+    assertThat(r.items()).extracting(Item::layer).containsExactly("TIN", "TIN");
     assertThat(r.layers()).as("to pick another one").hasSize(3);
     assertThat(r.findings()).isEmpty();
   }

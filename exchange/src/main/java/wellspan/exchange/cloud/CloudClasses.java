@@ -5,11 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import wellspan.core.item.Item;
 import wellspan.core.receive.ReadingRule;
-import wellspan.core.receive.Received;
 import wellspan.core.shape.PointTable;
 import wellspan.exchange.file.ReadException;
 
@@ -82,16 +80,12 @@ final class CloudClasses {
   }
 
   /** One group for each class. */
-  List<Received.Entry> entries(String stem) {
+  List<Item> items(String stem) {
     Map<Integer, PointTable> tables = new TreeMap<>();
     all.forEach((k, t) -> tables.put(k, t.build()));
     lowest.forEach((k, t) -> tables.put(k, t.build()));
-    List<Received.Entry> entries = new ArrayList<>();
-    tables.forEach(
-        (k, t) ->
-            entries.add(
-                new Received.Entry(
-                    Item.points(stem + ", " + name(k), t), name(k), Optional.empty())));
+    List<Item> entries = new ArrayList<>();
+    tables.forEach((k, t) -> entries.add(Item.points(stem + ", " + name(k), t).on(name(k))));
     return entries;
   }
 

@@ -252,7 +252,7 @@ public final class LasReader {
         (head.compressed ? "LAZ " : "LAS ") + head.version,
         head.crs,
         "",
-        classes.entries(stem),
+        classes.items(stem),
         classes.counts(),
         findings,
         places);

@@ -15,6 +15,7 @@ import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.DxfRelease;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
+import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Layer;
 import wellspan.core.receive.Received;
@@ -33,7 +34,7 @@ record DxfCarrier(DeliveryFormat.Dxf format) implements Carrier {
 
   private Map<String, String> names(Parcel parcel) {
     return new FileNames(
-            p -> p.layer().isEmpty() ? p.item().name() : p.layer(),
+            p -> p.item().layer().isEmpty() ? p.item().name() : p.item().layer(),
             LayerNames.of(format.release()),
             FileNames::drawn,
             LayerNames.unique(format.release()))
@@ -71,10 +72,10 @@ record DxfCarrier(DeliveryFormat.Dxf format) implements Carrier {
     Received read = DxfReader.read(file, progress);
     Received shared = Told.inShared(read, Told.frame(position), !read.unit().isEmpty());
     Received identified =
-        Told.identified(shared, parcel, names(parcel), FileNames::drawn, Received.Entry::layer);
+        Told.identified(shared, parcel, names(parcel), FileNames::drawn, Item::layer);
     List<Finding> findings = new ArrayList<>(identified.findings());
     findings.addAll(colours(looks(parcel), read.layers()));
-    return identified.withEntries(identified.entries(), findings);
+    return identified.withItems(identified.items(), findings);
   }
 
   /** Colours that layers did not arrive with. */

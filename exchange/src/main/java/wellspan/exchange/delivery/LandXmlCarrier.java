@@ -13,6 +13,7 @@ import java.util.Optional;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
+import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Boundaries;
@@ -41,11 +42,7 @@ record LandXmlCarrier() implements Carrier {
     Frame told = Told.frame(position);
     Received read = withoutBoundaries(LandXmlReader.read(file, progress));
     return Told.identified(
-        Told.inShared(read, told, true),
-        parcel,
-        names(parcel),
-        FileNames::kind,
-        e -> e.item().name());
+        Told.inShared(read, told, true), parcel, names(parcel), FileNames::kind, e -> e.name());
   }
 
   /**
@@ -54,8 +51,8 @@ record LandXmlCarrier() implements Carrier {
    */
   private static Received withoutBoundaries(Received file) {
     Map<String, Boundaries> given = new HashMap<>();
-    List<Received.Entry> entries = new ArrayList<>();
-    for (Received.Entry e : file.entries()) {
+    List<Item> entries = new ArrayList<>();
+    for (Item e : file.items()) {
       Optional<Boundaries> b = Boundaries.of(e);
       b.ifPresent(x -> given.put(x.surface(), x));
       if (b.isEmpty()) {
@@ -63,21 +60,18 @@ record LandXmlCarrier() implements Carrier {
       }
     }
     List<Finding> findings = new ArrayList<>(file.findings());
-    for (Received.Entry e : entries) {
-      if (e.item().kind().is(Kind.TERRAIN) && e.item().shape() instanceof Shape.Faces s) {
+    for (Item e : entries) {
+      if (e.kind().is(Kind.TERRAIN) && e.shape() instanceof Shape.Faces s) {
         given
-            .getOrDefault(e.item().name(), new Boundaries(e.item().name(), List.of(), List.of()))
+            .getOrDefault(e.name(), new Boundaries(e.name(), List.of(), List.of()))
             .fault(s.mesh())
             .ifPresent(
                 fault ->
                     findings.add(
                         Finding.error(
-                            DELIVER,
-                            "proof.geometry",
-                            e.item().name(),
-                            e.item().name() + ": " + fault + ".")));
+                            DELIVER, "proof.geometry", e.name(), e.name() + ": " + fault + ".")));
       }
     }
-    return file.withEntries(entries, findings);
+    return file.withItems(entries, findings);
   }
 }

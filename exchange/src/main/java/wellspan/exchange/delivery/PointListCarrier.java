@@ -5,7 +5,6 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import wellspan.core.attribute.Description;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.frame.Frame;
@@ -46,7 +45,7 @@ record PointListCarrier() implements Carrier {
                         ? g.points().stream()
                         : java.util.stream.Stream.empty())
             .toList();
-    List<Received.Entry> entries = new ArrayList<>();
+    List<Item> entries = new ArrayList<>();
     double unit = told.unit().metres();
     int next = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
@@ -62,13 +61,10 @@ record PointListCarrier() implements Carrier {
         points.add(new NamedPoint(p.name(), told.toShared(local), p.code()));
       }
       Description paired = Description.NONE.withGlobalId(piece.description().globalId());
-      entries.add(
-          new Received.Entry(Item.points(piece.item().name(), points), "", Optional.of(paired)));
+      entries.add(Item.points(piece.item().name(), points).saying(paired));
     }
     if (next < all.size()) { // more came than were sent
-      entries.add(
-          new Received.Entry(
-              Item.points("more points", all.subList(next, all.size())), "", Optional.empty()));
+      entries.add(Item.points("more points", all.subList(next, all.size())));
     }
     return new Received(
         list.format(),

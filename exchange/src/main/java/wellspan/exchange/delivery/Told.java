@@ -6,7 +6,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.Function;
 import wellspan.core.attribute.Description;
 import wellspan.core.deliver.Parcel;
@@ -47,7 +46,7 @@ final class Told {
         placed.format(),
         said.crs(),
         placed.unit(),
-        placed.entries(),
+        placed.items(),
         placed.layers(),
         placed.counts(),
         placed.findings().stream().filter(f -> f.isError()).toList(),
@@ -67,20 +66,17 @@ final class Told {
       Parcel parcel,
       Map<String, String> names,
       Function<Item, String> group,
-      Function<Received.Entry, String> name) {
+      Function<Item, String> name) {
     Map<String, String> ids = new HashMap<>();
     for (Parcel.Piece p : parcel.pieces()) {
       ids.put(group.apply(p.item()) + "\u0000" + names.get(p.key()), p.description().globalId());
     }
-    List<Received.Entry> entries = new ArrayList<>();
-    for (Received.Entry e : file.entries()) {
-      String id = ids.get(group.apply(e.item()) + "\u0000" + name.apply(e));
-      Description said = e.description().orElse(Description.NONE);
-      entries.add(
-          id == null
-              ? e
-              : new Received.Entry(e.item(), e.layer(), Optional.of(said.withGlobalId(id))));
+    List<Item> entries = new ArrayList<>();
+    for (Item e : file.items()) {
+      String id = ids.get(group.apply(e) + "\u0000" + name.apply(e));
+      Description said = e.said();
+      entries.add(id == null ? e : e.on(e.layer()).saying(said.withGlobalId(id)));
     }
-    return file.withEntries(entries, file.findings());
+    return file.withItems(entries, file.findings());
   }
 }

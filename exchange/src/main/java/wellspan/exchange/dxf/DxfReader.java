@@ -17,6 +17,7 @@ import java.util.TreeMap;
 import java.util.function.Consumer;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Affine;
+import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Layer;
 import wellspan.core.receive.Received;
@@ -376,7 +377,7 @@ public final class DxfReader {
               "The drawing does not say its unit; metres are taken. Check a known length, and set the unit at Place."));
     }
     drawing.drawCurves(metres, CURVE_TOLERANCE);
-    List<Received.Entry> entries = new LayerItems(drawing.layers(), metres, findings).entries();
+    List<Item> entries = new LayerItems(drawing.layers(), metres, findings).items();
     findings.addAll(DxfFindings.of(drawing, unread, inLayouts));
     findings.addAll(DxfFindings.of(broken, withoutArea, thick, clips));
     geoData.ifPresent(g -> findings.addAll(g.findings()));

@@ -7,7 +7,6 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
@@ -18,7 +17,6 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
-import wellspan.core.receive.Received;
 import wellspan.core.shape.NamedPoint;
 import wellspan.exchange.file.UniqueNames;
 
@@ -45,7 +43,7 @@ final class LayerItems {
   private final Set<LayerShapes.Label> used = new HashSet<>();
   private final Map<String, List<NamedPoint>> plain = new HashMap<>();
   private final Map<String, List<NamedPoint>> named = new HashMap<>();
-  private final List<Received.Entry> entries = new ArrayList<>();
+  private final List<Item> items = new ArrayList<>();
 
   /**
    * @param unit metres in the drawing's unit, 0 if it does not say: metres are taken
@@ -58,7 +56,7 @@ final class LayerItems {
     this.findings = findings;
   }
 
-  List<Received.Entry> entries() {
+  List<Item> items() {
     layers
         .values()
         .forEach(
@@ -70,7 +68,7 @@ final class LayerItems {
     layers.forEach((layer, shapes) -> plain.put(layer, plain(shapes)));
     layers.forEach((layer, shapes) -> named.put(layer, named(shapes)));
     layers.forEach(this::layer);
-    return entries;
+    return items;
   }
 
   private void layer(String layer, LayerShapes shapes) {
@@ -97,7 +95,7 @@ final class LayerItems {
   }
 
   private void take(String layer, Item item) {
-    entries.add(new Received.Entry(item, layer, Optional.empty()));
+    items.add(item.on(layer));
   }
 
   private void points(String layer, LayerShapes shapes) {

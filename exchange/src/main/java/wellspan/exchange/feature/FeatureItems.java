@@ -20,7 +20,6 @@ import wellspan.core.geom.MeshWeld;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Layer;
-import wellspan.core.receive.Received;
 import wellspan.core.shape.PointTable;
 import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
@@ -160,9 +159,9 @@ public final class FeatureItems {
   }
 
   /** Items in the order in which their layers came. */
-  public List<Received.Entry> entries() {
+  public List<Item> items() {
     UniqueNames names = new UniqueNames();
-    List<Received.Entry> out = new ArrayList<>();
+    List<Item> out = new ArrayList<>();
     layers.forEach(
         (layer, c) -> {
           faces(layer, c, names, out);
@@ -178,7 +177,7 @@ public final class FeatureItems {
     return out;
   }
 
-  private static void faces(String layer, Content c, UniqueNames names, List<Received.Entry> out) {
+  private static void faces(String layer, Content c, UniqueNames names, List<Item> out) {
     if (c.faces.isEmpty()) {
       return;
     }
@@ -211,7 +210,7 @@ public final class FeatureItems {
     return w.vertex(p[0], p[1], p[2]);
   }
 
-  private static void lines(String layer, Content c, UniqueNames names, List<Received.Entry> out) {
+  private static void lines(String layer, Content c, UniqueNames names, List<Item> out) {
     if (c.lines.isEmpty()) {
       return;
     }
@@ -253,7 +252,7 @@ public final class FeatureItems {
     return f.name().isEmpty() ? layer : f.name();
   }
 
-  private static Received.Entry entry(String layer, Item item, List<Feature> features) {
+  private static Item entry(String layer, Item item, List<Feature> features) {
     List<Feature> told = features.stream().filter(f -> !f.attributes().isEmpty()).toList();
     List<PropertySet> sets = new ArrayList<>();
     for (Feature f : told) {
@@ -263,10 +262,7 @@ public final class FeatureItems {
               : ATTRIBUTES + " " + f.number() + (f.name().isEmpty() ? "" : " (" + f.name() + ")");
       sets.add(new PropertySet(name, f.attributes()));
     }
-    return new Received.Entry(
-        item,
-        layer,
-        sets.isEmpty() ? Optional.empty() : Optional.of(Description.of(sets, Optional.empty())));
+    return item.on(layer).saying(Description.of(sets, Optional.empty()));
   }
 
   public List<Layer> layers() {

@@ -208,8 +208,8 @@ public final class GeoJsonReader {
   }
 
   private boolean areDegrees() {
-    return items.entries().stream()
-        .map(e -> e.item().bounds())
+    return items.items().stream()
+        .map(e -> e.bounds())
         .allMatch(
             b ->
                 b.minE() >= -180.01
@@ -226,7 +226,7 @@ public final class GeoJsonReader {
                 Finding.note(
                         Stop.RECEIVE, "geojson.unread", stem, n + " × " + kind + " is not read.")
                     .withFigure(Integer.toString(n))));
-    if (items.entries().isEmpty()) {
+    if (items.items().isEmpty()) {
       findings.add(
           Finding.error(
               Stop.RECEIVE,
@@ -256,7 +256,7 @@ public final class GeoJsonReader {
         "GeoJSON",
         crs,
         crs.equals(DEGREES) ? "degree" : "",
-        items.entries(),
+        items.items(),
         items.layers(),
         items.counts(),
         findings,

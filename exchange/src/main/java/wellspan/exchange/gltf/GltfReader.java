@@ -17,10 +17,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import wellspan.core.attribute.Description;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.folder.Inside;
@@ -49,7 +47,7 @@ public final class GltfReader {
 
   private final Path file;
   private final String stem;
-  private final List<Received.Entry> entries = new ArrayList<>();
+  private final List<Item> items = new ArrayList<>();
   private final UniqueNames names = new UniqueNames();
   private final Map<String, Integer> counts = new TreeMap<>();
   private final Map<Integer, Mesh> meshes = new HashMap<>();
@@ -231,10 +229,7 @@ public final class GltfReader {
     name = name.isEmpty() ? named.path("name").asText("") : name;
     Item item =
         LooseMesh.item(names, name.isEmpty() ? stem : name, new Mesh(xyz, local.triangles()));
-    Description said = new GltfLook(root).of(node, named);
-    entries.add(
-        new Received.Entry(
-            item, "", said.equals(Description.NONE) ? Optional.empty() : Optional.of(said)));
+    items.add(item.saying(new GltfLook(root).of(node, named)));
     counts.merge("triangle", local.triangleCount(), Integer::sum);
   }
 
@@ -299,7 +294,7 @@ public final class GltfReader {
             "place.system.missing",
             "",
             "glTF counts in metres from a zero of its own and does not say where that lies; y is up and becomes the level."));
-    if (entries.isEmpty()) {
+    if (items.isEmpty()) {
       findings.add(
           Finding.error(
               Stop.RECEIVE, "file.empty", stem, "The file holds no triangles. Ask for it again."));
@@ -314,6 +309,6 @@ public final class GltfReader {
                         n + " sets of " + kind + " are not read.")
                     .withFigure(Integer.toString(n))));
     return new Received(
-        "glTF 2.0", "", "metre", entries, List.of(), counts, findings, List.of(), besides);
+        "glTF 2.0", "", "metre", items, List.of(), counts, findings, List.of(), besides);
   }
 }

@@ -220,7 +220,7 @@ public final class GeoPackageReader {
           Finding.note(Stop.RECEIVE, "shape.empty", stem, empty + " rows hold no geometry.")
               .withFigure(Integer.toString(empty)));
     }
-    if (items.entries().isEmpty()) {
+    if (items.items().isEmpty()) {
       findings.add(
           Finding.error(
               Stop.RECEIVE,
@@ -238,7 +238,7 @@ public final class GeoPackageReader {
         "GeoPackage",
         crs,
         crs.equals("EPSG:4326") ? "degree" : "",
-        items.entries(),
+        items.items(),
         items.layers(),
         items.counts(),
         findings,

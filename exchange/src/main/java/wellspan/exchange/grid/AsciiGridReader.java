@@ -102,7 +102,7 @@ public final class AsciiGridReader {
     findings.addAll(system.findings());
     List<PlaceStatement> places = new ArrayList<>(r.places());
     places.addAll(system.places());
-    return new Received(r.format(), r.crs(), r.unit(), r.entries(), r.counts(), findings, places);
+    return new Received(r.format(), r.crs(), r.unit(), r.items(), r.counts(), findings, places);
   }
 
   private boolean next() throws IOException {

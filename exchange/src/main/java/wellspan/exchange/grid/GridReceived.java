@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.finding.Finding;
@@ -76,7 +75,7 @@ final class GridReceived {
         format,
         place.crs(),
         degrees ? "degree" : "",
-        List.of(new Received.Entry(surface, "", Optional.empty())),
+        List.of(surface),
         counts,
         findings,
         place.statement().stream().toList());

@@ -108,10 +108,7 @@ public final class ImageReader {
               name,
               "The picture does not say where it lies, so a pixel is taken as a metre. Ask for its world file, or place it by a fit."));
     }
-    List<Received.Entry> entries =
-        taken.isEmpty()
-            ? List.of()
-            : List.of(new Received.Entry(item(name, taken.get(), place.six), "", Optional.empty()));
+    List<Item> entries = taken.isEmpty() ? List.of() : List.of(item(name, taken.get(), place.six));
     long pixels = taken.map(t -> (long) t.fullWidth * t.fullHeight).orElse(0L);
     return new Received(
         taken.map(Taken::format).orElse("TIFF image"),

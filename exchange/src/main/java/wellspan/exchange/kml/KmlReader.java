@@ -384,7 +384,7 @@ public final class KmlReader {
                       + " altitudes are relative to the ground, so they are no levels and were left out.")
               .withFigure(clamped + " altitudes"));
     }
-    if (items.entries().isEmpty()) {
+    if (items.items().isEmpty()) {
       findings.add(
           Finding.error(
               Stop.RECEIVE,
@@ -396,7 +396,7 @@ public final class KmlReader {
         format,
         SYSTEM,
         "degree",
-        items.entries(),
+        items.items(),
         items.layers(),
         items.counts(),
         findings,

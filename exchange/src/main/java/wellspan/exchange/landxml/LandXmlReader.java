@@ -48,7 +48,7 @@ public final class LandXmlReader {
   private final List<AlignmentSection.Raw> alignments = new ArrayList<>();
   private final List<RawPointGroup> groups = new ArrayList<>();
   private final NamedPoints named = new NamedPoints();
-  private final List<Received.Entry> entries = new ArrayList<>();
+  private final List<Item> items = new ArrayList<>();
   private final UniqueNames names = new UniqueNames();
   private LinearUnit unit;
   private LinearUnit elevations;
@@ -279,7 +279,7 @@ public final class LandXmlReader {
                       n + " × <" + name + "> is in the file and is not read: it stays behind.")
                   .withFigure(Integer.toString(n)));
         });
-    if (entries.isEmpty() && findings.stream().noneMatch(Finding::isError)) {
+    if (items.isEmpty() && findings.stream().noneMatch(Finding::isError)) {
       findings.add(
           Finding.error(
               RECEIVE,
@@ -291,20 +291,14 @@ public final class LandXmlReader {
         "LandXML" + (version.isEmpty() ? "" : " " + version),
         system.crs(),
         unit == null ? "" : unit.title(),
-        entries,
+        items,
         counts,
         findings,
         system.places());
   }
 
   private void add(Item item, List<PropertySet> sets) {
-    entries.add(
-        new Received.Entry(
-            item,
-            "",
-            sets.isEmpty()
-                ? Optional.empty()
-                : Optional.of(Description.of(sets, Optional.empty()))));
+    items.add(item.saying(Description.of(sets, Optional.empty())));
   }
 
   private void strings(

@@ -175,7 +175,7 @@ public final class ObjReader {
 
   private Received received() {
     List<Finding> findings = new ArrayList<>();
-    List<Received.Entry> entries = new ArrayList<>();
+    List<Item> items = new ArrayList<>();
     UniqueNames names = new UniqueNames();
     double[] all = Arrays.copyOf(xyz, 3 * vertices);
     int faces = 0;
@@ -190,11 +190,11 @@ public final class ObjReader {
       if (f.materials.size() > 1) {
         several++;
       }
-      entries.add(
-          new Received.Entry(
-              item,
-              g.getKey(),
-              most.map(m -> Description.of(List.of(), Optional.of(library.finish(m))))));
+      items.add(
+          item.on(g.getKey())
+              .saying(
+                  most.map(m -> Description.of(List.of(), Optional.of(library.finish(m))))
+                      .orElse(Description.NONE)));
     }
     findings.addAll(library.findings(stem));
     if (several > 0) {
@@ -241,6 +241,6 @@ public final class ObjReader {
     counts.put("vertex", vertices);
     counts.put("triangle", faces);
     return new Received(
-        "OBJ", "", "", entries, List.of(), counts, findings, List.of(), library.beside());
+        "OBJ", "", "", items, List.of(), counts, findings, List.of(), library.beside());
   }
 }

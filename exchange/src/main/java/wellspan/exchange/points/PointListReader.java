@@ -213,7 +213,7 @@ public final class PointListReader {
         "point list",
         crs,
         columns.geographic() ? "degree" : columns.unit().map(LinearUnit::title).orElse(""),
-        List.of(new Received.Entry(group, "", Optional.empty())),
+        List.of(group),
         Map.of("point", points.size()),
         findings,
         places);

@@ -131,7 +131,7 @@ public record FilesProven(
             shared.format(),
             frame.crs(),
             shared.unit(),
-            shared.entries(),
+            shared.items(),
             shared.layers(),
             shared.counts(),
             shared.findings(),

@@ -300,7 +300,7 @@ public final class ShapefileReader {
         "shapefile" + (type > 10 && type < 20 || type == 31 ? " with levels" : ""),
         crs,
         "",
-        items.entries(),
+        items.items(),
         items.layers(),
         items.counts(),
         findings,

@@ -78,19 +78,7 @@ class AlignmentDeliveryTest {
     Item item = Item.alignment("Road & <Co>", a);
     ItemId id = ItemId.of("s", item);
     return new Parcel(
-        "p",
-        f,
-        frame,
-        unit,
-        ids,
-        List.of(
-            Packing.loosePiece(
-                ids,
-                id,
-                new wellspan.core.receive.Received.Entry(item, "", Optional.empty()),
-                f,
-                "f")),
-        Control.NONE);
+        "p", f, frame, unit, ids, List.of(Packing.loosePiece(ids, id, item, f, "f")), Control.NONE);
   }
 
   private Proof run(Parcel p, String name) throws IOException {

@@ -86,12 +86,11 @@ class FinishDeliveryTest {
   }
 
   private static Optional<Finish> finish(Received r, String name) {
-    return r.entries().stream()
-        .filter(e -> e.item().name().equals(name))
+    return r.items().stream()
+        .filter(e -> e.name().equals(name))
         .findFirst()
         .orElseThrow()
-        .description()
-        .orElseThrow()
+        .said()
         .finish();
   }
 

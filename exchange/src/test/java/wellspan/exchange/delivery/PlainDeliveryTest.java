@@ -94,9 +94,7 @@ class PlainDeliveryTest {
     List<Parcel.Piece> pieces = new ArrayList<>();
     for (Item i : items()) {
       ItemId id = ItemId.of("s" + pieces.size(), i);
-      pieces.add(
-          Packing.loosePiece(
-              ids, id, new Received.Entry(i, "", java.util.Optional.empty()), format, "f"));
+      pieces.add(Packing.loosePiece(ids, id, i, format, "f"));
     }
     return new Parcel("p", format, frame, unit, ids, pieces, Control.NONE);
   }

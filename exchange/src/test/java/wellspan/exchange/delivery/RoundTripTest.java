@@ -430,9 +430,7 @@ class RoundTripTest {
     try {
       IfcWriter.write(p, f, "x.ifc", Clock.systemUTC(), Progress.NONE);
       Received r = IfcReader.read(f, Progress.NONE);
-      assertThat(
-              r.entries().getFirst().description().orElseThrow().propertySets().getFirst().values())
-          .isEqualTo(values);
+      assertThat(r.items().getFirst().said().propertySets().getFirst().values()).isEqualTo(values);
     } finally {
       Files.delete(f);
     }

@@ -82,7 +82,7 @@ class SabotageTest {
 
   private static final Change OTHER_WORD = (s, r) -> s + "x";
 
-  private static List<Received.Entry> entries() {
+  private static List<Item> entries() {
     Mesh box =
         new Mesh(
             new double[] {
@@ -121,46 +121,39 @@ class SabotageTest {
                 ground.ground().orElseThrow().only(t -> t != 100 && t != 101).compact(),
                 new int[] {3, 4, 5}));
     return List.of(
-        new Received.Entry(ground, "ground layer", Optional.empty()),
-        new Received.Entry(
-            holed, "", Optional.of(Description.of(List.of(client), Optional.empty()))),
-        new Received.Entry(DeliveredItems.road(), "axes", Optional.empty()),
-        new Received.Entry(
-            Item.body("Kerb", box, Band.EDGES),
-            "kerbs",
-            Optional.of(
+        ground.on("ground layer"),
+        holed.saying(Description.of(List.of(client), Optional.empty())),
+        DeliveredItems.road().on("axes"),
+        Item.body("Kerb", box, Band.EDGES)
+            .on("kerbs")
+            .saying(
                 new Description(
                     new EntityClass("IfcKerb", "NOTDEFINED"),
                     "0abcdefghijklmnopqrs01",
                     List.of(client, quantities),
-                    Optional.of(new Finish("granite", 0x8090A0))))),
-        new Received.Entry(
-            Item.string(
+                    Optional.of(new Finish("granite", 0x8090A0)))),
+        Item.string(
                 "Edge",
                 List.of(
                     new Polyline(
                         new double[] {
                           412_001.5, 6_534_502.25, 1, 412_005, 6_534_507.5, 2, 412_009, 6_534_504, 3
                         }),
-                    new Polyline(new double[] {412_021, 6_534_502, 4.5, 412_025, 6_534_507, 5.5}))),
-            "edges",
-            Optional.empty()),
-        new Received.Entry(
-            Item.points(
-                "Pegs",
-                List.of(
-                    new NamedPoint("P1", new Position(412_100, 6_534_600, 7.125), "peg"),
-                    new NamedPoint("P2", new Position(412_101, 6_534_601, 8.25), "nail"))),
-            "",
-            Optional.empty()));
+                    new Polyline(new double[] {412_021, 6_534_502, 4.5, 412_025, 6_534_507, 5.5})))
+            .on("edges"),
+        Item.points(
+            "Pegs",
+            List.of(
+                new NamedPoint("P1", new Position(412_100, 6_534_600, 7.125), "peg"),
+                new NamedPoint("P2", new Position(412_101, 6_534_601, 8.25), "nail"))));
   }
 
   private static Parcel parcel(DeliveryFormat format) {
     GlobalIds ids = new GlobalIds(new UUID(3, 4));
     List<Parcel.Piece> pieces = new ArrayList<>();
-    for (Received.Entry e : entries()) {
-      if (format.carries(e.item())) {
-        ItemId id = ItemId.of("s", e.item());
+    for (Item e : entries()) {
+      if (format.carries(e)) {
+        ItemId id = ItemId.of("s", e);
         pieces.add(Packing.loosePiece(ids, id, e, format, "f"));
       }
     }

@@ -29,7 +29,7 @@ class AttributesTest {
   }
 
   private static List<PropertySet> sets(Received r, int item) {
-    return r.entries().get(item).description().orElseThrow().propertySets();
+    return r.items().get(item).said().propertySets();
   }
 
   @Test

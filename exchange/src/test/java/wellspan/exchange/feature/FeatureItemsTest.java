@@ -9,7 +9,7 @@ import org.locationtech.jts.io.ParseException;
 import org.locationtech.jts.io.WKTReader;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
-import wellspan.core.receive.Received;
+import wellspan.core.item.Item;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 
@@ -25,11 +25,11 @@ class FeatureItemsTest {
     items.add(
         "b", "", wkt.read("GEOMETRYCOLLECTION (LINESTRING (0 0, 1 1), POINT EMPTY, POINT (3 3))"));
     items.line("b", new double[] {1, 1, 1}); // a single point is no line
-    assertThat(items.entries()).extracting(Received.Entry::layer).containsExactly("a", "b", "b");
-    Shape.Points a = (Shape.Points) items.entries().getFirst().item().shape();
+    assertThat(items.items()).extracting(Item::layer).containsExactly("a", "b", "b");
+    Shape.Points a = (Shape.Points) items.items().getFirst().shape();
     assertThat(a.points()).extracting(NamedPoint::name).containsExactly("P", "2", "3");
     assertThat(a.points().get(1).position().height()).isNaN();
-    assertThat(((Shape.Lines) items.entries().get(1).item().shape()).lines()).hasSize(3);
+    assertThat(((Shape.Lines) items.items().get(1).shape()).lines()).hasSize(3);
     assertThat(items.layers()).extracting(l -> l.name()).containsExactly("empty", "a", "b");
     assertThat(items.counts()).containsEntry("point", 4).containsEntry("line", 3);
   }
@@ -40,7 +40,7 @@ class FeatureItemsTest {
     double[] a = {0, 0, 1}, b = {1, 0, 1}, c = {1, 1, 2}, d = {0, 1, 2};
     items.triangle("g", a, b, c);
     items.triangle("g", a, c, d);
-    Shape.Faces s = (Shape.Faces) items.entries().getFirst().item().shape();
+    Shape.Faces s = (Shape.Faces) items.items().getFirst().shape();
     assertThat(s.mesh().vertexCount()).isEqualTo(4);
     assertThat(s.mesh().triangles()).containsExactly(0, 1, 2, 0, 2, 3);
   }
@@ -58,13 +58,10 @@ class FeatureItemsTest {
 
   @Test
   void featuresThatSayWhatTheyAreStayItemsOfTheirOwn() {
-    List<Received.Entry> all = fences(3, i -> Double.NaN).entries();
-    assertThat(all)
-        .extracting(e -> e.item().name())
-        .containsExactly("Fence 0", "fences", "Fence 2");
-    assertThat(all)
-        .allSatisfy(e -> assertThat(((Shape.Lines) e.item().shape()).lines()).hasSize(2));
-    assertThat(all.get(1).description().orElseThrow().propertySets())
+    List<Item> all = fences(3, i -> Double.NaN).items();
+    assertThat(all).extracting(e -> e.name()).containsExactly("Fence 0", "fences", "Fence 2");
+    assertThat(all).allSatisfy(e -> assertThat(((Shape.Lines) e.shape()).lines()).hasSize(2));
+    assertThat(all.get(1).said().propertySets())
         .containsExactly(
             new PropertySet(FeatureItems.ATTRIBUTES, Map.of("no", new PropertyValue.Count(1))));
   }
@@ -73,10 +70,9 @@ class FeatureItemsTest {
   void contoursAndVeryManyFeaturesAreOneItemWithASetForEach() {
     for (FeatureItems many :
         List.of(fences(4, i -> 5 * i), fences(FeatureItems.OWN_ITEMS + 1, i -> Double.NaN))) {
-      Received.Entry e = many.entries().getFirst();
-      assertThat(many.entries()).hasSize(1);
-      assertThat(e.description().orElseThrow().propertySets())
-          .hasSize(((Shape.Lines) e.item().shape()).lines().size() / 2);
+      Item e = many.items().getFirst();
+      assertThat(many.items()).hasSize(1);
+      assertThat(e.said().propertySets()).hasSize(((Shape.Lines) e.shape()).lines().size() / 2);
     }
   }
 
@@ -92,8 +88,8 @@ class FeatureItemsTest {
       sheets.triangle("g", a, b, c);
       sheets.triangle("g", a, c, d);
     }
-    assertThat(loose.entries()).hasSize(1);
-    assertThat(sheets.entries()).extracting(e -> e.item().name()).containsExactly("A", "B");
+    assertThat(loose.items()).hasSize(1);
+    assertThat(sheets.items()).extracting(e -> e.name()).containsExactly("A", "B");
     FeatureItems roofs = new FeatureItems();
     for (int i = 0; i < 2; i++) { // level, but no contours
       roofs.feature("roof", Map.of());
@@ -103,8 +99,6 @@ class FeatureItemsTest {
           new WKTReader()
               .read("POLYGON Z ((0 0 %d, 9 0 %d, 9 9 %d, 0 0 %d))".formatted(i, i, i, i)));
     }
-    assertThat(roofs.entries())
-        .extracting(e -> e.item().name())
-        .containsExactly("roof", "roof (2)");
+    assertThat(roofs.items()).extracting(e -> e.name()).containsExactly("roof", "roof (2)");
   }
 }

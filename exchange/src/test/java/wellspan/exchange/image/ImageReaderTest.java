@@ -47,7 +47,7 @@ class ImageReaderTest {
   }
 
   private static Shape.Picture only(Received r) {
-    assertThat(r.entries()).hasSize(1);
+    assertThat(r.items()).hasSize(1);
     return (Shape.Picture) r.items().getFirst().shape();
   }
 

@@ -164,6 +164,6 @@ class IntakeTest {
   @Test
   void receivedIsReadOnly() throws IOException {
     Received r = Intake.read(write("road.xml", design(5, "")), Progress.NONE);
-    assertThatThrownBy(() -> r.entries().clear()).isInstanceOf(UnsupportedOperationException.class);
+    assertThatThrownBy(() -> r.items().clear()).isInstanceOf(UnsupportedOperationException.class);
   }
 }

@@ -492,7 +492,7 @@ class LandXmlReaderTest {
     Shape.Lines l = (Shape.Lines) r.items().getFirst().shape();
     assertThat(l.lines()).hasSize(1);
     assertThat(l.planLength()).isCloseTo(10 + 5 * Math.PI, within(0.005));
-    assertThat(r.entries().getFirst().description().orElseThrow().propertySets())
+    assertThat(r.items().getFirst().said().propertySets())
         .singleElement()
         .satisfies(
             s -> {

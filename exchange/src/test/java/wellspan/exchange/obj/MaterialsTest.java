@@ -47,7 +47,7 @@ class MaterialsTest {
   @TempDir Path dir;
 
   private static Description said(Received r, int item) {
-    return r.entries().get(item).description().orElseThrow();
+    return r.items().get(item).said();
   }
 
   @Test

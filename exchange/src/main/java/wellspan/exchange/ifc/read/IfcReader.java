@@ -50,7 +50,7 @@ public final class IfcReader {
 
   private final IfcModel model;
   private final List<Finding> findings = new ArrayList<>();
-  private final List<Received.Entry> entries = new ArrayList<>();
+  private final List<Item> items = new ArrayList<>();
   private final UniqueNames names = new UniqueNames();
   private final Map<Integer, Placement> placements = new HashMap<>();
   private final Map<String, Integer> unread = new TreeMap<>();
@@ -111,7 +111,7 @@ public final class IfcReader {
         String name = names.of("alignment", nameOf(p));
         alignments
             .read(p, name)
-            .ifPresent(a -> entries.add(entry(p, Item.alignment(name, a), Optional.empty())));
+            .ifPresent(a -> items.add(entry(p, Item.alignment(name, a), Optional.empty())));
       } else if (!p.isA("IFCLINEARELEMENT")
           && !p.isA("IFCPOSITIONINGELEMENT")
           && !grouped.contains(p.id())) {
@@ -120,7 +120,7 @@ public final class IfcReader {
     }
     if (!loosePoints.isEmpty()) {
       Item points = Item.points(names.of("points", "Points"), loosePoints);
-      entries.add(new Received.Entry(points, "", Optional.empty()));
+      items.add(points);
     }
     textures.unread(unread);
     properties.report();
@@ -129,7 +129,7 @@ public final class IfcReader {
             model.fileSchema(),
             geo.frame().map(f -> f.crs()).orElse(""),
             units.title(),
-            entries,
+            items,
             model.counts(),
             findings,
             geo.places())
@@ -163,11 +163,11 @@ public final class IfcReader {
       if (placement.isPresent()) {
         throw new Left(placement.get());
       }
-      Optional<Received.Entry> body = body(p);
+      Optional<Item> body = body(p);
       if (body.isPresent()) {
-        entries.add(body.get());
+        items.add(body.get());
       } else {
-        line(p).ifPresent(item -> entries.add(entry(p, item, Optional.empty())));
+        line(p).ifPresent(item -> items.add(entry(p, item, Optional.empty())));
       }
     } catch (Unread | Left e) {
       leftOut(p, e.getMessage());
@@ -255,11 +255,10 @@ public final class IfcReader {
       Instance g = group.get();
       identity(g);
       Instance first = members.getFirst();
-      entries.add(
-          new Received.Entry(
-              Item.points(names.of("points", nameOf(g)), points),
-              layers.of(first),
-              Optional.of(new Description(classOf(first), g.text("GlobalId"), properties.of(g)))));
+      items.add(
+          Item.points(names.of("points", nameOf(g)), points)
+              .on(layers.of(first))
+              .saying(new Description(classOf(first), g.text("GlobalId"), properties.of(g))));
     }
   }
 
@@ -321,13 +320,11 @@ public final class IfcReader {
     return name.isEmpty() ? p.entity().name().substring(3) + " #" + p.id() : name;
   }
 
-  private Received.Entry entry(Instance p, Item item, Optional<Boolean> closed) {
-    return new Received.Entry(
-        item,
-        layers.of(p),
-        Optional.of(
+  private Item entry(Instance p, Item item, Optional<Boolean> closed) {
+    return item.on(layers.of(p))
+        .saying(
             new Description(
-                classOf(p), p.text("GlobalId"), properties.of(p), finishes.of(p), closed)));
+                classOf(p), p.text("GlobalId"), properties.of(p), finishes.of(p), closed));
   }
 
   /** The class of an occurrence; its type says what it does not say itself. */
@@ -388,7 +385,7 @@ public final class IfcReader {
     return List.of();
   }
 
-  private Optional<Received.Entry> body(Instance p) {
+  private Optional<Item> body(Instance p) {
     for (Instance r : representations(p)) {
       String id = r.text("RepresentationIdentifier");
       if (!BODY.contains(id) && !LINES.contains(id)) {
@@ -571,7 +568,7 @@ public final class IfcReader {
               "",
               "Where the model lies is in doubt: " + doubt + ". This statement does not count."));
     }
-    if (!units.saysLength() && !entries.isEmpty()) {
+    if (!units.saysLength() && !items.isEmpty()) {
       findings.add(
           Finding.error(
               RECEIVE,
@@ -602,7 +599,7 @@ public final class IfcReader {
                   + model.missing().size()
                   + " such references). Ask for the file again."));
     }
-    if (!geo.declared() && !entries.isEmpty()) {
+    if (!geo.declared() && !items.isEmpty()) {
       findings.add(
           Finding.warning(
               RECEIVE,

@@ -111,7 +111,7 @@ public final class IfcWriter {
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
       progress.step((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
-      representations.on(piece.layer());
+      representations.on(piece.item().layer());
       int object = piece(piece, project, properties);
       piece.description().finish().ifPresent(f -> finishes.made(object, f));
       properties.attach(piece.key(), object, piece.description().propertySets());

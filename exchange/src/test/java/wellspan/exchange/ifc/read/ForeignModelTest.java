@@ -124,7 +124,7 @@ class ForeignModelTest {
             + "#53=IFCPROPERTYSINGLEVALUE('Ready',$,IFCBOOLEAN(.T.),$);\n#54=IFCPROPERTYSINGLEVALUE('N',$,IFCINTEGER(12),$);\n#55=IFCPROPERTYSINGLEVALUE('Text',$,IFCLABEL('\\X2\\00C5\\X0\\s'),$);\n"
             + "#56=IFCPROPERTYENUMERATEDVALUE('Status',$,(IFCLABEL('NEW'),IFCLABEL('EXISTING')),$);\n#57=IFCPROPERTYSINGLEVALUE('None',$,$,$);\n#58=IFCRELDEFINESBYPROPERTIES('0000000000000000000006',$,$,$,(#30),#50);\n";
     Received r = read("IFC4", sets + UNITS_MM + COMMON + TERRAIN);
-    PropertySet s = r.entries().getFirst().description().orElseThrow().propertySets().getFirst();
+    PropertySet s = r.items().getFirst().said().propertySets().getFirst();
     assertThat(s.name()).isEqualTo("Client_Set");
     assertThat(s.values())
         .containsAllEntriesOf(
