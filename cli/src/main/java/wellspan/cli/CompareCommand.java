@@ -20,13 +20,13 @@ import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.job.JobStore;
+import wellspan.core.operation.Outline;
+import wellspan.core.operation.Within;
 import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Redrawing;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.progress.Progress;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.Step;
-import wellspan.core.step.Within;
 import wellspan.exchange.intake.SourceIntake;
 
 /** {@code compare JOB FIRST [SECOND]}: how two surfaces differ, and the earth between them. */
@@ -77,7 +77,7 @@ final class CompareCommand implements Callable<Integer> {
     } else {
       Mesh b = mesh(build, second);
       if (within != null) {
-        Step.Outline area = new Step.Outline.Of(new ItemId(within), 0);
+        Outline area = new Outline.Of(new ItemId(within), 0);
         a = Within.of(a, area, id -> item(build, id), Progress.NONE);
       }
       print(

@@ -25,22 +25,29 @@ import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
 import wellspan.core.job.Shaping;
 import wellspan.core.progress.Progress;
-import wellspan.core.step.RecordedStep;
-import wellspan.core.step.StepJson;
-import wellspan.core.step.StepOutcome;
+import wellspan.core.replay.OperationJson;
+import wellspan.core.replay.RecordedStep;
+import wellspan.core.replay.StepOutcome;
 import wellspan.exchange.intake.SourceIntake;
 
 /** {@code shape JOB [ITEM]}: the steps of items with their figures, and changing them. */
 @Command(
     name = "shape",
     description =
-        "Shows how the items of a job are made and shaped, with figures before and after; or changes that, and saves the job.",
-    mixinStandardHelpOptions = true)
+        "Shows how the items of a job are made and shaped, with figures before and after; or changes that, and saves the job.")
 final class ShapeCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
-  @Parameters(index = "0", paramLabel = "JOB", description = "folder of the job")
+  @Parameters(index = "0", arity = "0..1", paramLabel = "JOB", description = "folder of the job")
   private Path folder;
+
+  @Option(
+      names = {"-h", "--help"},
+      arity = "0..1",
+      fallbackValue = "",
+      paramLabel = "OPERATION",
+      description = "this page with all operations, or what one of them does and needs")
+  private String help;
 
   @Parameters(
       index = "1",
@@ -80,6 +87,19 @@ final class ShapeCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
+    PrintWriter out = spec.commandLine().getOut();
+    if (help != null && help.isEmpty()) {
+      spec.commandLine().usage(out);
+      OperationHelp.all(out);
+      return Main.DONE;
+    }
+    if (help != null) {
+      OperationHelp.of(help, out);
+      return Main.DONE;
+    }
+    if (folder == null) {
+      throw new IllegalArgumentException("Name the folder of the job: wellspan shape JOB [ITEM].");
+    }
     if (!changes()) {
       return run();
     }
@@ -117,7 +137,7 @@ final class ShapeCommand implements Callable<Integer> {
       next = next.withoutRecipe(name);
     }
     for (String text : make) {
-      next = next.withRecipe(StepJson.recipe(json(text)));
+      next = next.withRecipe(OperationJson.recipe(json(text)));
     }
     boolean steps = !add.isEmpty() || !remove.isEmpty() || !off.isEmpty() || !on.isEmpty();
     if (steps && item == null) {
@@ -138,7 +158,7 @@ final class ShapeCommand implements Callable<Integer> {
         .map(n -> index(n, out))
         .sorted(java.util.Comparator.reverseOrder())
         .forEach(i -> out.remove((int) i));
-    add.forEach(text -> out.add(StepJson.step(json(text))));
+    add.forEach(text -> out.add(OperationJson.step(json(text))));
     return out;
   }
 

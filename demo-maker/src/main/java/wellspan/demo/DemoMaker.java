@@ -30,10 +30,12 @@ import wellspan.core.place.PairMatching;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.recipe.Triangulation;
+import wellspan.core.replay.RecordedStep;
 import wellspan.core.schema.IfcSchema;
-import wellspan.core.step.Recipe;
-import wellspan.core.step.RecordedStep;
-import wellspan.core.step.Step;
+import wellspan.core.step.DropFalseLevels;
+import wellspan.core.step.DropSpikes;
+import wellspan.core.step.MergeDuplicates;
 import wellspan.core.triangulate.LevelRule;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.intake.SourceIntake;
@@ -178,11 +180,11 @@ public final class DemoMaker {
         .withSteps(
             SHORE,
             List.of(
-                RecordedStep.of(new Step.DropFalseLevels(false)),
-                RecordedStep.of(new Step.DropSpikes(0, false)),
-                RecordedStep.of(new Step.MergeDuplicates(LevelRule.MEAN))))
+                RecordedStep.of(new DropFalseLevels(false)),
+                RecordedStep.of(new DropSpikes(0, false)),
+                RecordedStep.of(new MergeDuplicates(LevelRule.MEAN))))
         .withRecipe(
-            new Recipe.Triangulation(
+            new Triangulation(
                 "Existing ground",
                 List.of(SHORE),
                 LINES.subList(0, 6),

@@ -19,13 +19,14 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.job.JobStore;
+import wellspan.core.operation.Recipe;
 import wellspan.core.picture.Pixels;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.recipe.TexturedGround;
+import wellspan.core.replay.RecipeRun;
+import wellspan.core.replay.StepOutcome;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.Maker;
-import wellspan.core.step.Recipe;
-import wellspan.core.step.StepOutcome;
 import wellspan.core.terrain.TriangleIndex;
 import wellspan.exchange.intake.Intake;
 import wellspan.exchange.intake.SourceIntake;
@@ -137,9 +138,9 @@ class DemoGroundTest {
     Item ground = grid.items().getFirst(), picture = photo.items().getFirst();
     assertThat(picture.bounds().width()).isGreaterThan(ground.bounds().width() + 290);
     ItemId g = new ItemId("g"), p = new ItemId("p");
-    Maker.Made made =
-        Maker.make(
-            new Recipe.TexturedGround("Hinterland", g, p, 4, 0, 0.5),
+    Recipe.Made made =
+        RecipeRun.of(
+            new TexturedGround("Hinterland", g, p, 4, 0, 0.5),
             id -> id.equals(g) ? ground : picture,
             Progress.NONE);
     Shape.Faces s = (Shape.Faces) made.items().getFirst().shape();

@@ -28,17 +28,26 @@ import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.Shaping;
+import wellspan.core.operation.Inputs;
+import wellspan.core.operation.Outline;
+import wellspan.core.operation.Recipe;
+import wellspan.core.operation.Step;
+import wellspan.core.operation.Within;
 import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Redrawing;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.progress.Progress;
+import wellspan.core.recipe.Earth;
+import wellspan.core.recipe.TexturedGround;
+import wellspan.core.replay.RecordedStep;
+import wellspan.core.replay.StepOutcome;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.Inputs;
-import wellspan.core.step.Recipe;
-import wellspan.core.step.RecordedStep;
-import wellspan.core.step.Step;
-import wellspan.core.step.StepOutcome;
-import wellspan.core.step.Within;
+import wellspan.core.step.DropFalseLevels;
+import wellspan.core.step.DropFlawedTriangles;
+import wellspan.core.step.DropIslands;
+import wellspan.core.step.DropSpikes;
+import wellspan.core.step.FillHoles;
+import wellspan.core.step.MergeDuplicates;
 import wellspan.core.terrain.TriangleIndex;
 
 /** The work of the stop Shape: steps of the selected item, flaws of the ground, comparisons. */
@@ -57,7 +66,7 @@ public final class ShapeDesk {
       Mesh one,
       TriangleIndex other,
       LevelDifference difference,
-      Optional<Step.Outline> within,
+      Optional<Outline> within,
       Optional<Volumes> volumes) {}
 
   private final Session session;
@@ -129,7 +138,7 @@ public final class ShapeDesk {
     session.edit(
         recipe.title(),
         j ->
-            recipe instanceof Recipe.TexturedGround t
+            recipe instanceof TexturedGround t
                 ? inPlaceOf(t.uses(), j.withRecipe(t))
                 : j.withRecipe(recipe));
   }
@@ -249,18 +258,18 @@ public final class ShapeDesk {
   /** The step that mends a flaw of this kind, if there is one. */
   public static Optional<Step> mend(Finding flaw, boolean surface) {
     return switch (flaw.code()) {
-      case "terrain.false-level" -> Optional.of(new Step.DropFalseLevels(surface));
-      case "terrain.spike" -> Optional.of(new Step.DropSpikes(0, surface));
+      case "terrain.false-level" -> Optional.of(new DropFalseLevels(surface));
+      case "terrain.spike" -> Optional.of(new DropSpikes(0, surface));
       case "terrain.duplicate" ->
-          Optional.of(new Step.MergeDuplicates(wellspan.core.triangulate.LevelRule.MEAN));
+          Optional.of(new MergeDuplicates(wellspan.core.triangulate.LevelRule.MEAN));
       case "terrain.sliver",
           "terrain.inverted",
           "terrain.repeated",
           "terrain.overlap",
           "terrain.edge" ->
-          Optional.of(new Step.DropFlawedTriangles(GroundChecks.SLIVER));
-      case "terrain.hole" -> Optional.of(new Step.FillHoles(0));
-      case "terrain.island" -> Optional.of(new Step.DropIslands(Double.MAX_VALUE));
+          Optional.of(new DropFlawedTriangles(GroundChecks.SLIVER));
+      case "terrain.hole" -> Optional.of(new FillHoles(0));
+      case "terrain.island" -> Optional.of(new DropIslands(Double.MAX_VALUE));
       default -> Optional.empty();
     };
   }
@@ -280,7 +289,7 @@ public final class ShapeDesk {
    *
    * @param within outline that figures of two surfaces are limited to; empty for everywhere
    */
-  public void compare(ItemId first, Optional<ItemId> second, Optional<Step.Outline> within) {
+  public void compare(ItemId first, Optional<ItemId> second, Optional<Outline> within) {
     Optional<Mesh> one = surface(first);
     Optional<Mesh> two = second.flatMap(this::surface);
     if (one.isEmpty() || second.isPresent() && two.isEmpty()) {
@@ -317,7 +326,7 @@ public final class ShapeDesk {
       Optional<ItemId> second,
       Mesh one,
       Mesh two,
-      Optional<Step.Outline> within,
+      Optional<Outline> within,
       Inputs inputs,
       Progress p) {
     Mesh part = within.isPresent() ? Within.of(one, within.get(), inputs, p.part(0, 0.2)) : one;
@@ -342,7 +351,7 @@ public final class ShapeDesk {
         .ifPresent(
             proposed ->
                 make(
-                    new Recipe.Earth(
+                    new Earth(
                         "Earth to " + session.build().items().get(proposed).item().name(),
                         c.first(),
                         proposed)));
@@ -386,12 +395,12 @@ public final class ShapeDesk {
   }
 
   /** The drawn outline as easting and northing in twos. */
-  public Step.Outline drawn() {
+  public Outline drawn() {
     List<Double> ring = new ArrayList<>();
     for (Position p : outline.get()) {
       ring.add(p.east());
       ring.add(p.north());
     }
-    return new Step.Outline.Drawn(ring);
+    return new Outline.Drawn(ring);
   }
 }

@@ -20,10 +20,10 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
+import wellspan.core.operation.Outline;
 import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.Step;
 
 /** Two surfaces against each other: triangles, levels, volumes; or a receiver's own triangles. */
 final class CompareCard extends VBox {
@@ -80,7 +80,7 @@ final class CompareCard extends VBox {
             .orElse(0);
     with.getSelectionModel().select(Math.max(0, last));
     with.setPrefWidth(290);
-    List<Optional<Step.Outline>> areas = new ArrayList<>();
+    List<Optional<Outline>> areas = new ArrayList<>();
     ComboBox<String> within = within(areas);
     Button go =
         Parts.button(
@@ -102,7 +102,7 @@ final class CompareCard extends VBox {
   }
 
   /** Everywhere, the outline drawn on the plan, and items that enclose an area. */
-  private ComboBox<String> within(List<Optional<Step.Outline>> areas) {
+  private ComboBox<String> within(List<Optional<Outline>> areas) {
     ComboBox<String> c = new ComboBox<>();
     c.setId("compare-within");
     c.setPrefWidth(190);
@@ -118,7 +118,7 @@ final class CompareCard extends VBox {
               || i.item().shape() instanceof Shape.Lines l
                   && l.lines().stream().anyMatch(p -> p.isClosed(0.01));
       if (encloses) {
-        areas.add(Optional.of(new Step.Outline.Of(i.id(), 0)));
+        areas.add(Optional.of(new Outline.Of(i.id(), 0)));
         c.getItems().add(i.item().name());
       }
     }

@@ -13,7 +13,7 @@ import wellspan.app.theme.Parts;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
-import wellspan.core.step.Step;
+import wellspan.core.operation.Step;
 
 /** Flaws of the ground with their places and the step that mends each kind. */
 final class FlawsCard extends VBox {

@@ -16,9 +16,9 @@ import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.operation.Outline;
+import wellspan.core.operation.Recipe;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.Recipe;
-import wellspan.core.step.Step;
 
 /** Rows in which parameters are filled in. */
 class Form extends VBox {
@@ -57,8 +57,13 @@ class Form extends VBox {
     return f;
   }
 
+  /** Identity of the field of a label. */
+  final String id(String label) {
+    return prefix + label.replaceAll("[^A-Za-z0-9]+", "-").replaceAll("-$", "");
+  }
+
   private void keep(TextField f, String name) {
-    String id = prefix + name.replaceAll("[^A-Za-z0-9]+", "-").replaceAll("-$", "");
+    String id = id(name);
     f.setId(id);
     f.setText(filled.getOrDefault(id, f.getText()));
     f.textProperty().addListener((o, a, b) -> filled.put(id, b));
@@ -151,7 +156,7 @@ class Form extends VBox {
   }
 
   /** Items that enclose an area, and what was drawn. */
-  final Supplier<Step.Outline> outline(Optional<ItemId> but) {
+  final Supplier<Outline> outline(Optional<ItemId> but) {
     List<Optional<ItemId>> from = new ArrayList<>();
     List<String> titles = new ArrayList<>();
     if (session.shape().outlineProperty().get().size() >= 3) {
@@ -176,9 +181,7 @@ class Form extends VBox {
     TextField offset = number("offset to the outside", "m", "0");
     return () -> {
       Optional<ItemId> id = from.get(index(c));
-      return id.isPresent()
-          ? new Step.Outline.Of(id.get(), value(offset))
-          : session.shape().drawn();
+      return id.isPresent() ? new Outline.Of(id.get(), value(offset)) : session.shape().drawn();
     };
   }
 }

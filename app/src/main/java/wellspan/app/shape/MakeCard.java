@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -17,8 +18,11 @@ import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.operation.Recipe;
+import wellspan.core.recipe.Contours;
+import wellspan.core.recipe.GradedPad;
+import wellspan.core.recipe.Triangulation;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.Recipe;
 import wellspan.core.triangulate.LevelRule;
 
 /**
@@ -90,9 +94,9 @@ final class MakeCard extends VBox {
     switch (open) {
       case NOTHING -> {}
       case SURFACE -> form();
-      case PAD -> getChildren().add(new PadForm(session, filled, this::close));
+      case PAD -> form("pad", "Make the pad", GradedPad.class);
       case TEXTURE -> getChildren().add(new TextureForm(session, filled, this::close));
-      case CONTOURS -> getChildren().add(new ContourForm(session, filled, this::close));
+      case CONTOURS -> form("contours", "Make the contours", Contours.class);
     }
   }
 
@@ -112,6 +116,14 @@ final class MakeCard extends VBox {
             opened.accept(this);
           }
         });
+  }
+
+  private void form(String id, String button, Class<? extends Recipe> recipe) {
+    OperationForm<? extends Recipe> form =
+        new OperationForm<>(session, id + "-", recipe, Optional.empty(), filled);
+    form.setId(id);
+    form.makes(button, form::operation, this::close);
+    getChildren().add(form);
   }
 
   private void form() {
@@ -163,8 +175,7 @@ final class MakeCard extends VBox {
     open = Open.NOTHING;
     session
         .shape()
-        .make(
-            new Recipe.Triangulation(name, points, of(2), of(3), of(4), LevelRule.MEAN, crossings));
+        .make(new Triangulation(name, points, of(2), of(3), of(4), LevelRule.MEAN, crossings));
     refresh();
   }
 

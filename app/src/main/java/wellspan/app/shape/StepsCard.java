@@ -17,16 +17,18 @@ import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
-import wellspan.core.step.Extent;
-import wellspan.core.step.Recipe;
-import wellspan.core.step.RecordedStep;
-import wellspan.core.step.StepOutcome;
+import wellspan.core.operation.Extent;
+import wellspan.core.operation.Step;
+import wellspan.core.recipe.Triangulation;
+import wellspan.core.replay.Operations;
+import wellspan.core.replay.RecordedStep;
+import wellspan.core.replay.StepOutcome;
 import wellspan.core.triangulate.LevelRule;
 
 /** The steps of the selected item in their order, each with what it did. */
 final class StepsCard extends VBox {
   private final Session session;
-  private Optional<StepForm.Kind> adding = Optional.empty();
+  private Optional<Class<? extends Step>> adding = Optional.empty();
 
   StepsCard(Session session) {
     this.session = session;
@@ -62,7 +64,7 @@ final class StepsCard extends VBox {
                   .addAll(
                       Parts.row(Parts.label("made here", "muted"), away),
                       Parts.wrapped(m.result().told(), "docket-line"));
-              if (m.recipe() instanceof Recipe.Triangulation t) {
+              if (m.recipe() instanceof Triangulation t) {
                 rules(t);
               }
             });
@@ -84,7 +86,7 @@ final class StepsCard extends VBox {
   }
 
   /** Which level holds where two meet: the mend of crossing lines and of doubled points. */
-  private void rules(Recipe.Triangulation t) {
+  private void rules(Triangulation t) {
     getChildren()
         .addAll(
             Parts.row(
@@ -107,11 +109,11 @@ final class StepsCard extends VBox {
     return c;
   }
 
-  private void with(Recipe.Triangulation t, LevelRule duplicates, LevelRule crossings) {
+  private void with(Triangulation t, LevelRule duplicates, LevelRule crossings) {
     session
         .shape()
         .make(
-            new Recipe.Triangulation(
+            new Triangulation(
                 t.name(),
                 t.points(),
                 t.breaklines(),
@@ -158,8 +160,7 @@ final class StepsCard extends VBox {
   }
 
   private void add(Build.BuiltItem item) {
-    List<StepForm.Kind> kinds =
-        List.of(StepForm.Kind.values()).stream().filter(k -> k.fits(item.item())).toList();
+    List<Class<? extends Step>> kinds = Operations.stepsFor(item.item());
     if (kinds.isEmpty()) {
       getChildren().add(Parts.wrapped("There are no steps for items of this kind.", "muted"));
       return;
@@ -169,8 +170,8 @@ final class StepsCard extends VBox {
     kind.setId("step-kind");
     kind.setPromptText("Add a step …");
     kind.setPrefWidth(290);
-    kinds.forEach(k -> kind.getItems().add(k.title));
-    adding.filter(kinds::contains).ifPresent(k -> kind.setValue(k.title));
+    kinds.forEach(k -> kind.getItems().add(Operations.declared(k).title()));
+    adding.filter(kinds::contains).ifPresent(k -> kind.setValue(Operations.declared(k).title()));
     Choices.onChosen(
         kind,
         e -> {
@@ -182,7 +183,9 @@ final class StepsCard extends VBox {
         .filter(kinds::contains)
         .ifPresent(
             k -> {
-              StepForm form = new StepForm(session, item, k);
+              OperationForm<? extends Step> form =
+                  new OperationForm<>(
+                      session, "step-", k, Optional.of(item), new java.util.HashMap<>());
               Button add = Parts.button("Add the step", "primary", () -> take(item.id(), form));
               add.setId("step-add");
               Button leave =
@@ -197,9 +200,9 @@ final class StepsCard extends VBox {
             });
   }
 
-  private void take(ItemId id, StepForm form) {
+  private void take(ItemId id, OperationForm<? extends Step> form) {
     try {
-      var step = form.step();
+      Step step = form.operation();
       adding = Optional.empty();
       session.shape().add(id, step);
       session.shape().outlineProperty().set(List.of());

@@ -11,8 +11,8 @@ import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.recipe.TexturedGround;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.Recipe;
 
 /** Ground that a picture is to be laid over. */
 final class TextureForm extends Form {
@@ -54,7 +54,7 @@ final class TextureForm extends Form {
     makes(
         "Lay the picture over it",
         () ->
-            new Recipe.TexturedGround(
+            new TexturedGround(
                 filledIn(name, "Give the textured ground a name."),
                 surfaces.get(index(ground)),
                 pictures.get(index(picture)),

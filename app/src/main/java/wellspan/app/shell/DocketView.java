@@ -24,8 +24,8 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
 import wellspan.core.receive.Received;
+import wellspan.core.replay.RecordedStep;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.RecordedStep;
 
 /** The docket: the selected item's own journey in six cells under the six stops. */
 final class DocketView extends Pane {

@@ -12,9 +12,13 @@ import wellspan.core.finding.Stop;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
+import wellspan.core.operation.Outline;
+import wellspan.core.recipe.Copy;
+import wellspan.core.recipe.TexturedGround;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.Recipe;
-import wellspan.core.step.Step;
+import wellspan.core.step.DropFalseLevels;
+import wellspan.core.step.DropSpikes;
+import wellspan.core.step.Raise;
 
 class ShapeDeskTest extends SessionFixture {
   private static final Path SHORE = Path.of("..", "demo", "survey", "shore-survey.csv");
@@ -29,7 +33,7 @@ class ShapeDeskTest extends SessionFixture {
   @Test
   void stepsGoOnThroughTheNextRevision() throws Exception {
     receive(SHORE);
-    session.shape().add(POINTS, new Step.DropFalseLevels(false));
+    session.shape().add(POINTS, new DropFalseLevels(false));
     settle();
     assertThat(points()).isEqualTo(8917);
     receive(SHORE_B);
@@ -43,7 +47,7 @@ class ShapeDeskTest extends SessionFixture {
   @Test
   void cancellingAStepTakesItBack() throws Exception {
     receive(SHORE);
-    session.shape().add(POINTS, new Step.DropSpikes(0, false));
+    session.shape().add(POINTS, new DropSpikes(0, false));
     session.work().cancel();
     settle();
     assertThat(session.job().stepsOf(POINTS)).isEmpty();
@@ -54,8 +58,8 @@ class ShapeDeskTest extends SessionFixture {
   @Test
   void anEditWhileAStepRunsIsNotLost() throws Exception {
     receive(SHORE);
-    session.shape().add(POINTS, new Step.DropFalseLevels(false));
-    session.shape().add(POINTS, new Step.Raise(1));
+    session.shape().add(POINTS, new DropFalseLevels(false));
+    session.shape().add(POINTS, new Raise(1));
     settle();
     while (session.shape().outcomes(POINTS).size() < 2) {
       settle();
@@ -79,13 +83,13 @@ class ShapeDeskTest extends SessionFixture {
   @Test
   void volumesCountWithinAnOutlineAndBecomeEarthBodies() throws Exception {
     receive(ROAD);
-    session.shape().make(new Recipe.Copy("Twin", DESIGN));
+    session.shape().make(new Copy("Twin", DESIGN));
     settle();
     ItemId twin = new ItemId("job/terrain-surface/Twin");
-    session.shape().add(twin, new Step.Raise(2));
+    session.shape().add(twin, new Raise(2));
     settle();
-    Step.Outline square =
-        new Step.Outline.Drawn(
+    Outline square =
+        new Outline.Drawn(
             List.of(
                 412_500.0,
                 6_534_600.0,
@@ -103,7 +107,7 @@ class ShapeDeskTest extends SessionFixture {
     assertThat(c.volumes().orElseThrow().fill()).isCloseTo(20_000, within(1e-2));
     assertThat(c.volumes().orElseThrow().cut()).isZero();
 
-    Step.Outline beside = new Step.Outline.Drawn(List.of(0.0, 0.0, 9.0, 0.0, 9.0, 9.0));
+    Outline beside = new Outline.Drawn(List.of(0.0, 0.0, 9.0, 0.0, 9.0, 9.0));
     session.shape().compare(DESIGN, Optional.of(twin), Optional.of(beside));
     settle();
     assertThat(session.messageProperty().get()).contains("lies beside the surface");
@@ -128,7 +132,7 @@ class ShapeDeskTest extends SessionFixture {
   @Test
   void whatWasMadeCanBeTakenAway() throws Exception {
     receive(ROAD);
-    session.shape().make(new Recipe.Copy("Twin", DESIGN));
+    session.shape().make(new Copy("Twin", DESIGN));
     settle();
     ItemId twin = new ItemId("job/terrain-surface/Twin");
     assertThat(session.build().items()).containsKey(twin);
@@ -160,7 +164,7 @@ class ShapeDeskTest extends SessionFixture {
     ItemId grid = new ItemId("hinterland/terrain-surface/hinterland");
     ItemId picture = new ItemId("hinterland-png/image/hinterland");
     assertThat(session.build().items()).containsKeys(grid, picture);
-    session.shape().make(new Recipe.TexturedGround("Country", grid, picture, 8, 20, 0));
+    session.shape().make(new TexturedGround("Country", grid, picture, 8, 20, 0));
     settle();
     Item made = session.build().items().get(new ItemId("job/terrain-surface/Country")).item();
     assertThat(made.attributes().texture()).isPresent();

@@ -12,11 +12,11 @@ import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.Recipe;
 import wellspan.core.place.Control;
 import wellspan.core.place.SpotMark;
+import wellspan.core.replay.RecordedStep;
 import wellspan.core.schema.IfcSchema;
-import wellspan.core.step.Recipe;
-import wellspan.core.step.RecordedStep;
 import wellspan.core.unit.LinearUnit;
 
 /**

@@ -12,7 +12,7 @@ import wellspan.core.frame.FrameJson;
 import wellspan.core.place.PlacementJson;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.receive.ReadingRuleJson;
-import wellspan.core.step.StepJson;
+import wellspan.core.replay.OperationJson;
 
 /** Writes {@code job.json}: readable, in a stable order, with the version of its shape. */
 final class JobJson {
@@ -89,13 +89,13 @@ final class JobJson {
     n.set("control", PlacementJson.node(job.control()));
     n.set("marks", PlacementJson.node(job.marks()));
     ArrayNode recipes = n.putArray("recipes");
-    job.recipes().forEach(r -> recipes.add(StepJson.node(r)));
+    job.recipes().forEach(r -> recipes.add(OperationJson.node(r)));
     ObjectNode steps = n.putObject("steps");
     job.steps()
         .forEach(
             (id, list) -> {
               ArrayNode of = steps.putArray(id.value());
-              list.forEach(s -> of.add(StepJson.node(s)));
+              list.forEach(s -> of.add(OperationJson.node(s)));
             });
     return n;
   }

@@ -20,14 +20,14 @@ import wellspan.core.deliver.LocalZero;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameJson;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.Recipe;
 import wellspan.core.place.Control;
 import wellspan.core.place.PlacementJson;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.ReadingRuleJson;
-import wellspan.core.step.Recipe;
-import wellspan.core.step.RecordedStep;
-import wellspan.core.step.StepJson;
+import wellspan.core.replay.OperationJson;
+import wellspan.core.replay.RecordedStep;
 import wellspan.core.unit.LinearUnit;
 
 /**
@@ -105,7 +105,7 @@ final class JobReading {
     Map<ItemId, ItemSettings> settings = new TreeMap<>();
     n.map("items", v -> n.member("items", v, JobReading::settings))
         .forEach((id, s) -> settings.put(new ItemId(id), s));
-    List<Recipe> recipes = n.list("recipes", StepJson::recipe);
+    List<Recipe> recipes = n.list("recipes", OperationJson::recipe);
     Map<ItemId, List<RecordedStep>> steps = new TreeMap<>();
     n.get("steps")
         .ifPresent(
@@ -123,7 +123,7 @@ final class JobReading {
                                       e ->
                                           steps.put(
                                               new ItemId(e.getKey()),
-                                              m.list(e.getKey(), StepJson::step)));
+                                              m.list(e.getKey(), OperationJson::step)));
                               return "";
                             })));
     return new Job(

@@ -13,13 +13,13 @@ import java.util.TreeSet;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.Inputs;
+import wellspan.core.operation.Recipe;
 import wellspan.core.progress.Progress;
-import wellspan.core.step.Inputs;
-import wellspan.core.step.Maker;
-import wellspan.core.step.Recipe;
-import wellspan.core.step.RecordedStep;
-import wellspan.core.step.Shaper;
-import wellspan.core.step.StepOutcome;
+import wellspan.core.replay.RecipeRun;
+import wellspan.core.replay.RecordedStep;
+import wellspan.core.replay.StepOutcome;
+import wellspan.core.replay.StepRun;
 
 /**
  * What steps and recipes made of the items of a job: a function of the placed items and what is
@@ -50,7 +50,7 @@ public record Shaping(Map<ItemId, ShapedItem> shaped, Map<String, MadeItems> mad
    *
    * @param used what it was made of
    */
-  public record MadeItems(Recipe recipe, Map<ItemId, Item> used, Maker.Made result) {}
+  public record MadeItems(Recipe recipe, Map<ItemId, Item> used, Recipe.Made result) {}
 
   /** Thrown instead of working where only what is ready is wanted. */
   static final class NotReady extends RuntimeException {
@@ -185,11 +185,11 @@ public record Shaping(Map<ItemId, ShapedItem> shaped, Map<String, MadeItems> mad
         return known;
       }
       Progress p = progress.orElseThrow(NotReady::new);
-      Maker.Made result = Maker.make(recipe, inputs(used), p);
+      Recipe.Made result = RecipeRun.of(recipe, inputs(used), p);
       return new MadeItems(
           recipe,
           used,
-          new Maker.Made(alone(result.items(), Set.of()), result.told(), result.findings()));
+          new Recipe.Made(alone(result.items(), Set.of()), result.told(), result.findings()));
     }
 
     private static Inputs inputs(Map<ItemId, Item> used) {
@@ -249,7 +249,7 @@ public record Shaping(Map<ItemId, ShapedItem> shaped, Map<String, MadeItems> mad
       Item now = outcomes.isEmpty() ? start : outcomes.getLast().item();
       for (int i = outcomes.size(); i < steps.size(); i++) {
         Progress p = progress.orElseThrow(NotReady::new);
-        StepOutcome o = Shaper.apply(steps.get(i), now, inputs(used), p);
+        StepOutcome o = StepRun.of(steps.get(i), now, inputs(used), p);
         outcomes.add(alone(o, outcomes));
         now = o.item();
       }

@@ -3,6 +3,7 @@ package wellspan.core.overlay;
 import java.util.Arrays;
 import wellspan.core.geom.Mesh;
 import wellspan.core.progress.Progress;
+import wellspan.core.step.Clip;
 import wellspan.core.terrain.TriangleIndex;
 
 /**

@@ -29,9 +29,9 @@ import wellspan.core.job.Source;
 import wellspan.core.place.Control;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.proof.Boundaries;
+import wellspan.core.recipe.Triangulation;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.Recipe;
 import wellspan.core.triangulate.BreaklineChains;
 import wellspan.core.unit.LinearUnit;
 
@@ -95,7 +95,7 @@ public final class Packing {
         build
             .shaping()
             .maker(i.id())
-            .map(m -> m.recipe() instanceof Recipe.Triangulation t ? t.breaklines() : null)
+            .map(m -> m.recipe() instanceof Triangulation t ? t.breaklines() : null)
             .orElseGet(
                 () -> List.of(ItemId.of(i.source(), "string", i.item().name() + BREAKLINES)));
     List<Polyline> out = new ArrayList<>();

@@ -1,5 +1,5 @@
 /**
- * Recorded preparations of items: what was done, in which order, with which figures before and
- * after. The source is never changed; on a new revision the same steps run again.
+ * Operations that prepare an item, each a record with its parameters. The source is never changed;
+ * on a new revision the same steps run again.
  */
 package wellspan.core.step;

@@ -9,6 +9,7 @@ import java.util.TreeMap;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.MeshEdges;
 import wellspan.core.geom.Polyline;
+import wellspan.core.operation.Step;
 import wellspan.core.progress.Progress;
 
 /**

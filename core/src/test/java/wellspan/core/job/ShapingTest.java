@@ -15,15 +15,26 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
+import wellspan.core.operation.Outline;
+import wellspan.core.operation.Recipe;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.recipe.Copy;
+import wellspan.core.recipe.Earth;
+import wellspan.core.recipe.Triangulation;
+import wellspan.core.replay.RecipeRun;
+import wellspan.core.replay.RecordedStep;
+import wellspan.core.replay.StepOutcome;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.Maker;
-import wellspan.core.step.Recipe;
-import wellspan.core.step.RecordedStep;
-import wellspan.core.step.Step;
-import wellspan.core.step.StepOutcome;
+import wellspan.core.step.Clip;
+import wellspan.core.step.CutCover;
+import wellspan.core.step.DropFalseLevels;
+import wellspan.core.step.DropSpikes;
+import wellspan.core.step.MergeDuplicates;
+import wellspan.core.step.Raise;
+import wellspan.core.step.SetIn;
+import wellspan.core.step.Simplify;
 import wellspan.core.terrain.Grounds;
 import wellspan.core.triangulate.LevelRule;
 
@@ -59,7 +70,7 @@ class ShapingTest {
   }
 
   private static Recipe triangulation() {
-    return new Recipe.Triangulation(
+    return new Triangulation(
         "Ground",
         List.of(POINTS),
         List.of(EDGE),
@@ -71,13 +82,13 @@ class ShapingTest {
 
   private static Job withGround() {
     return job()
-        .withSteps(POINTS, List.of(RecordedStep.of(new Step.DropFalseLevels(false))))
+        .withSteps(POINTS, List.of(RecordedStep.of(new DropFalseLevels(false))))
         .withRecipe(triangulation())
         .withSteps(
             GROUND,
             List.of(
-                RecordedStep.of(new Step.Clip(new Step.Outline.Of(EDGE, 0), true)),
-                RecordedStep.of(new Step.Raise(1))));
+                RecordedStep.of(new Clip(new Outline.Of(EDGE, 0), true)),
+                RecordedStep.of(new Raise(1))));
   }
 
   private static Mesh ground(Build b) {
@@ -117,7 +128,7 @@ class ShapingTest {
             .orElseThrow(() -> new AssertionError("nothing was to be done"));
     assertThat(ground(again)).isSameAs(ground(first));
     List<RecordedStep> more = new ArrayList<>(first.job().stepsOf(GROUND));
-    more.add(RecordedStep.of(new Step.Raise(1)));
+    more.add(RecordedStep.of(new Raise(1)));
     Job next = first.job().withSteps(GROUND, more);
     assertThat(first.ready(next, read)).isEmpty();
     Build longer = first.next(next, read, Progress.NONE);
@@ -129,7 +140,7 @@ class ShapingTest {
   void aStepThatIsOffChangesNothingAndStays() {
     Job job = withGround();
     List<RecordedStep> off =
-        job.stepsOf(GROUND).stream().map(s -> s.switched(s.step() instanceof Step.Clip)).toList();
+        job.stepsOf(GROUND).stream().map(s -> s.switched(s.step() instanceof Clip)).toList();
     Build b = Build.of(job.withSteps(GROUND, off), survey(-999, 0));
     Build on = Build.of(job, survey(-999, 0));
     assertThat(ground(b).bounds().minH()).isCloseTo(ground(on).bounds().minH() - 1, within(1e-9));
@@ -145,8 +156,8 @@ class ShapingTest {
             .withSteps(
                 GROUND,
                 List.of(
-                    RecordedStep.of(new Step.Clip(new Step.Outline.Of(gone, 0), true)),
-                    RecordedStep.of(new Step.Simplify(0))));
+                    RecordedStep.of(new Clip(new Outline.Of(gone, 0), true)),
+                    RecordedStep.of(new Simplify(0))));
     Build b = Build.of(job, survey(-999, 0));
     assertThat(ground(b).planArea()).isCloseTo(40_000, within(1e-3));
     assertThat(b.findings().stream().filter(f -> f.code().equals("step.failed")))
@@ -168,9 +179,7 @@ class ShapingTest {
         withGround()
             .withSteps(
                 GROUND,
-                List.of(
-                    RecordedStep.of(
-                        new Step.CutCover("Lawn", "grass", new Step.Outline.Of(EDGE, 0)))));
+                List.of(RecordedStep.of(new CutCover("Lawn", "grass", new Outline.Of(EDGE, 0)))));
     Build b = Build.of(job, survey(-999, 0));
     ItemId lawn = new ItemId("job/cover/Lawn");
     Shape.Faces cover = (Shape.Faces) b.items().get(lawn).item().shape();
@@ -185,9 +194,9 @@ class ShapingTest {
     ItemId copy = new ItemId("job/terrain-surface/Copy");
     Job job =
         withGround()
-            .withRecipe(new Recipe.Copy("Copy", GROUND))
-            .withSteps(copy, List.of(RecordedStep.of(new Step.SetIn(GROUND))))
-            .withSteps(GROUND, List.of(RecordedStep.of(new Step.SetIn(copy))));
+            .withRecipe(new Copy("Copy", GROUND))
+            .withSteps(copy, List.of(RecordedStep.of(new SetIn(GROUND))))
+            .withSteps(GROUND, List.of(RecordedStep.of(new SetIn(copy))));
     assertThat(Build.of(job, survey(-999, 0)).items()).containsKeys(GROUND, copy);
   }
 
@@ -196,9 +205,9 @@ class ShapingTest {
     ItemId copy = new ItemId("job/terrain-surface/New");
     Job job =
         withGround()
-            .withRecipe(new Recipe.Copy("New", GROUND))
-            .withSteps(copy, List.of(RecordedStep.of(new Step.Raise(0.5))))
-            .withRecipe(new Recipe.Earth("Earth", GROUND, copy));
+            .withRecipe(new Copy("New", GROUND))
+            .withSteps(copy, List.of(RecordedStep.of(new Raise(0.5))))
+            .withRecipe(new Earth("Earth", GROUND, copy));
     Build b = Build.of(job, survey(-999, 0));
     Shape.Faces fill =
         (Shape.Faces) b.items().get(new ItemId("job/body/Earth fill")).item().shape();
@@ -213,13 +222,12 @@ class ShapingTest {
             .withSteps(
                 POINTS,
                 List.of(
-                    new RecordedStep(new Step.DropSpikes(2.5, false), false),
-                    RecordedStep.of(new Step.MergeDuplicates(LevelRule.LOWEST)),
+                    new RecordedStep(new DropSpikes(2.5, false), false),
+                    RecordedStep.of(new MergeDuplicates(LevelRule.LOWEST)),
                     RecordedStep.of(
-                        new Step.Clip(
-                            new Step.Outline.Drawn(List.of(0.0, 0.0, 1.5, 0.0, 1.0, 1.0)), false))))
-            .withRecipe(new Recipe.Earth("Earth", GROUND, POINTS))
-            .withRecipe(new Recipe.Copy("Twin", GROUND));
+                        new Clip(new Outline.Drawn(List.of(0.0, 0.0, 1.5, 0.0, 1.0, 1.0)), false))))
+            .withRecipe(new Earth("Earth", GROUND, POINTS))
+            .withRecipe(new Copy("Twin", GROUND));
     assertThat(JobReading.read(JobJson.write(job), "job.json").job()).isEqualTo(job);
   }
 
@@ -238,8 +246,7 @@ class ShapingTest {
 
   @Test
   void aStepThatHasGainedAParameterOpensWithItsUsualValue() throws Exception {
-    Job job =
-        withGround().withSteps(GROUND, List.of(RecordedStep.of(new Step.DropSpikes(0, false))));
+    Job job = withGround().withSteps(GROUND, List.of(RecordedStep.of(new DropSpikes(0, false))));
     String before = JobJson.write(job).replaceAll(",\\s*\"refill\" : false", "");
     assertThat(before).doesNotContain("refill");
     JobReading.Opened opened = JobReading.read(before, "job.json");
@@ -254,8 +261,8 @@ class ShapingTest {
             .withSteps(
                 GROUND,
                 List.of(
-                    RecordedStep.of(new Step.CutCover("Grass", "grass", square(40))),
-                    RecordedStep.of(new Step.CutCover("Grass", "grass", square(90)))));
+                    RecordedStep.of(new CutCover("Grass", "grass", square(40))),
+                    RecordedStep.of(new CutCover("Grass", "grass", square(90)))));
     Build build = Build.of(job, survey(-999, 0));
     List<Double> areas =
         build.items().values().stream()
@@ -271,7 +278,7 @@ class ShapingTest {
   void aCancelledRecipeIsNoFailure() {
     assertThatThrownBy(
             () ->
-                Maker.make(
+                RecipeRun.of(
                     triangulation(),
                     id -> {
                       throw new java.util.concurrent.CancellationException();
@@ -281,8 +288,8 @@ class ShapingTest {
   }
 
   /** A square of 30 m. */
-  private static Step.Outline square(double at) {
+  private static Outline square(double at) {
     double e = Grounds.E + at, n = Grounds.N + at;
-    return new Step.Outline.Drawn(List.of(e, n, e + 30, n, e + 30, n + 30, e, n + 30));
+    return new Outline.Drawn(List.of(e, n, e + 30, n, e + 30, n + 30, e, n + 30));
   }
 }

@@ -22,13 +22,14 @@ import wellspan.core.job.ItemSettings;
 import wellspan.core.job.Job;
 import wellspan.core.job.Revision;
 import wellspan.core.job.Source;
+import wellspan.core.operation.Step;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.place.SpotMark;
 import wellspan.core.receive.Received;
+import wellspan.core.replay.RecordedStep;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.NamedPoint;
-import wellspan.core.step.RecordedStep;
-import wellspan.core.step.Step;
+import wellspan.core.step.Raise;
 import wellspan.core.unit.LinearUnit;
 
 class PackingTest {
@@ -147,7 +148,7 @@ class PackingTest {
 
   @Test
   void aStepChangesTheFingerprintAndOneThatIsOffDoesNot() {
-    Step raise = new Step.Raise(0.5);
+    Step raise = new Raise(0.5);
     String plain = print(job(), delivery());
     String raised = print(job().withSteps(PEGS, List.of(RecordedStep.of(raise))), delivery());
     assertThat(raised).isNotEqualTo(plain);

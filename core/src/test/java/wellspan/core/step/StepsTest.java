@@ -16,10 +16,21 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.Inputs;
+import wellspan.core.operation.Outline;
+import wellspan.core.operation.Recipe;
+import wellspan.core.operation.Step;
 import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
+import wellspan.core.recipe.GradedPad;
+import wellspan.core.recipe.TexturedGround;
+import wellspan.core.replay.OperationJson;
+import wellspan.core.replay.RecipeRun;
+import wellspan.core.replay.RecordedStep;
+import wellspan.core.replay.StepOutcome;
+import wellspan.core.replay.StepRun;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.core.terrain.Grounds;
@@ -84,7 +95,7 @@ class StepsTest {
   }
 
   private static StepOutcome on(Item item, Step step) {
-    return Shaper.apply(RecordedStep.of(step), item, INPUTS, Progress.NONE);
+    return StepRun.of(RecordedStep.of(step), item, INPUTS, Progress.NONE);
   }
 
   private static Mesh mesh(StepOutcome o) {
@@ -101,16 +112,15 @@ class StepsTest {
     double wider = mesh(on(ground(), clip(OUTLINE, 2, true))).planArea();
     // a rectangle of 44 × 34 less what rounding its corners takes off
     assertThat(wider).isBetween(44 * 34 - 4.0, 44 * 34 - 3.0);
-    Step.Outline drawn =
-        new Step.Outline.Drawn(
+    Outline drawn =
+        new Outline.Drawn(
             List.of(
                 Grounds.E, Grounds.N, Grounds.E + 10, Grounds.N, Grounds.E + 10, Grounds.N + 10));
-    assertThat(mesh(on(ground(), new Step.Clip(drawn, true))).planArea())
-        .isCloseTo(50, within(1e-9));
+    assertThat(mesh(on(ground(), new Clip(drawn, true))).planArea()).isCloseTo(50, within(1e-9));
   }
 
   private static Step clip(ItemId id, double offset, boolean inside) {
-    return new Step.Clip(new Step.Outline.Of(id, offset), inside);
+    return new Clip(new Outline.Of(id, offset), inside);
   }
 
   @Test
@@ -118,7 +128,7 @@ class StepsTest {
     assertThat(on(ground(), clip(OPEN, 0, true)).told()).contains("no closed line");
     assertThat(on(ground(), clip(ROAD, 0, true)).told()).contains("needs a width");
     assertThat(on(ground(), clip(PEGS, 0, true)).told()).contains("is no outline");
-    Step two = new Step.Clip(new Step.Outline.Drawn(List.of(0.0, 0.0, 1.0, 1.0)), true);
+    Step two = new Clip(new Outline.Drawn(List.of(0.0, 0.0, 1.0, 1.0)), true);
     assertThat(on(ground(), two).told()).contains("three corners");
     StepOutcome o = on(ground(), clip(new ItemId("gone"), 0, true));
     assertThat(o.failed()).isTrue();
@@ -127,20 +137,20 @@ class StepsTest {
 
   @Test
   void aDesignIsSetInAndItsStepAtTheSeamIsAFinding() {
-    StepOutcome o = on(ground(), new Step.SetIn(DESIGN));
+    StepOutcome o = on(ground(), new SetIn(DESIGN));
     assertThat(mesh(o).planArea()).isCloseTo(10_000, within(1e-6));
     assertThat(o.findings()).extracting(f -> f.code()).containsExactly("terrain.seam");
     // the ground lies at 5.6 … 6.4 m along the design at 8 m
     assertThat(o.told()).contains("2.400 m");
-    assertThat(on(ground(), new Step.SetIn(OUTLINE)).told()).contains("is no surface");
+    assertThat(on(ground(), new SetIn(OUTLINE)).told()).contains("is no surface");
   }
 
   @Test
   void raisingMovesEveryKindThatHasLevels() {
-    assertThat(on(ground(), new Step.Raise(-2)).after().lowest()).isCloseTo(3, within(1e-12));
-    Shape.Lines l = (Shape.Lines) on(OTHERS.get(OUTLINE), new Step.Raise(1.5)).item().shape();
+    assertThat(on(ground(), new Raise(-2)).after().lowest()).isCloseTo(3, within(1e-12));
+    Shape.Lines l = (Shape.Lines) on(OTHERS.get(OUTLINE), new Raise(1.5)).item().shape();
     assertThat(l.lines().getFirst().point(2).height()).isEqualTo(1.5);
-    assertThat(on(points(), new Step.Raise(1)).after().highest()).isEqualTo(21);
+    assertThat(on(points(), new Raise(1)).after().highest()).isEqualTo(21);
   }
 
   private static Item points() {
@@ -158,7 +168,7 @@ class StepsTest {
   @Test
   void pointsAtOnePlaceBecomeOneByTheRule() {
     for (LevelRule rule : LevelRule.values()) {
-      StepOutcome o = on(points(), new Step.MergeDuplicates(rule));
+      StepOutcome o = on(points(), new MergeDuplicates(rule));
       assertThat(o.after().points()).isEqualTo(100);
       NamedPoint first = ((Shape.Points) o.item().shape()).points().getFirst();
       double expected =
@@ -185,10 +195,10 @@ class StepsTest {
     Mesh m = Grounds.grid(20, 20, 5, (x, y) -> 5 + 0.02 * x);
     Mesh holed = m.only(t -> t != 402 && t != 403 && (t < 760 || t > 779 || t > 777));
     Item s = Item.surface("Ground", holed);
-    assertThat(on(s, new Step.FillHoles(30)).told()).contains("2 triangles put in, 25.0 m²");
-    assertThat(on(s, new Step.DropIslands(1e9)).failed()).isFalse();
-    assertThat(on(ground(), new Step.Trim(4, 0)).after().triangles()).isZero();
-    assertThat(on(ground(), new Step.Trim(0, 0)).after().triangles()).isEqualTo(800);
+    assertThat(on(s, new FillHoles(30)).told()).contains("2 triangles put in, 25.0 m²");
+    assertThat(on(s, new DropIslands(1e9)).failed()).isFalse();
+    assertThat(on(ground(), new Trim(4, 0)).after().triangles()).isZero();
+    assertThat(on(ground(), new Trim(0, 0)).after().triangles()).isEqualTo(800);
   }
 
   @Test
@@ -198,28 +208,26 @@ class StepsTest {
     xyz[3 * 220 + 2] = -999;
     xyz[3 * 130 + 2] += 9;
     Item s = Item.surface("G", new Mesh(xyz, m.triangles()));
-    StepOutcome clean = on(s, new Step.DropFalseLevels(true));
+    StepOutcome clean = on(s, new DropFalseLevels(true));
     assertThat(clean.told()).contains("1 at -999.000 m");
-    StepOutcome flat = on(clean.item(), new Step.DropSpikes(0, true));
+    StepOutcome flat = on(clean.item(), new DropSpikes(0, true));
     assertThat(flat.told()).startsWith("1 points dropped");
     assertThat(mesh(flat).planArea()).isCloseTo(10_000, within(1e-6));
     assertThat(flat.after().highest()).isLessThan(28);
-    StepOutcome open = on(s, new Step.DropFalseLevels(false));
+    StepOutcome open = on(s, new DropFalseLevels(false));
     assertThat(mesh(open).planArea()).isLessThan(10_000);
   }
 
   @Test
   void simplifyingKeepsItsPromiseAndSaysIt() {
-    StepOutcome o = on(ground(), new Step.Simplify(0.01));
+    StepOutcome o = on(ground(), new Simplify(0.01));
     assertThat(o.after().triangles()).isLessThan(o.before().triangles());
     assertThat(o.told()).contains("no vertex lies more than 0.0");
   }
 
   @Test
   void aCoverThatMissesTheSurfaceIsASentence() {
-    Step far =
-        new Step.CutCover(
-            "Lawn", "", new Step.Outline.Drawn(List.of(0.0, 0.0, 1.0, 0.0, 1.0, 1.0)));
+    Step far = new CutCover("Lawn", "", new Outline.Drawn(List.of(0.0, 0.0, 1.0, 0.0, 1.0, 1.0)));
     assertThat(on(ground(), far).told()).contains("lies beside the surface");
   }
 
@@ -227,42 +235,43 @@ class StepsTest {
   void stepsThatAreNotForAKindSaySo() {
     List<Step> forSurfaces =
         List.of(
-            new Step.DropFlawedTriangles(0.001),
-            new Step.DropIslands(1),
-            new Step.Trim(1, 1),
-            new Step.SetIn(DESIGN),
-            new Step.Simplify(1),
-            new Step.FillHoles(1),
-            new Step.CutCover("c", "m", new Step.Outline.Of(OUTLINE, 0)));
+            new DropFlawedTriangles(0.001),
+            new DropIslands(1),
+            new Trim(1, 1),
+            new SetIn(DESIGN),
+            new Simplify(1),
+            new FillHoles(1),
+            new CutCover("c", "m", new Outline.Of(OUTLINE, 0)));
     for (Step s : forSurfaces) {
       assertThat(on(points(), s).told()).as(s.title()).contains("not for an item of the kind");
     }
-    assertThat(on(ground(), new Step.MergeDuplicates(LevelRule.MEAN)).failed()).isTrue();
-    assertThat(on(OTHERS.get(ROAD), new Step.Raise(1)).failed()).isTrue();
-    assertThat(on(OTHERS.get(OPEN), new Step.Trim(1, 1)).failed()).isTrue();
+    assertThat(on(ground(), new MergeDuplicates(LevelRule.MEAN)).failed()).isTrue();
+    assertThat(on(OTHERS.get(ROAD), new Raise(1)).failed()).isTrue();
+    assertThat(on(OTHERS.get(OPEN), new Trim(1, 1)).failed()).isTrue();
   }
 
   @Test
   void everyStepHasATitleAndSurvivesJson() {
     List<Step> all =
         List.of(
-            new Step.DropFalseLevels(true),
-            new Step.DropSpikes(1.5, false),
-            new Step.MergeDuplicates(LevelRule.LOWEST),
-            new Step.DropFlawedTriangles(0.001),
-            new Step.DropIslands(5),
-            new Step.Trim(40, 2),
+            new DropFalseLevels(true),
+            new DropSpikes(1.5, false),
+            new MergeDuplicates(LevelRule.LOWEST),
+            new DropFlawedTriangles(0.001),
+            new DropIslands(5),
+            new Trim(40, 2),
             clip(OUTLINE, 1.5, false),
-            new Step.SetIn(DESIGN),
-            new Step.Raise(-0.1),
-            new Step.Simplify(0.02),
-            new Step.FillHoles(9),
-            new Step.CutCover("Lawn", "grass", new Step.Outline.Of(OUTLINE, 0)));
+            new SetIn(DESIGN),
+            new Raise(-0.1),
+            new Simplify(0.02),
+            new FillHoles(9),
+            new CutCover("Lawn", "grass", new Outline.Of(OUTLINE, 0)));
     for (Step s : all) {
       assertThat(s.title()).isNotBlank();
       RecordedStep off = new RecordedStep(s, false);
-      assertThat(StepJson.step(StepJson.node(off))).isEqualTo(off);
-      assertThat(StepJson.step(StepJson.node(RecordedStep.of(s)))).isEqualTo(RecordedStep.of(s));
+      assertThat(OperationJson.step(OperationJson.node(off))).isEqualTo(off);
+      assertThat(OperationJson.step(OperationJson.node(RecordedStep.of(s))))
+          .isEqualTo(RecordedStep.of(s));
     }
   }
 
@@ -270,11 +279,11 @@ class StepsTest {
   void aPadIsMadeWithItsFigures() {
     ItemId ground = new ItemId("s/terrain-surface/Ground");
     Item flat = Item.surface("Ground", Grounds.grid(20, 20, 5, (x, y) -> 0));
-    Recipe.GradedPad recipe =
-        new Recipe.GradedPad(
+    GradedPad recipe =
+        new GradedPad(
             "Yard",
             ground,
-            new Step.Outline.Drawn(
+            new Outline.Drawn(
                 List.of(
                     Grounds.E + 40.0,
                     Grounds.N + 40.0,
@@ -289,32 +298,32 @@ class StepsTest {
             180,
             1.5,
             2);
-    assertThat(StepJson.recipe(StepJson.node(recipe))).isEqualTo(recipe);
-    Maker.Made made = Maker.make(recipe, id -> flat, Progress.NONE);
+    assertThat(OperationJson.recipe(OperationJson.node(recipe))).isEqualTo(recipe);
+    Recipe.Made made = RecipeRun.of(recipe, id -> flat, Progress.NONE);
     assertThat(made.findings()).isEmpty();
     assertThat(made.told()).startsWith("400.0 m² with ").contains("cut 0.0 m³");
     Mesh pad = ((Shape.Faces) made.items().getFirst().shape()).mesh();
     // 2 % towards the south: 0.2 m higher at the northern side, 10 m from the middle
     assertThat(pad.bounds().maxH()).isCloseTo(1.2, within(1e-6));
-    Maker.Made high =
-        Maker.make(
-            new Recipe.GradedPad("Yard", ground, recipe.outline(), 99, 0, 0, 1, 9),
+    Recipe.Made high =
+        RecipeRun.of(
+            new GradedPad("Yard", ground, recipe.outline(), 99, 0, 0, 1, 9),
             id -> flat,
             Progress.NONE);
     assertThat(high.findings()).extracting(f -> f.code()).containsExactly("terrain.slope-open");
-    Maker.Made none =
-        Maker.make(
-            new Recipe.GradedPad("Yard", ground, recipe.outline(), 1, 0, 0, -1, 9),
+    Recipe.Made none =
+        RecipeRun.of(
+            new GradedPad("Yard", ground, recipe.outline(), 1, 0, 0, -1, 9),
             id -> flat,
             Progress.NONE);
     assertThat(none.items()).isEmpty();
-    assertThat(none.told()).contains("greater than zero");
+    assertThat(none.told()).contains("slope in cut").contains("0 or more");
   }
 
   private static final ItemId HILL = new ItemId("s/terrain-surface/Hill");
   private static final ItemId PHOTO = new ItemId("s/image/Photo");
 
-  private static Maker.Made textured(double pixel, double spacing, double error) {
+  private static Recipe.Made textured(double pixel, double spacing, double error) {
     Mesh hill = Grounds.grid(50, 50, 2, (x, y) -> 5 * Math.sin(x / 15) + y / 20);
     int[] argb = new int[60 * 40];
     java.util.Arrays.fill(argb, 0xFF336699);
@@ -325,14 +334,14 @@ class StepsTest {
             PicturePlace.ofWorld(
                 new double[] {1, 0, 0, -1, Grounds.E + 10.5, Grounds.N + 49.5}, 60, 40));
     Map<ItemId, Item> items = Map.of(HILL, Item.surface("Hill", hill), PHOTO, photo);
-    Recipe r = new Recipe.TexturedGround("Tex", HILL, PHOTO, pixel, spacing, error);
-    assertThat(StepJson.recipe(StepJson.node(r))).isEqualTo(r);
-    return Maker.make(r, items::get, Progress.NONE);
+    Recipe r = new TexturedGround("Tex", HILL, PHOTO, pixel, spacing, error);
+    assertThat(OperationJson.recipe(OperationJson.node(r))).isEqualTo(r);
+    return RecipeRun.of(r, items::get, Progress.NONE);
   }
 
   @Test
   void groundIsCutToThePictureAndThePictureToTheGround() {
-    Maker.Made made = textured(0.5, 0, 0);
+    Recipe.Made made = textured(0.5, 0, 0);
     Item ground = made.items().getFirst();
     Shape.Faces s = (Shape.Faces) ground.shape();
     assertThat(s.mesh().planArea()).isCloseTo(60 * 40, within(1e-6));
@@ -345,18 +354,17 @@ class StepsTest {
     }
     assertThat(made.findings()).extracting(f -> f.code()).containsExactly("terrain.texture-part");
     Item moved =
-        Shaper.apply(RecordedStep.of(new Step.Raise(1)), ground, id -> ground, Progress.NONE)
-            .item();
+        StepRun.of(RecordedStep.of(new Raise(1)), ground, id -> ground, Progress.NONE).item();
     assertThat(moved.attributes().texture()).isPresent();
   }
 
   @Test
   void texturedGroundCanBeMadeLighterWithinAnError() {
     int full = ((Shape.Faces) textured(1, 0, 0).items().getFirst().shape()).mesh().triangleCount();
-    Maker.Made simple = textured(1, 0, 0.05);
+    Recipe.Made simple = textured(1, 0, 0.05);
     assertThat(((Shape.Faces) simple.items().getFirst().shape()).mesh().triangleCount())
         .isLessThan(full / 2);
-    Maker.Made spaced = textured(1, 5, 0);
+    Recipe.Made spaced = textured(1, 5, 0);
     assertThat(((Shape.Faces) spaced.items().getFirst().shape()).mesh().triangleCount())
         .isEqualTo(2 * 12 * 8);
     assertThat(textured(1, 0.001, 0).told()).contains("Choose a larger one");

@@ -3,6 +3,7 @@ package wellspan.exchange.ifc.read;
 import java.util.ArrayList;
 import java.util.List;
 import wellspan.core.geom.Chords;
+import wellspan.core.operation.Outline;
 
 /**
  * Outlines of the profiles that are given by their measures, about the middle of their bounding box

@@ -1,8 +1,9 @@
-package wellspan.core.step;
+package wellspan.core.replay;
 
 import java.util.List;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
+import wellspan.core.operation.Extent;
 
 /**
  * What a step made of an item.
@@ -21,9 +22,9 @@ public record StepOutcome(
     String told,
     List<Finding> findings) {
 
-  static StepOutcome passed(RecordedStep step, Item item) {
+  static StepOutcome unchanged(RecordedStep step, Item item, String told) {
     Extent e = Extent.of(item);
-    return new StepOutcome(step, item, List.of(), e, e, "Switched off.", List.of());
+    return new StepOutcome(step, item, List.of(), e, e, told, List.of());
   }
 
   /** The same, leaving other items besides. */

@@ -1,4 +1,4 @@
-package wellspan.core.step;
+package wellspan.core.operation;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,20 +14,20 @@ import wellspan.core.picture.PicturePlace;
 import wellspan.core.reshape.SurfaceJoin;
 import wellspan.core.shape.Shape;
 
-/** The areas that outlines of steps stand for. */
-final class Outlines {
+/** The areas that outlines of operations stand for. */
+public final class OutlineArea {
   /** Distance of points along an alignment whose strip is taken, metres. */
   private static final double STRIP_STEP = 0.5;
 
-  private Outlines() {}
+  private OutlineArea() {}
 
   /**
    * @throws IllegalArgumentException with a sentence, if the outline encloses nothing
    */
-  static Geometry area(Step.Outline outline, Inputs inputs) {
+  public static Geometry of(Outline outline, Inputs inputs) {
     return switch (outline) {
-      case Step.Outline.Drawn d -> drawn(d.ring());
-      case Step.Outline.Of o -> of(inputs.item(o.source()), o.offset());
+      case Outline.Drawn d -> drawn(d.ring());
+      case Outline.Of o -> of(inputs.item(o.source()), o.offset());
     };
   }
 
@@ -90,7 +90,7 @@ final class Outlines {
           "The strip along an alignment needs a width: give an offset greater than zero.");
     }
     Coordinate[] line =
-        a.everyWithEnds(STRIP_STEP).stream().map(Outlines::place).toArray(Coordinate[]::new);
+        a.everyWithEnds(STRIP_STEP).stream().map(OutlineArea::place).toArray(Coordinate[]::new);
     return new GeometryFactory().createLineString(line).buffer(half, 16, 2);
   }
 

@@ -1,4 +1,4 @@
-package wellspan.core.step;
+package wellspan.core.operation;
 
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;

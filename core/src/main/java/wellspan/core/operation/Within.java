@@ -1,4 +1,4 @@
-package wellspan.core.step;
+package wellspan.core.operation;
 
 import wellspan.core.geom.Mesh;
 import wellspan.core.progress.Progress;
@@ -13,8 +13,8 @@ public final class Within {
    * @throws IllegalArgumentException with a sentence, if the outline encloses nothing of it
    * @throws java.util.concurrent.CancellationException if cancelled
    */
-  public static Mesh of(Mesh surface, Step.Outline outline, Inputs inputs, Progress progress) {
-    Mesh part = PlanClip.inside(surface, Outlines.area(outline, inputs), progress);
+  public static Mesh of(Mesh surface, Outline outline, Inputs inputs, Progress progress) {
+    Mesh part = PlanClip.inside(surface, OutlineArea.of(outline, inputs), progress);
     if (part.triangleCount() == 0) {
       throw new IllegalArgumentException(
           "The outline lies beside the surface. Choose another one.");

@@ -1,4 +1,6 @@
-package wellspan.core.step;
+package wellspan.core.replay;
+
+import wellspan.core.operation.Step;
 
 /** A step of an item, switched on or off. */
 public record RecordedStep(Step step, boolean on) {

@@ -1,4 +1,4 @@
-package wellspan.core.step;
+package wellspan.core.replay;
 
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.core.JsonGenerator;
@@ -21,16 +21,23 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.ser.std.StdSerializer;
 import com.fasterxml.jackson.databind.type.LogicalType;
 import java.io.IOException;
+import java.lang.reflect.RecordComponent;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.Operation;
+import wellspan.core.operation.Outline;
+import wellspan.core.operation.Parameter;
+import wellspan.core.operation.Recipe;
+import wellspan.core.operation.Step;
 import wellspan.core.triangulate.LevelRule;
 
 /**
  * Steps and recipes as JSON: the member {@code step}, {@code recipe} or {@code from} names the
  * kind, the others are its parameters by name.
  */
-public final class StepJson {
+public final class OperationJson {
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "step")
   private interface StepKind {}
 
@@ -42,24 +49,7 @@ public final class StepJson {
 
   private static final ObjectMapper JSON = mapper();
 
-  /**
-   * Parameters that may be left out, by kind: those that a kind has gained, and those whose usual
-   * value goes without saying. Whoever gives a kind one more parameter adds it here, so that jobs
-   * saved before open.
-   */
-  private static final Map<String, String> USUAL =
-      Map.of(
-          "drop false levels", "{\"refill\":false}",
-          "drop spikes", "{\"height\":0,\"refill\":false}",
-          "merge duplicates", "{\"rule\":\"mean\"}",
-          "fill holes", "{\"largest\":0}",
-          "clip", "{\"inside\":true}",
-          "item", "{\"offset\":0}",
-          "contours", "{\"base\":0,\"majorEvery\":5}",
-          "triangulation",
-              "{\"points\":[],\"breaklines\":[],\"boundaries\":[],\"holes\":[],\"duplicates\":\"mean\",\"crossings\":\"mean\"}");
-
-  private StepJson() {}
+  private OperationJson() {}
 
   private static ObjectMapper mapper() {
     SimpleModule own = new SimpleModule();
@@ -95,7 +85,7 @@ public final class StepJson {
             .addModule(own)
             .addMixIn(Step.class, StepKind.class)
             .addMixIn(Recipe.class, RecipeKind.class)
-            .addMixIn(Step.Outline.class, OutlineKind.class)
+            .addMixIn(Outline.class, OutlineKind.class)
             .enable(MapperFeature.ACCEPT_CASE_INSENSITIVE_ENUMS)
             .enable(DeserializationFeature.FAIL_ON_MISSING_CREATOR_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
@@ -108,27 +98,10 @@ public final class StepJson {
                         .setCoercion(CoercionInputShape.Float, CoercionAction.Fail)
                         .setCoercion(CoercionInputShape.Boolean, CoercionAction.Fail))
             .build();
+    Operations.all()
+        .forEach(o -> json.registerSubtypes(new NamedType(o, Operations.declared(o).id())));
     json.registerSubtypes(
-        new NamedType(Step.DropFalseLevels.class, "drop false levels"),
-        new NamedType(Step.DropSpikes.class, "drop spikes"),
-        new NamedType(Step.MergeDuplicates.class, "merge duplicates"),
-        new NamedType(Step.DropFlawedTriangles.class, "drop flawed triangles"),
-        new NamedType(Step.DropIslands.class, "drop islands"),
-        new NamedType(Step.Trim.class, "trim"),
-        new NamedType(Step.Clip.class, "clip"),
-        new NamedType(Step.SetIn.class, "set in"),
-        new NamedType(Step.Raise.class, "raise"),
-        new NamedType(Step.Simplify.class, "simplify"),
-        new NamedType(Step.FillHoles.class, "fill holes"),
-        new NamedType(Step.CutCover.class, "cover"),
-        new NamedType(Recipe.Triangulation.class, "triangulation"),
-        new NamedType(Recipe.Copy.class, "copy"),
-        new NamedType(Recipe.Contours.class, "contours"),
-        new NamedType(Recipe.TexturedGround.class, "textured ground"),
-        new NamedType(Recipe.Earth.class, "earth"),
-        new NamedType(Recipe.GradedPad.class, "pad"),
-        new NamedType(Step.Outline.Drawn.class, "drawn"),
-        new NamedType(Step.Outline.Of.class, "item"));
+        new NamedType(Outline.Drawn.class, "drawn"), new NamedType(Outline.Of.class, "item"));
     return json;
   }
 
@@ -180,11 +153,19 @@ public final class StepJson {
   /** With the usual values of parameters that are left out. */
   private static JsonNode completed(JsonNode n) throws JsonProcessingException {
     ObjectNode out = n.deepCopy();
-    for (String member : List.of("step", "recipe", "from")) {
-      String usual = USUAL.get(n.path(member).asText());
-      if (usual != null) {
-        JSON.readTree(usual).properties().forEach(e -> out.putIfAbsent(e.getKey(), e.getValue()));
+    for (String member : List.of("step", "recipe")) {
+      Optional<Class<? extends Operation>> of = Operations.named(n.path(member).asText());
+      if (of.isPresent()) {
+        for (RecordComponent c : of.get().getRecordComponents()) {
+          String usual = c.getAnnotation(Parameter.class).usual();
+          if (!usual.isEmpty()) {
+            out.putIfAbsent(c.getName(), JSON.readTree(usual));
+          }
+        }
       }
+    }
+    if (n.path("from").asText().equals("item")) {
+      out.putIfAbsent("offset", out.numberNode(0));
     }
     for (Map.Entry<String, JsonNode> e : n.properties()) {
       if (e.getValue().isObject()) {

@@ -1,0 +1,93 @@
+package wellspan.core.operation;
+
+import java.lang.reflect.InvocationTargetException;
+import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
+import java.math.BigDecimal;
+import java.util.Arrays;
+import java.util.List;
+
+/** The parameters of operations as they are declared. */
+public final class Parameters {
+  private Parameters() {}
+
+  /**
+   * One of them.
+   *
+   * @param name as it stands in the job file
+   * @param type of the value
+   * @param declared label, unit, usual value and range
+   */
+  public record Of(String name, Type type, Parameter declared) {
+    /** Label with its unit, for lists. */
+    public String words() {
+      return declared.label() + (declared.unit().isEmpty() ? "" : " (" + declared.unit() + ")");
+    }
+
+    /** Whether it may be left out. */
+    public boolean optional() {
+      return !declared.usual().isEmpty();
+    }
+  }
+
+  public static List<Of> of(Class<? extends Operation> operation) {
+    return Arrays.stream(operation.getRecordComponents())
+        .map(c -> new Of(c.getName(), c.getGenericType(), c.getAnnotation(Parameter.class)))
+        .toList();
+  }
+
+  /**
+   * An operation with these values.
+   *
+   * @param values in the order of the parameters
+   * @throws IllegalArgumentException with a sentence, if one of them cannot be
+   */
+  public static <T extends Operation> T make(Class<T> operation, List<?> values) {
+    Class<?>[] types =
+        Arrays.stream(operation.getRecordComponents())
+            .map(RecordComponent::getType)
+            .toArray(Class<?>[]::new);
+    try {
+      T made = operation.getConstructor(types).newInstance(values.toArray());
+      check(made);
+      return made;
+    } catch (InvocationTargetException e) {
+      throw new IllegalArgumentException(e.getCause().getMessage(), e);
+    } catch (ReflectiveOperationException e) {
+      throw new IllegalStateException("Operations are public records.", e);
+    }
+  }
+
+  /**
+   * Checks numbers against their ranges.
+   *
+   * @throws IllegalArgumentException with a sentence
+   */
+  public static void check(Operation operation) {
+    for (RecordComponent c : operation.getClass().getRecordComponents()) {
+      Parameter p = c.getAnnotation(Parameter.class);
+      if (value(c, operation) instanceof Number n) {
+        double v = n.doubleValue();
+        if (!Double.isFinite(v) || v < p.least()) {
+          throw new IllegalArgumentException(
+              "\u201c"
+                  + p.label()
+                  + "\u201d is "
+                  + n
+                  + ", and must be "
+                  + (p.least() > Double.NEGATIVE_INFINITY
+                      ? new BigDecimal(p.least()).stripTrailingZeros().toPlainString() + " or more."
+                      : "a number."));
+        }
+      }
+    }
+  }
+
+  static Object value(RecordComponent c, Operation of) {
+    try {
+      return c.getAccessor().invoke(of);
+    } catch (IllegalAccessException | InvocationTargetException e) {
+      throw new IllegalStateException("Operations are public records.", e);
+    }
+  }
+}
