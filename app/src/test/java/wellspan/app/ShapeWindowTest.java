@@ -200,7 +200,7 @@ class ShapeWindowTest extends WindowTest {
     fire("#make-contours");
     type("#contours-every", "0");
     fire("#contours-go");
-    assertThat(session.messageProperty().get()).contains("at least a millimetre");
+    assertThat(session.messageProperty().get()).contains("must be 0.001 or more");
     type("#contours-every", "5");
     type("#contours-name", "Five metres");
     fire("#contours-go");

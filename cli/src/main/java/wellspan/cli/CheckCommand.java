@@ -3,21 +3,25 @@ package wellspan.cli;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.file.Path;
-import java.util.ArrayList;
+import java.time.Clock;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import wellspan.core.check.Check;
+import wellspan.core.check.JobFindings;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.FindingJson;
-import wellspan.core.flaw.CoveredPlaces;
-import wellspan.core.flaw.GroundChecks;
-import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
 import wellspan.core.job.Build;
+import wellspan.core.job.Job;
+import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
+import wellspan.core.operation.Step;
 import wellspan.core.progress.Progress;
 import wellspan.exchange.intake.SourceIntake;
 
@@ -35,14 +39,64 @@ final class CheckCommand implements Callable<Integer> {
   @Option(names = "--json", description = "as JSON")
   private boolean json;
 
+  @Option(
+      names = "--mend",
+      paramLabel = "CODE",
+      description = "adds the step that mends the findings of a code, such as terrain.spike")
+  private String mend;
+
   @Override
   public Integer call() throws IOException {
-    JobStore store = new JobStore(job);
+    if (mend == null) {
+      JobStore store = new JobStore(job);
+      return tell(SourceIntake.build(store, store.open(), Progress.NONE));
+    }
+    try (JobLock _ = JobLock.take(job, "wellspan check --mend", Clock.systemUTC())) {
+      return mended(new JobStore(job));
+    }
+  }
+
+  private int mended(JobStore store) throws IOException {
+    Check check =
+        Check.of(mend)
+            .filter(Check::canMend)
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "Nothing mends \""
+                            + mend
+                            + "\" by itself; there are mends for "
+                            + String.join(
+                                ", ",
+                                Check.all().stream()
+                                    .filter(Check::canMend)
+                                    .map(Check::code)
+                                    .toList())
+                            + "."));
     Build build = SourceIntake.build(store, store.open(), Progress.NONE);
-    List<Finding> findings = new ArrayList<>(build.findings());
-    List<Item> items = build.items().values().stream().map(Build.BuiltItem::item).toList();
-    CoveredPlaces covers = CoveredPlaces.of(items);
-    items.forEach(i -> findings.addAll(GroundChecks.of(i, covers, Progress.NONE)));
+    Map<ItemId, Step> steps =
+        JobFindings.mends(build, JobFindings.of(build, Progress.NONE), check.code());
+    if (steps.isEmpty()) {
+      throw new IllegalArgumentException(
+          "There is no finding " + check.code() + " in this job that a step could mend.");
+    }
+    Job next = JobFindings.mended(build.job(), steps);
+    Build now = build.next(next, build.raw(), Progress.NONE);
+    PrintWriter err = spec.commandLine().getErr();
+    steps.forEach(
+        (id, step) ->
+            err.println(
+                id
+                    + "  "
+                    + step.title()
+                    + ": "
+                    + now.shaping().shaped().get(id).outcomes().getLast().told()));
+    store.save(next);
+    return tell(now);
+  }
+
+  private int tell(Build build) {
+    List<Finding> findings = JobFindings.of(build, Progress.NONE);
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(FindingJson.array(findings).toPrettyString());

@@ -142,4 +142,43 @@ class ShapeCommandsTest extends CommandFixture {
     assertThat(run("convert", in, dir.resolve("a.txt").toString())).isEqualTo(2);
     assertThat(err.toString()).contains(".dxf");
   }
+
+  @Test
+  void findingsOfACodeAreMendedAndTheJobIsSaved() throws IOException {
+    String job = copy();
+    String made = Files.readString(Path.of(job, "job.json"));
+    assertThat(run("check", job, "--mend", "terrain.island")).isEqualTo(2);
+    assertThat(err.toString()).contains("no finding terrain.island");
+    assertThat(run("check", job, "--mend", "frame.far")).isEqualTo(2);
+    assertThat(err.toString()).contains("Nothing mends").contains("terrain.spike");
+    assertThat(Files.readString(Path.of(job, "job.json"))).isEqualTo(made);
+
+    // without its steps the survey has spikes and false levels again
+    String survey = "shore-survey/points/shore-survey";
+    assertThat(run("shape", job, survey, "--remove", "1", "--remove", "2", "--remove", "3"))
+        .isLessThan(2);
+    assertThat(run("check", job, "--json")).isEqualTo(1);
+    assertThat(json().findValuesAsText("id")).contains(survey);
+    assertThat(json().findValuesAsText("code")).contains("terrain.false-level");
+    run("check", job, "--mend", "terrain.false-level");
+    assertThat(err.toString())
+        .contains(survey)
+        .contains("Drop levels that are none")
+        .contains("points dropped");
+    assertThat(out.toString()).doesNotContain("terrain.false-level");
+    run("check", job, "--json");
+    assertThat(json().findValuesAsText("code")).doesNotContain("terrain.false-level");
+  }
+
+  @Test
+  void anOperationSaysWhatItNeeds() {
+    assertThat(run("shape", "--help")).isZero();
+    assertThat(out.toString()).contains("drop spikes").contains("triangulation").contains("--add");
+    assertThat(run("shape", "--help", "trim")).isZero();
+    assertThat(out.toString()).contains("longest side (m").contains("{\"step\":\"trim\"");
+    assertThat(run("shape", "--help", "none")).isEqualTo(2);
+    assertThat(err.toString()).contains("drop spikes");
+    assertThat(run("shape")).isEqualTo(2);
+    assertThat(err.toString().strip().lines()).hasSize(1);
+  }
 }

@@ -19,6 +19,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import wellspan.core.check.JobFindings;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;
@@ -399,8 +400,7 @@ public final class Session {
     if (isLookingOnly()) {
       all.add(Finding.error(Stop.RECEIVE, "job.looking-only", "", lookingOnly.get()));
     }
-    all.addAll(build.get().findings());
-    all.addAll(shape.flawsProperty().get());
+    all.addAll(JobFindings.of(build.get(), shape::flawsIn));
     all.addAll(deliveries.findings());
     findings.set(List.copyOf(all));
   }

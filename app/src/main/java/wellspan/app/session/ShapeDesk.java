@@ -42,12 +42,6 @@ import wellspan.core.recipe.TexturedGround;
 import wellspan.core.replay.RecordedStep;
 import wellspan.core.replay.StepOutcome;
 import wellspan.core.shape.Shape;
-import wellspan.core.step.DropFalseLevels;
-import wellspan.core.step.DropFlawedTriangles;
-import wellspan.core.step.DropIslands;
-import wellspan.core.step.DropSpikes;
-import wellspan.core.step.FillHoles;
-import wellspan.core.step.MergeDuplicates;
 import wellspan.core.terrain.TriangleIndex;
 
 /** The work of the stop Shape: steps of the selected item, flaws of the ground, comparisons. */
@@ -255,23 +249,9 @@ public final class ShapeDesk {
     flaws.set(List.copyOf(all));
   }
 
-  /** The step that mends a flaw of this kind, if there is one. */
-  public static Optional<Step> mend(Finding flaw, boolean surface) {
-    return switch (flaw.code()) {
-      case "terrain.false-level" -> Optional.of(new DropFalseLevels(surface));
-      case "terrain.spike" -> Optional.of(new DropSpikes(0, surface));
-      case "terrain.duplicate" ->
-          Optional.of(new MergeDuplicates(wellspan.core.triangulate.LevelRule.MEAN));
-      case "terrain.sliver",
-          "terrain.inverted",
-          "terrain.repeated",
-          "terrain.overlap",
-          "terrain.edge" ->
-          Optional.of(new DropFlawedTriangles(GroundChecks.SLIVER));
-      case "terrain.hole" -> Optional.of(new FillHoles(0));
-      case "terrain.island" -> Optional.of(new DropIslands(Double.MAX_VALUE));
-      default -> Optional.empty();
-    };
+  /** Flaws of an item, as far as it was looked at. */
+  List<Finding> flawsIn(Item item) {
+    return looked.getOrDefault(item, List.of());
   }
 
   // ---- comparison

@@ -8,10 +8,9 @@ import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
-import wellspan.app.session.ShapeDesk;
 import wellspan.app.theme.Parts;
+import wellspan.core.check.Check;
 import wellspan.core.finding.Finding;
-import wellspan.core.item.Kind;
 import wellspan.core.job.Build;
 import wellspan.core.operation.Step;
 
@@ -99,8 +98,7 @@ final class FlawsCard extends VBox {
             Parts.wrapped(
                 (list.size() > 1 ? list.size() + " × " : "") + what,
                 first.isError() ? "error" : "warning"));
-    boolean surface = i.item().kind().is(Kind.TERRAIN);
-    Optional<Step> mend = ShapeDesk.mend(first, surface);
+    Optional<Step> mend = Check.of(first.code()).flatMap(c -> c.mendFor(i.item()));
     HBox tools = new HBox(6, places, Parts.space());
     mend.ifPresent(
         step -> {

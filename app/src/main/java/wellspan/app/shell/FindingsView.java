@@ -3,7 +3,9 @@ package wellspan.app.shell;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Insets;
+import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -13,9 +15,12 @@ import org.kordamp.ikonli.javafx.FontIcon;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
+import wellspan.core.check.Check;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Severity;
 import wellspan.core.finding.Stop;
+import wellspan.core.job.Build;
+import wellspan.core.operation.Step;
 
 /** Everything the checks found, grouped by stop. A click brings the stage to the place. */
 final class FindingsView extends BorderPane {
@@ -78,6 +83,16 @@ final class FindingsView extends BorderPane {
     text.setMaxWidth(290);
     var word = Parts.label(f.severity().word(), style);
     text.getChildren().addFirst(word);
+    mend(f)
+        .ifPresent(
+            step -> {
+              Button b =
+                  Parts.button(
+                      "Mend", "small", () -> session.shape().add(f.subject().orElseThrow(), step));
+              b.setTooltip(new Tooltip(step.title()));
+              b.setAccessibleText(step.title());
+              text.getChildren().add(b);
+            });
     HBox row = new HBox(10, icon, text);
     row.getStyleClass().add("finding");
     row.setFocusTraversable(true);
@@ -93,12 +108,23 @@ final class FindingsView extends BorderPane {
     return row;
   }
 
+  /** The step that mends what was found, where it is an item and there is one. */
+  private Optional<Step> mend(Finding f) {
+    return f.subject()
+        .map(session.build().items()::get)
+        .flatMap(i -> Check.of(f.code()).flatMap(c -> c.mendFor(i.item())));
+  }
+
   private void go(Finding f) {
     session.stopProperty().set(f.stop());
-    session.build().items().values().stream()
-        .filter(i -> i.item().name().equals(f.item()))
-        .findFirst()
-        .ifPresent(i -> session.selectedProperty().set(Optional.of(i.id())));
+    f.subject()
+        .or(
+            () ->
+                session.build().items().values().stream()
+                    .filter(i -> i.item().name().equals(f.item()))
+                    .findFirst()
+                    .map(Build.BuiltItem::id))
+        .ifPresent(id -> session.selectedProperty().set(Optional.of(id)));
     f.place()
         .ifPresent(
             p -> {

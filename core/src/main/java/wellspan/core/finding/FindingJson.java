@@ -17,6 +17,7 @@ public final class FindingJson {
       if (!f.item().isEmpty()) {
         n.put("item", f.item());
       }
+      f.subject().ifPresent(id -> n.put("id", id.value()));
       if (!f.figure().isEmpty()) {
         n.put("figure", f.figure());
       }

@@ -117,7 +117,8 @@ public record Shaping(Map<ItemId, ShapedItem> shaped, Map<String, MadeItems> mad
   public List<Finding> findings() {
     List<Finding> out = new ArrayList<>();
     made.values().forEach(m -> out.addAll(m.result.findings()));
-    shaped.values().forEach(s -> s.outcomes.forEach(o -> out.addAll(o.findings())));
+    shaped.forEach(
+        (id, s) -> s.outcomes.forEach(o -> o.findings().forEach(f -> out.add(f.about(id)))));
     return out;
   }
 

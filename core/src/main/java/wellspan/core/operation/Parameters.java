@@ -76,7 +76,8 @@ public final class Parameters {
                   + n
                   + ", and must be "
                   + (p.least() > Double.NEGATIVE_INFINITY
-                      ? new BigDecimal(p.least()).stripTrailingZeros().toPlainString() + " or more."
+                      ? BigDecimal.valueOf(p.least()).stripTrailingZeros().toPlainString()
+                          + " or more."
                       : "a number."));
         }
       }

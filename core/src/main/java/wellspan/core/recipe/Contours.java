@@ -29,7 +29,7 @@ import wellspan.core.terrain.ContourStyle;
 public record Contours(
     @Parameter(label = "name", start = "\"Contours\"") String name,
     @Parameter(label = "of", takes = Takes.SURFACE) ItemId surface,
-    @Parameter(label = "every", unit = "m", start = "1", least = 0) double interval,
+    @Parameter(label = "every", unit = "m", start = "1", least = 0.001) double interval,
     @Parameter(label = "one at level", unit = "m", usual = "0") double base,
     @Parameter(
             label = "major every",

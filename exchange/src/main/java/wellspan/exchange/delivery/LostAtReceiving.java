@@ -61,6 +61,7 @@ final class LostAtReceiving {
         Stop.DELIVER,
         sent ? f.code() : "receive.never-arrived",
         f.item(),
+        f.subject(),
         f.place(),
         f.figure(),
         (sent ? "" : "Never arrived here: ") + source + ": " + f.message());

@@ -1,0 +1,78 @@
+package wellspan.core.check;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+import wellspan.core.finding.Finding;
+import wellspan.core.flaw.CoveredPlaces;
+import wellspan.core.flaw.GroundChecks;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Build;
+import wellspan.core.job.Job;
+import wellspan.core.operation.Step;
+import wellspan.core.progress.Progress;
+import wellspan.core.replay.RecordedStep;
+
+/** Everything the checks find in a job, for window and command line alike. */
+public final class JobFindings {
+  private JobFindings() {}
+
+  /**
+   * With the ground looked at here; takes as long as all checks of all surfaces.
+   *
+   * @throws java.util.concurrent.CancellationException if cancelled
+   */
+  public static List<Finding> of(Build build, Progress progress) {
+    CoveredPlaces covers = CoveredPlaces.of(items(build));
+    return of(build, i -> GroundChecks.of(i, covers, progress));
+  }
+
+  /**
+   * With what was found in the ground already.
+   *
+   * @param ground flaws of an item, as far as they are known
+   */
+  public static List<Finding> of(Build build, Function<Item, List<Finding>> ground) {
+    List<Finding> out = new ArrayList<>(build.findings());
+    build.items().forEach((id, b) -> ground.apply(b.item()).forEach(f -> out.add(f.about(id))));
+    return out;
+  }
+
+  private static List<Item> items(Build build) {
+    return build.items().values().stream().map(Build.BuiltItem::item).toList();
+  }
+
+  /**
+   * The job with the step that mends a code added to every item that has such a finding.
+   *
+   * @return the steps by the item they were added to; empty if there is nothing to mend
+   */
+  public static Map<ItemId, Step> mends(Build build, List<Finding> findings, String code) {
+    Map<ItemId, Step> out = new LinkedHashMap<>();
+    for (Finding f : findings) {
+      if (f.code().equals(code) && f.subject().isPresent()) {
+        ItemId id = f.subject().get();
+        Build.BuiltItem item = build.items().get(id);
+        Check.of(code)
+            .filter(c -> item != null)
+            .flatMap(c -> c.mendFor(item.item()))
+            .ifPresent(step -> out.put(id, step));
+      }
+    }
+    return out;
+  }
+
+  /** A job with steps added. */
+  public static Job mended(Job job, Map<ItemId, Step> steps) {
+    Job out = job;
+    for (Map.Entry<ItemId, Step> e : steps.entrySet()) {
+      List<RecordedStep> all = new ArrayList<>(out.stepsOf(e.getKey()));
+      all.add(RecordedStep.of(e.getValue()));
+      out = out.withSteps(e.getKey(), all);
+    }
+    return out;
+  }
+}
