@@ -7,8 +7,6 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
-import wellspan.core.finding.Finding;
-import wellspan.core.finding.Stop;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
@@ -143,17 +141,6 @@ class ShapeDeskTest extends SessionFixture {
     assertThat(session.messageProperty().get()).contains("Twin");
     session.shape().unmake("Twin");
     assertThat(session.build().items()).doesNotContainKey(twin);
-  }
-
-  @Test
-  void everyFlawThatCanBeMendedNamesItsStep() {
-    for (String code :
-        new String[] {"false-level", "spike", "duplicate", "sliver", "hole", "island", "overlap"}) {
-      Finding f = Finding.warning(Stop.SHAPE, "terrain." + code, "x", "x");
-      assertThat(ShapeDesk.mend(f, true)).as(code).isPresent();
-    }
-    assertThat(ShapeDesk.mend(Finding.note(Stop.SHAPE, "terrain.crossing", "x", "x"), true))
-        .isEmpty();
   }
 
   @Test
