@@ -113,8 +113,8 @@ final class Drawing {
   private void insert(
       Drawn.Insert i, Affine map, String layer, List<String> within, LayerShapes on) {
     Affine plane = map.after(i.plane());
-    if (!i.name().isEmpty()) {
-      on.mark(new LayerShapes.Mark(plane.apply(i.at()), 0, i.name(), i.block()));
+    if (!i.attributes().isEmpty()) {
+      on.mark(new LayerShapes.Mark(plane.apply(i.at()), 0, i.name(), i.block(), i.attributes()));
     }
     Block block = blocks.get(UniqueNames.folded(i.block()));
     if (block == null) {

@@ -1,5 +1,6 @@
 package wellspan.exchange.dxf;
 
+import java.util.Map;
 import wellspan.core.geom.Affine;
 
 /** What an entity draws, in the coordinates of its block or of the drawing. */
@@ -60,6 +61,7 @@ sealed interface Drawn {
    * @param scale of the block's coordinates, before they are turned
    * @param turn in the insert's plane, counter-clockwise, radians
    * @param name what its attributes call it, empty if it has none
+   * @param attributes words by their tags, in the order of the file
    */
   record Insert(
       String layer,
@@ -72,6 +74,7 @@ sealed interface Drawn {
       double columnSpacing,
       double rowSpacing,
       double[] at,
-      String name)
+      String name,
+      Map<String, String> attributes)
       implements Drawn {}
 }

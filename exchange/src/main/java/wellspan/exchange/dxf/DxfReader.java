@@ -314,16 +314,30 @@ public final class DxfReader {
     double rowSpacing = entity.number(45, 0);
     double[] at = entity.point(10);
     String name = "";
+    Map<String, String> attributes = new LinkedHashMap<>();
+    UniqueNames tags = new UniqueNames();
     if (entity.whole(66, 0) == 1) {
       while (atEnd("ATTRIB")) {
         entity.read(groups);
         String words = DrawnText.line(entity.text(1));
+        attributes.put(tags.of("tag", DrawnText.codePoints(entity.text(2))), words);
         name = name.isEmpty() || isName(entity.text(2)) ? words : name;
       }
       endOfSequence();
     }
     return new Drawn.Insert(
-        layer, block, plane, scale, turn, columns, rows, columnSpacing, rowSpacing, at, name);
+        layer,
+        block,
+        plane,
+        scale,
+        turn,
+        columns,
+        rows,
+        columnSpacing,
+        rowSpacing,
+        at,
+        name,
+        attributes);
   }
 
   /** Tags that by their name hold the number or name of a point. */

@@ -5,12 +5,17 @@ import static wellspan.core.finding.Stop.RECEIVE;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Envelope;
 import org.locationtech.jts.index.strtree.STRtree;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
@@ -33,6 +38,11 @@ final class LayerItems {
   private static final double LARGEST_MARK = 2.5;
 
   private static final double SMALLEST_USUAL_UNIT = 0.001;
+
+  private static final String MARKERS = " markers";
+
+  /** Name of the property set of a block's attributes, and what those of several begin with. */
+  private static final String ATTRIBUTES = "Attributes";
 
   private final Map<String, LayerShapes> layers;
   private final double largestMark;
@@ -72,6 +82,7 @@ final class LayerItems {
   }
 
   private void layer(String layer, LayerShapes shapes) {
+    int first = items.size();
     if (shapes.faces().triangleCount() > 0) {
       Mesh m = shapes.faces().mesh();
       take(
@@ -92,15 +103,47 @@ final class LayerItems {
       take(layer, Item.string(names.of("string", layer), lines));
     }
     points(layer, shapes);
+    attributes(first, shapes);
   }
 
   private void take(String layer, Item item) {
     items.add(item.on(layer));
   }
 
+  /**
+   * What blocks say of themselves goes with their places; where only one block of a layer says
+   * anything, it goes with everything on the layer.
+   */
+  private void attributes(int first, LayerShapes shapes) {
+    List<LayerShapes.Mark> told =
+        shapes.marks().stream().filter(m -> !m.attributes().isEmpty()).toList();
+    if (told.isEmpty()) {
+      return;
+    }
+    List<PropertySet> sets = new ArrayList<>();
+    for (LayerShapes.Mark m : told) {
+      Map<String, PropertyValue> values = new LinkedHashMap<>();
+      m.attributes().forEach((tag, words) -> values.put(tag, new PropertyValue.Label(words)));
+      String number = told.size() == 1 ? "" : " " + (sets.size() + 1);
+      sets.add(
+          new PropertySet(
+              ATTRIBUTES
+                  + number
+                  + (number.isEmpty() || m.name().isEmpty() ? "" : " (" + m.name() + ")"),
+              values));
+    }
+    Description said = Description.of(sets, Optional.empty());
+    for (int i = first; i < items.size(); i++) {
+      boolean places = items.get(i).name().endsWith(MARKERS);
+      if (places || told.size() == 1) {
+        items.set(i, items.get(i).saying(said));
+      }
+    }
+  }
+
   private void points(String layer, LayerShapes shapes) {
     group(layer, layer, plain.get(layer));
-    group(layer, layer + " markers", named.get(layer));
+    group(layer, layer + MARKERS, named.get(layer));
     texts(layer, shapes.labels().stream().filter(l -> !used.contains(l)).toList());
   }
 

@@ -3,6 +3,7 @@ package wellspan.exchange.dxf;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import wellspan.core.geom.Affine;
 import wellspan.core.geom.Chords;
 import wellspan.core.geom.Mesh;
@@ -11,8 +12,16 @@ import wellspan.core.geom.Polyline;
 
 /** What is drawn on one layer, in the drawing's coordinates and unit. */
 final class LayerShapes {
-  /** A circle, a cross or a block with a name: a place that was marked on purpose. */
-  record Mark(double[] at, double size, String name, String kind) {}
+  /**
+   * A circle, a cross or a block with attributes: a place that was marked on purpose.
+   *
+   * @param attributes words of a block by their tags
+   */
+  record Mark(double[] at, double size, String name, String kind, Map<String, String> attributes) {
+    Mark(double[] at, double size, String name, String kind) {
+      this(at, size, name, kind, Map.of());
+    }
+  }
 
   /** A text at a place. */
   record Label(double[] at, double height, String words) {}

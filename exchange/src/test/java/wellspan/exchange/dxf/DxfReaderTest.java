@@ -9,12 +9,15 @@ import java.nio.charset.Charset;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
+import java.util.Map;
 import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
@@ -301,6 +304,23 @@ class DxfReaderTest {
     assertThat(item(r, Shape.Points.class, "X markers").points())
         .containsExactly(new NamedPoint("cross 1", new Position(100, 50, 2), "cross"));
     assertThat(mark(r, "S markers")).isEqualTo(new NamedPoint("K12", new Position(7, 8, 9), "P"));
+    assertThat(
+            r.items().stream()
+                .filter(i -> i.name().equals("S markers"))
+                .findFirst()
+                .orElseThrow()
+                .said()
+                .propertySets())
+        .containsExactly(
+            new PropertySet(
+                "Attributes",
+                Map.of(
+                    "LEVEL", new PropertyValue.Label("9.00"),
+                    "PT_NR", new PropertyValue.Label("K12"))));
+    assertThat(r.items())
+        .filteredOn(i -> i.layer().equals("S"))
+        .as("the only block of its layer speaks for what it draws there")
+        .allSatisfy(i -> assertThat(i.said().propertySets()).hasSize(1));
     assertThat(mark(r, "P").position()).isEqualTo(new Position(1, 2, 3));
     assertThat(item(r, Shape.Points.class, "NAMES texts").points())
         .as("a text that names a marker is no point of its own")
