@@ -20,7 +20,7 @@ import org.openjdk.jmh.annotations.Warmup;
 import wellspan.core.geom.Mesh;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
-import wellspan.exchange.dxf.DxfReader;
+import wellspan.exchange.dxf.read.DxfReader;
 
 /** A drawing of half a million loose faces, about 90 MB of text. */
 @State(Scope.Benchmark)

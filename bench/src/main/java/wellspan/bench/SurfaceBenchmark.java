@@ -30,7 +30,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 import wellspan.exchange.ifc.read.IfcReader;
 import wellspan.exchange.ifc.write.IfcWriter;
-import wellspan.exchange.landxml.LandXmlReader;
+import wellspan.exchange.landxml.read.LandXmlReader;
 
 /**
  * A surface of a million triangles: LandXML in, IFC out, IFC back; each beside the bare work on the

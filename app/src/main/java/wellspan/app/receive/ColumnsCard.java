@@ -17,7 +17,7 @@ import wellspan.app.theme.Parts;
 import wellspan.core.receive.ColumnRole;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.unit.LinearUnit;
-import wellspan.exchange.points.PointListPreview;
+import wellspan.exchange.points.read.PointListPreview;
 
 /**
  * How a point list is to be read: its first lines as they stand, and for each column some of its

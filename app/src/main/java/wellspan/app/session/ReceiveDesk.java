@@ -18,7 +18,7 @@ import wellspan.core.receive.Received;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.intake.Intake;
 import wellspan.exchange.intake.SourceIntake;
-import wellspan.exchange.points.PointListPreview;
+import wellspan.exchange.points.read.PointListPreview;
 
 /** Takes files into the job, and asks how a point list is to be read where that is not certain. */
 public final class ReceiveDesk {

@@ -19,7 +19,7 @@ import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Layer;
 import wellspan.core.receive.Received;
-import wellspan.exchange.dxf.DxfReader;
+import wellspan.exchange.dxf.read.DxfReader;
 import wellspan.exchange.dxf.write.DxfWriter;
 import wellspan.exchange.dxf.write.LayerLook;
 import wellspan.exchange.dxf.write.LayerNames;

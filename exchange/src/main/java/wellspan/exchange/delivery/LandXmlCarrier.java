@@ -20,7 +20,7 @@ import wellspan.core.proof.Boundaries;
 import wellspan.core.receive.Received;
 import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
-import wellspan.exchange.landxml.LandXmlReader;
+import wellspan.exchange.landxml.read.LandXmlReader;
 import wellspan.exchange.landxml.write.LandXmlWriter;
 
 /** Carries surfaces, alignments, points and lines as LandXML. */

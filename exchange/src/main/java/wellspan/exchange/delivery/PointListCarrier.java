@@ -15,8 +15,8 @@ import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
-import wellspan.exchange.points.PointListReader;
-import wellspan.exchange.points.PointListWriter;
+import wellspan.exchange.points.read.PointListReader;
+import wellspan.exchange.points.write.PointListWriter;
 
 /**
  * Carries points as a list. Lists have no groups, classes, properties or identity, so points are

@@ -21,7 +21,7 @@ import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
-import wellspan.exchange.points.PointListPreview;
+import wellspan.exchange.points.read.PointListPreview;
 
 /** Takes files into a job as sources and their revisions, and builds jobs from their sources. */
 public final class SourceIntake {

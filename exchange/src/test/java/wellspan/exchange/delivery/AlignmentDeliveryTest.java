@@ -35,7 +35,7 @@ import wellspan.core.proof.Proof;
 import wellspan.core.receive.Received;
 import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
-import wellspan.exchange.landxml.LandXmlReader;
+import wellspan.exchange.landxml.read.LandXmlReader;
 
 /** Alignments as LandXML keep their elements, profile and chainages; as drawings they are lines. */
 class AlignmentDeliveryTest {

@@ -36,8 +36,8 @@ import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.core.triangulate.BreaklineChains;
 import wellspan.core.unit.LinearUnit;
-import wellspan.exchange.dxf.DxfReader;
-import wellspan.exchange.landxml.LandXmlReader;
+import wellspan.exchange.dxf.read.DxfReader;
+import wellspan.exchange.landxml.read.LandXmlReader;
 
 /** LandXML and drawings: written, read back, proven; and damaged files that must fail. */
 class PlainDeliveryTest {

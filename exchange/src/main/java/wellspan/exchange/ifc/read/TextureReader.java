@@ -21,7 +21,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.picture.Pixels;
 import wellspan.core.picture.Texture;
 import wellspan.core.picture.TextureFit;
-import wellspan.exchange.image.ImageReader;
+import wellspan.exchange.image.read.ImageReader;
 
 /**
  * Finds pictures that are laid over triangulated face sets from above. They lie in files beside the

@@ -59,6 +59,6 @@ class LayerNamesTest {
     GroupText t = new GroupText(out, true, Charset.forName("windows-1252").newEncoder(), 4);
     t.words(1, words).end();
     String written = out.toString().split("\n", -1)[1];
-    assertThat(wellspan.exchange.dxf.DxfReader.words(written)).isEqualTo(words.strip());
+    assertThat(wellspan.exchange.dxf.read.DxfReader.words(written)).isEqualTo(words.strip());
   }
 }

@@ -1,2 +1,0 @@
-/** Reads the feature tables of GeoPackages. */
-package wellspan.exchange.gpkg;

@@ -1,0 +1,2 @@
+/** Reads the feature tables of GeoPackages. */
+package wellspan.exchange.gpkg.read;

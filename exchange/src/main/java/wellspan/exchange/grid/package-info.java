@@ -1,2 +1,0 @@
-/** Reads elevation grids: text grids and rasters of levels. */
-package wellspan.exchange.grid;

@@ -1,2 +1,0 @@
-/** Pictures of the ground: PNG, JPEG and TIFF with their world files or GeoTIFF keys. */
-package wellspan.exchange.image;

@@ -1,2 +1,0 @@
-/** Reads meshes from OBJ text. */
-package wellspan.exchange.obj;

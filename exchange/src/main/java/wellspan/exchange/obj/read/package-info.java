@@ -1,0 +1,2 @@
+/** Reads meshes from OBJ text. */
+package wellspan.exchange.obj.read;

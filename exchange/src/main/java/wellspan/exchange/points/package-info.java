@@ -1,2 +1,0 @@
-/** Reads lists of named points from delimited text. */
-package wellspan.exchange.points;

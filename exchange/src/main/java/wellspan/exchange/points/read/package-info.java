@@ -1,0 +1,2 @@
+/** Reads lists of named points from delimited text. */
+package wellspan.exchange.points.read;

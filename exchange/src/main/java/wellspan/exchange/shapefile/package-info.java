@@ -1,2 +1,0 @@
-/** Reads shapefiles with their companions: table, projection, code page. */
-package wellspan.exchange.shapefile;
