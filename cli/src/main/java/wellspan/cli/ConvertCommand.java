@@ -24,8 +24,11 @@ import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.IfcFormat;
+import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.PointListFormat;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.BasePoints;
@@ -126,7 +129,7 @@ final class ConvertCommand implements Callable<Integer> {
     Path out = files.getLast();
     String ending = out.toString().toLowerCase(Locale.ROOT);
     DeliveryFormat format = format(out, ending);
-    boolean list = format instanceof DeliveryFormat.PointList;
+    boolean list = format instanceof PointListFormat;
     LocalZero where = zero(format);
     Frame.UNPLACED.withScale(scale); // says early what is wrong with it
     LinearUnit lengths =
@@ -197,7 +200,7 @@ final class ConvertCommand implements Callable<Integer> {
   /** By the ending of the output, and by --schema or --drawing where there are several. */
   private DeliveryFormat format(Path out, String ending) {
     if (ending.endsWith(".ifc")) {
-      return new DeliveryFormat.Ifc(
+      return new IfcFormat(
           IfcSchema.named(schema)
               .orElseThrow(
                   () ->
@@ -207,10 +210,10 @@ final class ConvertCommand implements Callable<Integer> {
                               + " cannot be written; IFC4X3, IFC4 and IFC2X3 can.")));
     }
     if (ending.endsWith(".xml")) {
-      return new DeliveryFormat.LandXml();
+      return new LandXmlFormat();
     }
     if (ending.endsWith(".csv")) {
-      return new DeliveryFormat.PointList();
+      return new PointListFormat();
     }
     if (ending.endsWith(".dxf")) {
       return DeliveryFormat.named("DXF " + drawing + (mesh ? " mesh" : ""))
@@ -331,9 +334,7 @@ final class ConvertCommand implements Callable<Integer> {
 
   private LocalZero zero(DeliveryFormat format) {
     if (zero == null) {
-      return format instanceof DeliveryFormat.LandXml
-          ? new LocalZero.Shared()
-          : new LocalZero.BasePoint();
+      return format instanceof LandXmlFormat ? new LocalZero.Shared() : new LocalZero.BasePoint();
     }
     return switch (zero) {
       case "base" -> new LocalZero.BasePoint();

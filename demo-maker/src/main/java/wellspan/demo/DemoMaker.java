@@ -16,7 +16,7 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import wellspan.core.align.Alignment;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
@@ -206,7 +206,7 @@ public final class DemoMaker {
         new Delivery(
             "Ground to design",
             "road design",
-            new DeliveryFormat.LandXml(),
+            new LandXmlFormat(),
             LinearUnit.METRE,
             new LocalZero.Shared(),
             "brindle-ness-ground.xml",

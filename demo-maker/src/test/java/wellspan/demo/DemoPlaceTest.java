@@ -18,7 +18,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
@@ -170,7 +170,7 @@ class DemoPlaceTest {
             .job()
             .deliveries()
             .getFirst()
-            .withFormat(new DeliveryFormat.Ifc(schema))
+            .withFormat(new IfcFormat(schema))
             .withZero(zero)
             .withUnit(unit);
     DeliveryRun.Outcome o =
@@ -204,7 +204,7 @@ class DemoPlaceTest {
             .job()
             .deliveries()
             .getFirst()
-            .withFormat(new DeliveryFormat.Ifc(schema))
+            .withFormat(new IfcFormat(schema))
             .withZero(zero)
             .withUnit(unit);
     Path first =

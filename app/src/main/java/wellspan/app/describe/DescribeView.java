@@ -9,8 +9,8 @@ import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Parts;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
-import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.describe.KnownFacts;
 import wellspan.core.job.Build;
 
@@ -42,8 +42,7 @@ public final class DescribeView extends CardColumn {
               Parts.wrapped(
                   "Select an item to see its class and properties as they will be delivered.",
                   "muted"));
-    } else if (!new DeliveryFormat.Ifc(session.deliveries().schema())
-        .carries(chosen.get().item())) {
+    } else if (!new IfcFormat(session.deliveries().schema()).carries(chosen.get().item())) {
       v.getChildren()
           .addAll(
               Parts.label(chosen.get().item().name(), "title"),

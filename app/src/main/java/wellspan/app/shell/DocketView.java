@@ -14,7 +14,7 @@ import wellspan.app.theme.Parts;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.describe.KnownFacts;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
@@ -231,7 +231,7 @@ final class DocketView extends Pane {
   private void describe(Build.BuiltItem i) {
     int facts = KnownFacts.of(i.item(), i.origin().file(), i.origin().revision()).values().size();
     var c = session.build().classOf(i, session.deliveries().schema());
-    if (!new DeliveryFormat.Ifc(session.deliveries().schema()).carries(i.item())) {
+    if (!new IfcFormat(session.deliveries().schema()).carries(i.item())) {
       cell(Stop.DESCRIBE, "muted\tnot delivered as IFC");
       return;
     }

@@ -38,12 +38,12 @@ public record Delivery(
       LocalZero zero,
       String fileName,
       Set<ItemId> heldBack) {
-    this(name, receiver, new DeliveryFormat.Ifc(schema), unit, zero, fileName, heldBack);
+    this(name, receiver, new IfcFormat(schema), unit, zero, fileName, heldBack);
   }
 
   /** The schema whose classes items get; IFC4.3 where the format has no classes. */
   public IfcSchema schema() {
-    return format instanceof DeliveryFormat.Ifc f ? f.schema() : IfcSchema.IFC4X3;
+    return format.schema().orElse(IfcSchema.IFC4X3);
   }
 
   /** Whether the format carries this item. */

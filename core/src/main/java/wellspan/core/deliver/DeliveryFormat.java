@@ -4,120 +4,83 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
 import wellspan.core.schema.IfcSchema;
-import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
-/** The format of a delivered file. */
-public sealed interface DeliveryFormat {
-  /** A model by ISO 16739. */
-  record Ifc(IfcSchema schema) implements DeliveryFormat {}
-
-  /** LandXML 1.2. */
-  record LandXml() implements DeliveryFormat {}
-
-  /**
-   * A drawing.
-   *
-   * @param mesh each surface as one mesh entity, which needs release 2018; otherwise as 3D faces
-   */
-  record Dxf(DxfRelease release, boolean mesh) implements DeliveryFormat {
-    /**
-     * @throws IllegalArgumentException if the release has no mesh entity
-     */
-    public Dxf {
-      if (mesh && release != DxfRelease.R2018) {
-        throw new IllegalArgumentException(
-            "A drawing of release " + release.title() + " has no mesh entity; take 3D faces.");
-      }
-    }
-  }
-
-  /** Named points as comma-separated values. */
-  record PointList() implements DeliveryFormat {}
-
-  /** All formats that can be chosen. */
-  static List<DeliveryFormat> all() {
-    List<DeliveryFormat> out = new ArrayList<>();
-    for (IfcSchema s : IfcSchema.values()) {
-      out.add(new Ifc(s));
-    }
-    out.add(new LandXml());
-    for (DxfRelease r : DxfRelease.values()) {
-      out.add(new Dxf(r, false));
-    }
-    out.add(new Dxf(DxfRelease.R2018, true));
-    out.add(new PointList());
-    return out;
-  }
-
+/** A format of deliveries: what it is called and how it carries items. One record for each. */
+public interface DeliveryFormat {
   /** As it stands in {@code job.json} and in receipts. */
-  default String id() {
-    return switch (this) {
-      case Ifc f -> f.schema().id();
-      case LandXml f -> "LandXML 1.2";
-      case Dxf f -> "DXF " + f.release().title() + (f.mesh() ? " mesh" : "");
-      case PointList f -> "point list";
-    };
-  }
+  String id();
 
   /** For people. */
-  default String title() {
-    return switch (this) {
-      case Ifc f -> f.schema().title();
-      case LandXml f -> "LandXML 1.2";
-      case Dxf f -> "DXF " + f.release().title() + (f.mesh() ? ", one mesh each" : ", 3D faces");
-      case PointList f -> "Point list";
-    };
-  }
+  String title();
 
   /** Of the file's name, with its dot. */
-  default String ending() {
-    return switch (this) {
-      case Ifc f -> ".ifc";
-      case LandXml f -> ".xml";
-      case Dxf f -> ".dxf";
-      case PointList f -> ".csv";
-    };
-  }
+  String ending();
 
   /** Decimals that coordinates are written with in a unit. */
-  default int decimals(LinearUnit unit) {
-    boolean coarse = unit.metres() >= 0.1;
-    return switch (this) {
-      case Ifc f -> unit.metres() >= 100 ? 9 : coarse ? 7 : 4;
-      case LandXml f -> coarse ? 7 : 4;
-      case Dxf f -> coarse ? 7 : 4;
-      case PointList f -> coarse ? 6 : 3;
-    };
-  }
+  int decimals(LinearUnit unit);
+
+  /**
+   * How it carries an item.
+   *
+   * @param frame of the file
+   */
+  Carriage carriage(Item item, Frame frame);
+
+  /**
+   * The property sets that go with an item.
+   *
+   * @param facts what is known of it here
+   */
+  List<PropertySet> sets(Item item, PropertySet facts);
 
   /** Whether a file of this format says where its zero lies; if not, position files go with it. */
   default boolean saysPlace() {
-    return this instanceof Ifc;
+    return false;
+  }
+
+  /** Whether the file says its unit. */
+  default boolean saysUnit() {
+    return true;
   }
 
   /** Whether pictures laid over surfaces go with it, as files beside it. */
   default boolean carriesPictures() {
-    return this instanceof Ifc f && f.schema() != IfcSchema.IFC2X3;
+    return false;
+  }
+
+  /** Whether the breaklines of a surface go with it. */
+  default boolean takesBreaklines() {
+    return false;
+  }
+
+  /** The schema of a model; empty where the format has no classes. */
+  default Optional<IfcSchema> schema() {
+    return Optional.empty();
   }
 
   /** Whether the format carries this item. */
   default boolean carries(Item item) {
-    if (item.shape().isEmpty()) {
-      return false;
+    return !(carriage(item, Frame.UNPLACED) instanceof Carriage.Not);
+  }
+
+  /** All formats that can be chosen. Another one is another line here. */
+  static List<DeliveryFormat> all() {
+    List<DeliveryFormat> out = new ArrayList<>();
+    for (IfcSchema s : IfcSchema.values()) {
+      out.add(new IfcFormat(s));
     }
-    return switch (item.shape()) {
-      case Shape.Faces s ->
-          item.kind().surface()
-              ? !(this instanceof PointList)
-              : this instanceof Ifc || this instanceof Dxf;
-      case Shape.Axis a -> !(this instanceof PointList);
-      case Shape.Lines l -> !(this instanceof PointList);
-      case Shape.Points p -> true;
-      case Shape.Picture g -> false;
-    };
+    out.add(new LandXmlFormat());
+    for (DxfRelease r : DxfRelease.values()) {
+      out.add(new DxfFormat(r, false));
+    }
+    out.add(new DxfFormat(DxfRelease.R2018, true));
+    out.add(new PointListFormat());
+    return out;
   }
 
   /** The format of an id, letters of either case; {@code IFC4X3} is known too. */
@@ -125,6 +88,6 @@ public sealed interface DeliveryFormat {
     String wanted = id.strip().toLowerCase(Locale.ROOT);
     Optional<DeliveryFormat> found =
         all().stream().filter(f -> f.id().toLowerCase(Locale.ROOT).equals(wanted)).findFirst();
-    return found.isPresent() ? found : IfcSchema.named(id).map(Ifc::new);
+    return found.isPresent() ? found : IfcSchema.named(id).map(IfcFormat::new);
   }
 }

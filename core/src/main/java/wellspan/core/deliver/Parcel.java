@@ -40,12 +40,12 @@ public record Parcel(
       GlobalIds ids,
       List<Piece> pieces,
       Control control) {
-    this(project, new DeliveryFormat.Ifc(schema), frame, unit, ids, pieces, control);
+    this(project, new IfcFormat(schema), frame, unit, ids, pieces, control);
   }
 
   /** Version of the model's schema; IFC4.3 where the format has none. */
   public IfcSchema schema() {
-    return format instanceof DeliveryFormat.Ifc f ? f.schema() : IfcSchema.IFC4X3;
+    return format.schema().orElse(IfcSchema.IFC4X3);
   }
 
   /**

@@ -3,18 +3,16 @@ package wellspan.core.packing;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertySet;
-import wellspan.core.attribute.PropertyValue;
-import wellspan.core.attribute.ValueTypes;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.Finishes;
@@ -28,7 +26,6 @@ import wellspan.core.job.Build;
 import wellspan.core.job.Source;
 import wellspan.core.place.Control;
 import wellspan.core.place.SourcePlacement;
-import wellspan.core.proof.Boundaries;
 import wellspan.core.recipe.Triangulation;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.Shape;
@@ -42,9 +39,6 @@ public final class Packing {
 
   /** Between the identity of an item and that of a part of it. */
   private static final char PART = '\u0000';
-
-  /** Name of the set that says what a cover is made of, where a format has no materials. */
-  private static final String COVER = "Cover";
 
   private Packing() {}
 
@@ -70,7 +64,7 @@ public final class Packing {
   private static Stream<Parcel.Piece> pieces(
       Build build, GlobalIds ids, Build.BuiltItem i, Delivery delivery) {
     Parcel.Piece whole = piece(build, ids, i, delivery);
-    if (!(delivery.format() instanceof DeliveryFormat.LandXml)
+    if (!delivery.format().takesBreaklines()
         || !(i.item().kind().is(Kind.TERRAIN) && i.item().shape() instanceof Shape.Faces s)) {
       return Stream.of(whole);
     }
@@ -126,35 +120,11 @@ public final class Packing {
   /** What is said of an item in a format: what was received, and in models what is known here. */
   private static Description described(
       EntityClass c, String globalId, PropertySet facts, Item item, DeliveryFormat format) {
-    Description said = item.said();
-    List<PropertySet> sets = new ArrayList<>();
-    switch (format) {
-      case DeliveryFormat.Ifc f -> {
-        sets.add(facts);
-        said.propertySets().stream()
-            .filter(s -> !s.name().equals(facts.name()))
-            .map(s -> ValueTypes.fitting(s, f.schema()))
-            .forEach(sets::add);
-      }
-      case DeliveryFormat.LandXml f -> {
-        // boundaries are written anew from the surface
-        said.propertySets().stream()
-            .filter(s -> !s.name().equals(Boundaries.SET))
-            .filter(s -> !s.values().isEmpty())
-            .forEach(sets::add);
-        String material = item.attributes().material();
-        if (item.kind().is(Kind.COVER) && !material.isEmpty()) {
-          sets.add(new PropertySet(COVER, Map.of("Material", new PropertyValue.Label(material))));
-        }
-      }
-      case DeliveryFormat.Dxf f -> {}
-      case DeliveryFormat.PointList f -> {}
-    }
     boolean faces = item.triangles().isPresent();
     return new Description(
         c,
         globalId,
-        sets,
+        format.sets(item, facts),
         faces ? Finishes.standard(item) : item.kind().finish(),
         faces
             ? Optional.of(
@@ -216,7 +186,7 @@ public final class Packing {
    */
   public static Parcel.Piece loosePiece(
       GlobalIds ids, ItemId id, Item item, DeliveryFormat format, String file) {
-    IfcSchema schema = format instanceof DeliveryFormat.Ifc f ? f.schema() : IfcSchema.IFC4X3;
+    IfcSchema schema = format.schema().orElse(IfcSchema.IFC4X3);
     return new Parcel.Piece(
         id.value(),
         item,
@@ -232,7 +202,7 @@ public final class Packing {
   /** The same for an item that no file says anything of. */
   public static Parcel.Piece loosePiece(
       GlobalIds ids, ItemId id, Item item, IfcSchema schema, String file) {
-    return loosePiece(ids, id, item, new DeliveryFormat.Ifc(schema), file);
+    return loosePiece(ids, id, item, new IfcFormat(schema), file);
   }
 
   /** The parcel of pieces without a job around them; received GlobalIds stay where they can. */

@@ -11,7 +11,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.attribute.Description;
-import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.Losses;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
@@ -264,10 +263,7 @@ public final class Prover {
   }
 
   private void compareUnits(Received arrived) {
-    boolean says =
-        coverage.proves(Content.UNIT)
-            && !(parcel.format() instanceof DeliveryFormat.Dxf d
-                && d.release() == wellspan.core.deliver.DxfRelease.R12);
+    boolean says = coverage.proves(Content.UNIT) && parcel.format().saysUnit();
     if (says && !arrived.unit().equals(parcel.unit().title())) {
       differences.add(
           Difference.of(

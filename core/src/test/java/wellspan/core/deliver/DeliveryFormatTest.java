@@ -31,20 +31,19 @@ class DeliveryFormatTest {
       assertThat(f.ending()).startsWith(".");
       assertThat(f.title()).isNotBlank();
     }
-    assertThat(DeliveryFormat.named("IFC4X3")).contains(new DeliveryFormat.Ifc(IfcSchema.IFC4X3));
+    assertThat(DeliveryFormat.named("IFC4X3")).contains(new IfcFormat(IfcSchema.IFC4X3));
     assertThat(DeliveryFormat.named("papyrus")).isEmpty();
   }
 
   @Test
   void formatsCarryWhatTheyCan() {
-    DeliveryFormat list = new DeliveryFormat.PointList();
+    DeliveryFormat list = new PointListFormat();
     assertThat(list.carries(PEGS)).isTrue();
     assertThat(list.carries(GROUND)).isFalse();
-    assertThat(new DeliveryFormat.LandXml().carries(BODY)).isFalse();
-    assertThat(new DeliveryFormat.LandXml().carries(COVER)).isTrue();
-    assertThat(new DeliveryFormat.Dxf(DxfRelease.R12, false).carries(BODY)).isTrue();
-    assertThat(new DeliveryFormat.Ifc(IfcSchema.IFC4).carries(Item.points("E", List.of())))
-        .isFalse();
+    assertThat(new LandXmlFormat().carries(BODY)).isFalse();
+    assertThat(new LandXmlFormat().carries(COVER)).isTrue();
+    assertThat(new DxfFormat(DxfRelease.R12, false).carries(BODY)).isTrue();
+    assertThat(new IfcFormat(IfcSchema.IFC4).carries(Item.points("E", List.of()))).isFalse();
   }
 
   @Test
@@ -54,7 +53,7 @@ class DeliveryFormatTest {
 
   @Test
   void meshesNeedTheLatestRelease() {
-    assertThatThrownBy(() -> new DeliveryFormat.Dxf(DxfRelease.R12, true))
+    assertThatThrownBy(() -> new DxfFormat(DxfRelease.R12, true))
         .hasMessageContaining("no mesh entity");
   }
 
@@ -63,7 +62,7 @@ class DeliveryFormatTest {
     Delivery d =
         new Delivery(
             "D", "", IfcSchema.IFC4, LinearUnit.METRE, new LocalZero.Shared(), "a.b.ifc", Set.of());
-    Delivery x = d.withFormat(new DeliveryFormat.LandXml());
+    Delivery x = d.withFormat(new LandXmlFormat());
     assertThat(x.fileName()).isEqualTo("a.b.xml");
     assertThat(x.schema()).isEqualTo(IfcSchema.IFC4X3);
     assertThat(d.schema()).isEqualTo(IfcSchema.IFC4);
@@ -71,12 +70,12 @@ class DeliveryFormatTest {
 
   @Test
   void whatIsLostIsSaidForEveryFormat() {
-    assertThat(Losses.of(COVER, new DeliveryFormat.LandXml(), Frame.UNPLACED))
+    assertThat(Losses.of(COVER, new LandXmlFormat(), Frame.UNPLACED))
         .extracting(f -> f.code())
         .containsExactly("deliver.plain", "deliver.material");
-    assertThat(Losses.of(PEGS, new DeliveryFormat.Dxf(DxfRelease.R2000, false), Frame.UNPLACED))
+    assertThat(Losses.of(PEGS, new DxfFormat(DxfRelease.R2000, false), Frame.UNPLACED))
         .extracting(f -> f.code())
         .containsExactly("deliver.plain", "deliver.codes");
-    assertThat(Losses.of(PEGS, new DeliveryFormat.PointList(), Frame.UNPLACED)).isEmpty();
+    assertThat(Losses.of(PEGS, new PointListFormat(), Frame.UNPLACED)).isEmpty();
   }
 }

@@ -41,9 +41,7 @@ class LossesTest {
   }
 
   private static List<String> codes(Item item, IfcSchema schema, Frame frame) {
-    return Losses.of(item, new DeliveryFormat.Ifc(schema), frame).stream()
-        .map(Finding::code)
-        .toList();
+    return Losses.of(item, new IfcFormat(schema), frame).stream().map(Finding::code).toList();
   }
 
   /** A chord of a metre in a circle of 50 m lies 1/(8·50) m = 2.5 mm beside it. */
@@ -51,7 +49,7 @@ class LossesTest {
   void alignmentsBecomeChordsWhereThereIsNoClassForThem() {
     assertThat(codes(road(100), IfcSchema.IFC4X3, GRID)).isEmpty();
     for (IfcSchema s : List.of(IfcSchema.IFC4, IfcSchema.IFC2X3)) {
-      assertThat(Losses.of(road(100), new DeliveryFormat.Ifc(s), GRID))
+      assertThat(Losses.of(road(100), new IfcFormat(s), GRID))
           .singleElement()
           .satisfies(
               f -> {

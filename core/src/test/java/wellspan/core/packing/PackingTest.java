@@ -10,7 +10,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.frame.Frame;
@@ -82,7 +82,7 @@ class PackingTest {
         .isEqualTo(now);
     assertThat(
             List.of(
-                print(j, delivery().withFormat(new DeliveryFormat.Ifc(IfcSchema.IFC4))),
+                print(j, delivery().withFormat(new IfcFormat(IfcSchema.IFC4))),
                 print(j, delivery().withUnit(LinearUnit.MILLIMETRE)),
                 print(j, delivery().withZero(new LocalZero.Shared())),
                 print(j.withFrame(j.frame().withRotation(3)), delivery()),
@@ -119,15 +119,14 @@ class PackingTest {
   void parcelsHoldWhatIsSentWithItsClassAndFacts() {
     Job j = job().withMarks(List.of(new SpotMark("S1", new Position(4, 5, 6))));
     Build b = Build.of(j, Map.of("s", READ));
-    Parcel p = Packing.parcel(b, delivery().withFormat(new DeliveryFormat.Ifc(IfcSchema.IFC2X3)));
+    Parcel p = Packing.parcel(b, delivery().withFormat(new IfcFormat(IfcSchema.IFC2X3)));
     assertThat(p.pieces())
         .extracting(Parcel.Piece::key)
         .containsExactly("s/points/Pegs", "job/points/Spot marks");
     assertThat(p.pieces().getFirst().description().entityClass()).hasToString("IfcAnnotation");
     assertThat(p.pieces().getFirst().fingerprint())
         .isEqualTo(
-            Packing.fingerprint(
-                b, PEGS, delivery().withFormat(new DeliveryFormat.Ifc(IfcSchema.IFC2X3))));
+            Packing.fingerprint(b, PEGS, delivery().withFormat(new IfcFormat(IfcSchema.IFC2X3))));
     assertThat(p.schema()).isEqualTo(IfcSchema.IFC2X3);
     Parcel held = Packing.parcel(b, delivery().holdingBack(Set.of(PEGS)));
     assertThat(held.pieces()).hasSize(1);

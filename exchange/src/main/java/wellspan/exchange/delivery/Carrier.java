@@ -5,7 +5,11 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.Map;
 import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfFormat;
+import wellspan.core.deliver.IfcFormat;
+import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.PointListFormat;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 import wellspan.exchange.ifc.read.IfcReader;
@@ -24,16 +28,27 @@ interface Carrier {
   Received readBack(Parcel parcel, Path file, String position, Progress progress)
       throws IOException;
 
+  /** Makes the carrier of a format. */
+  interface Maker {
+    /**
+     * @param pictures names of the files beside it that hold pictures over surfaces, by piece
+     */
+    Carrier of(DeliveryFormat format, Map<String, String> pictures);
+  }
+
+  /** The carrier of every format. Another one is another line here. */
+  Map<Class<? extends DeliveryFormat>, Maker> ALL =
+      Map.of(
+          IfcFormat.class, (f, pictures) -> new Model(pictures),
+          LandXmlFormat.class, (f, pictures) -> new LandXmlCarrier(),
+          DxfFormat.class, (f, pictures) -> new DxfCarrier((DxfFormat) f),
+          PointListFormat.class, (f, pictures) -> new PointListCarrier());
+
   /**
    * @param pictures names of the files beside it that hold pictures over surfaces, by piece
    */
   static Carrier of(Parcel parcel, Map<String, String> pictures) {
-    return switch (parcel.format()) {
-      case DeliveryFormat.Ifc f -> new Model(pictures);
-      case DeliveryFormat.LandXml f -> new LandXmlCarrier();
-      case DeliveryFormat.Dxf f -> new DxfCarrier(f);
-      case DeliveryFormat.PointList f -> new PointListCarrier();
-    };
+    return ALL.get(parcel.format().getClass()).of(parcel.format(), pictures);
   }
 
   /** A model says everything itself. */

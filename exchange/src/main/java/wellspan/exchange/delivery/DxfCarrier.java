@@ -11,7 +11,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import wellspan.core.attribute.Finish;
-import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfFormat;
 import wellspan.core.deliver.DxfRelease;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
@@ -28,7 +28,7 @@ import wellspan.exchange.dxf.write.LayerNames;
  * Carries every item on the layer that it was received on, or on one of its own name. Faces, lines
  * and points may share a layer; two items of one of these cannot.
  */
-record DxfCarrier(DeliveryFormat.Dxf format) implements Carrier {
+record DxfCarrier(DxfFormat format) implements Carrier {
   /** Colours of layers by the bands of items, as numbers of the format's own palette. */
   private static final int[] COLOURS = {1, 40, 6, 5, 8, 9, 32, 34, 7};
 

@@ -20,8 +20,10 @@ import wellspan.core.align.Profile;
 import wellspan.core.align.Pvi;
 import wellspan.core.align.SpiralLaw;
 import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfFormat;
 import wellspan.core.deliver.DxfRelease;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
@@ -95,7 +97,7 @@ class AlignmentDeliveryTest {
     for (SpiralLaw law : SpiralLaw.values()) {
       for (Frame frame : List.of(LOCAL, SHARED)) {
         for (LinearUnit u : List.of(LinearUnit.METRE, LinearUnit.MILLIMETRE, LinearUnit.FOOT)) {
-          Proof p = run(parcel(road(law), new DeliveryFormat.LandXml(), frame, u), "road.xml");
+          Proof p = run(parcel(road(law), new LandXmlFormat(), frame, u), "road.xml");
           String what = law + " " + u + " " + frame.rotationDegrees();
           assertThat(p.findings().stream().filter(Finding::isError)).as(what).isEmpty();
           assertThat(p.maxDeviation()).as(what).isLessThan(1e-6);
@@ -107,7 +109,7 @@ class AlignmentDeliveryTest {
   @Test
   void elementsAndPiecesOfTheProfileArriveOneByOne() throws IOException {
     Alignment sent = road(SpiralLaw.CLOTHOID);
-    run(parcel(sent, new DeliveryFormat.LandXml(), SHARED, LinearUnit.METRE), "road.xml");
+    run(parcel(sent, new LandXmlFormat(), SHARED, LinearUnit.METRE), "road.xml");
     Received r = LandXmlReader.read(dir.resolve("road.xml"), Progress.NONE);
     Alignment back = ((Shape.Axis) r.items().getFirst().shape()).alignment();
     assertThat(back.elements())
@@ -126,7 +128,7 @@ class AlignmentDeliveryTest {
         run(
             parcel(
                 road(SpiralLaw.CLOTHOID),
-                new DeliveryFormat.Dxf(DxfRelease.R2000, false),
+                new DxfFormat(DxfRelease.R2000, false),
                 LOCAL,
                 LinearUnit.METRE),
             "road.dxf");

@@ -22,7 +22,9 @@ import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfFormat;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
@@ -72,7 +74,7 @@ class AttributesTravelTest {
                         List.of(set("Client")),
                         java.util.Optional.of(new Finish("granite", 0x8090A0))));
         Path f = dir.resolve("kerb.ifc");
-        deliver(List.of(kerb), new DeliveryFormat.Ifc(IfcSchema.IFC4X3), f);
+        deliver(List.of(kerb), new IfcFormat(IfcSchema.IFC4X3), f);
         return f;
       }
     },
@@ -219,7 +221,7 @@ class AttributesTravelTest {
 
   /** The arrived item that stands for a sent one. */
   private static Item there(Received arrived, Item sent, DeliveryFormat to) {
-    boolean drawing = to instanceof DeliveryFormat.Dxf;
+    boolean drawing = to instanceof DxfFormat;
     return arrived.items().stream()
         .filter(i -> i.shape().getClass().equals(sent.shape().getClass()))
         .filter(

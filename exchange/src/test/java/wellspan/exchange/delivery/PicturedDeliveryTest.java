@@ -24,6 +24,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 import wellspan.core.attribute.Attributes;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
@@ -81,14 +82,14 @@ class PicturedDeliveryTest {
   }
 
   private static Parcel parcel(DeliveryFormat format, LinearUnit unit, Item item) {
-    IfcSchema schema = format instanceof DeliveryFormat.Ifc f ? f.schema() : IfcSchema.IFC4X3;
+    IfcSchema schema = format.schema().orElse(IfcSchema.IFC4X3);
     Parcel.Piece piece =
         Packing.loosePiece(IDS, ItemId.of("s", "surface", "Ground"), item, schema, "x");
     return new Parcel("p", format, FRAME, unit, IDS, List.of(piece), Control.NONE);
   }
 
   private static Parcel parcel(Item item) {
-    return parcel(new DeliveryFormat.Ifc(IfcSchema.IFC4X3), LinearUnit.METRE, item);
+    return parcel(new IfcFormat(IfcSchema.IFC4X3), LinearUnit.METRE, item);
   }
 
   private DeliveryRun.Outcome run(Parcel p, Progress progress) throws IOException {
@@ -106,7 +107,7 @@ class PicturedDeliveryTest {
   void thePictureArrivesWithItsPixelsInItsPlace(IfcSchema schema, String unit) throws Exception {
     LinearUnit u = (LinearUnit) LinearUnit.class.getField(unit).get(null);
     Item sent = ground(0x11);
-    DeliveryRun.Outcome o = run(parcel(new DeliveryFormat.Ifc(schema), u, sent), Progress.NONE);
+    DeliveryRun.Outcome o = run(parcel(new IfcFormat(schema), u, sent), Progress.NONE);
     assertThat(o.receipt().proof().findings()).isEmpty();
     assertThat(o.receipt().proof().pass()).isTrue();
     assertThat(o.receipt().files()).hasSize(2);

@@ -17,8 +17,10 @@ import org.junit.jupiter.api.io.TempDir;
 import org.w3c.dom.Document;
 import org.w3c.dom.Element;
 import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfFormat;
 import wellspan.core.deliver.DxfRelease;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
@@ -45,11 +47,11 @@ class PlainDeliveryTest {
       Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 2), 21.5);
   private static final List<DeliveryFormat> FORMATS =
       List.of(
-          new DeliveryFormat.LandXml(),
-          new DeliveryFormat.Dxf(DxfRelease.R12, false),
-          new DeliveryFormat.Dxf(DxfRelease.R2000, false),
-          new DeliveryFormat.Dxf(DxfRelease.R2018, false),
-          new DeliveryFormat.Dxf(DxfRelease.R2018, true));
+          new LandXmlFormat(),
+          new DxfFormat(DxfRelease.R12, false),
+          new DxfFormat(DxfRelease.R2000, false),
+          new DxfFormat(DxfRelease.R2018, false),
+          new DxfFormat(DxfRelease.R2018, true));
 
   @TempDir Path dir;
 
@@ -132,7 +134,7 @@ class PlainDeliveryTest {
 
   @Test
   void aPositionFileGoesWithTheFile() throws IOException {
-    run(parcel(new DeliveryFormat.LandXml(), GRID, LinearUnit.METRE), "ground.xml");
+    run(parcel(new LandXmlFormat(), GRID, LinearUnit.METRE), "ground.xml");
     assertThat(dir.resolve("ground.position.json")).exists();
     assertThat(Files.readString(dir.resolve("ground.position.txt"))).contains("EPSG:25832");
   }
@@ -140,7 +142,7 @@ class PlainDeliveryTest {
   @Test
   void landXmlIsShapedAsTheSchemaSays() throws Exception {
     Frame shared = GRID.withBasePoint(new Position(0, 0, 0)).withRotation(0);
-    run(parcel(new DeliveryFormat.LandXml(), shared, LinearUnit.METRE), "g.xml");
+    run(parcel(new LandXmlFormat(), shared, LinearUnit.METRE), "g.xml");
     Document d =
         DocumentBuilderFactory.newDefaultNSInstance()
             .newDocumentBuilder()
@@ -184,7 +186,7 @@ class PlainDeliveryTest {
 
   @Test
   void aLocalZeroIsNotToldAsTheReferenceSystem() throws IOException {
-    run(parcel(new DeliveryFormat.LandXml(), GRID, LinearUnit.METRE), "g.xml");
+    run(parcel(new LandXmlFormat(), GRID, LinearUnit.METRE), "g.xml");
     assertThat(Files.readString(dir.resolve("g.xml")))
         .doesNotContain("epsgCode")
         .contains("see the position file");
@@ -192,7 +194,7 @@ class PlainDeliveryTest {
 
   @Test
   void layersOfAnOldDrawingHavePlainNames() throws IOException {
-    run(parcel(new DeliveryFormat.Dxf(DxfRelease.R12, false), GRID, LinearUnit.METRE), "old.dxf");
+    run(parcel(new DxfFormat(DxfRelease.R12, false), GRID, LinearUnit.METRE), "old.dxf");
     Received r = DxfReader.read(dir.resolve("old.dxf"), Progress.NONE);
     assertThat(r.layers())
         .extracting(l -> l.name())
@@ -230,7 +232,7 @@ class PlainDeliveryTest {
 
   @Test
   void aFaceLessIsSeenWhereverItIsDropped() throws IOException {
-    Parcel p = parcel(new DeliveryFormat.LandXml(), GRID, LinearUnit.METRE);
+    Parcel p = parcel(new LandXmlFormat(), GRID, LinearUnit.METRE);
     Path file = dir.resolve("less.xml");
     Carrier carrier = Carrier.of(p, java.util.Map.of());
     carrier.write(p, file, "less", Clock.systemUTC(), Progress.NONE);
@@ -255,7 +257,7 @@ class PlainDeliveryTest {
   }
 
   private static Parcel withBreaklines() {
-    Parcel p = parcel(new DeliveryFormat.LandXml(), GRID, LinearUnit.METRE);
+    Parcel p = parcel(new LandXmlFormat(), GRID, LinearUnit.METRE);
     Parcel.Piece hill = p.pieces().getFirst();
     Mesh m = hill();
     List<Polyline> rows =

@@ -12,9 +12,9 @@ import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.PointListFormat;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameJson;
 import wellspan.core.geom.Position;
@@ -48,7 +48,7 @@ class PointListDeliveryTest {
         List.of(one, two).stream()
             .map(i -> Packing.loosePiece(ids, ItemId.of("s", i), i, IfcSchema.IFC4X3, "f"))
             .toList();
-    return new Parcel("p", new DeliveryFormat.PointList(), FRAME, unit, ids, pieces, Control.NONE);
+    return new Parcel("p", new PointListFormat(), FRAME, unit, ids, pieces, Control.NONE);
   }
 
   @Test

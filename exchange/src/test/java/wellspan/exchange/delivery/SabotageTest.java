@@ -26,8 +26,12 @@ import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfFormat;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.IfcFormat;
+import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.PointListFormat;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
@@ -157,7 +161,7 @@ class SabotageTest {
         pieces.add(Packing.loosePiece(ids, id, e, format, "f"));
       }
     }
-    boolean shared = format instanceof DeliveryFormat.LandXml;
+    boolean shared = format instanceof LandXmlFormat;
     return Packing.loose(
         "p",
         format,
@@ -308,10 +312,11 @@ class SabotageTest {
 
   private static List<Damage> damages(DeliveryFormat f) {
     return switch (f) {
-      case DeliveryFormat.Ifc i -> model();
-      case DeliveryFormat.LandXml l -> landXml();
-      case DeliveryFormat.Dxf d -> drawing(d.mesh(), !d.id().contains("R12"));
-      case DeliveryFormat.PointList p -> pointList();
+      case IfcFormat i -> model();
+      case LandXmlFormat l -> landXml();
+      case DxfFormat d -> drawing(d.mesh(), !d.id().contains("R12"));
+      case PointListFormat p -> pointList();
+      default -> throw new IllegalArgumentException("no damages for this format");
     };
   }
 

@@ -9,7 +9,7 @@ import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import wellspan.core.align.AlignmentChords;
-import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfFormat;
 import wellspan.core.deliver.DxfRelease;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.frame.Frame;
@@ -41,8 +41,7 @@ public final class DxfWriter {
   private final GroupText dxf;
   private final Tables.Handles handles;
 
-  private DxfWriter(
-      Parcel parcel, DeliveryFormat.Dxf format, Map<String, LayerLook> layers, GroupText dxf) {
+  private DxfWriter(Parcel parcel, DxfFormat format, Map<String, LayerLook> layers, GroupText dxf) {
     this.parcel = parcel;
     this.layers = layers;
     this.release = format.release();
@@ -57,11 +56,7 @@ public final class DxfWriter {
    * @param layers of each piece, by its key; pieces may share one
    */
   public static void write(
-      Parcel parcel,
-      DeliveryFormat.Dxf format,
-      Map<String, LayerLook> layers,
-      Path file,
-      Progress progress)
+      Parcel parcel, DxfFormat format, Map<String, LayerLook> layers, Path file, Progress progress)
       throws IOException {
     Charset charset =
         switch (format.release()) {

@@ -1,0 +1,97 @@
+package wellspan.core.deliver;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.ValueTypes;
+import wellspan.core.describe.ClassRules;
+import wellspan.core.finding.Finding;
+import wellspan.core.frame.Frame;
+import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.Shape;
+import wellspan.core.unit.LinearUnit;
+
+/** A model with classes, properties and its place. */
+public record IfcFormat(IfcSchema of) implements DeliveryFormat {
+  @Override
+  public String id() {
+    return of.id();
+  }
+
+  @Override
+  public String title() {
+    return of.title();
+  }
+
+  @Override
+  public String ending() {
+    return ".ifc";
+  }
+
+  @Override
+  public Optional<IfcSchema> schema() {
+    return Optional.of(of);
+  }
+
+  @Override
+  public int decimals(LinearUnit unit) {
+    return unit.metres() >= 100 ? 9 : unit.metres() >= 0.1 ? 7 : 4;
+  }
+
+  @Override
+  public boolean saysPlace() {
+    return true;
+  }
+
+  @Override
+  public boolean carriesPictures() {
+    return of != IfcSchema.IFC2X3;
+  }
+
+  @Override
+  public Carriage carriage(Item item, Frame frame) {
+    if (item.shape().isEmpty()) {
+      return Losses.NOTHING;
+    }
+    if (item.shape() instanceof Shape.Picture) {
+      return Losses.PICTURE;
+    }
+    List<Finding> out = new ArrayList<>();
+    if (item.shape() instanceof Shape.Axis a) {
+      boolean layout = of == IfcSchema.IFC4X3 && ClassRules.hasLayout(a.alignment());
+      if (layout) {
+        Losses.partProfile(item, a.alignment(), out);
+      } else {
+        out.add(Losses.chords(item, a.alignment(), of));
+      }
+    }
+    Losses.invisible(item, out);
+    if (of == IfcSchema.IFC2X3 && item.kind().is(Kind.TERRAIN)) {
+      out.add(
+          Losses.note(
+              "deliver.class",
+              item,
+              "IFC2x3 has no class for ground; it goes as IfcBuildingElementProxy."));
+    }
+    if (frame.scale() != 1 && of != IfcSchema.IFC4X3) {
+      out.add(Losses.scale(item, of, frame));
+    }
+    Losses.texture(item, this, out);
+    return Carriage.with(out);
+  }
+
+  /** What is known here, and what was received in types that the schema has. */
+  @Override
+  public List<PropertySet> sets(Item item, PropertySet facts) {
+    List<PropertySet> out = new ArrayList<>();
+    out.add(facts);
+    item.said().propertySets().stream()
+        .filter(s -> !s.name().equals(facts.name()))
+        .map(s -> ValueTypes.fitting(s, of))
+        .forEach(out::add);
+    return out;
+  }
+}
