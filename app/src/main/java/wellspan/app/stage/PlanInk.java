@@ -78,4 +78,9 @@ record PlanInk(GraphicsContext g, PlanWindow window, Theme theme, List<Rectangle
     g.setFill(c);
     g.fillOval(x - 1.5, y - 1.5, 3, 3);
   }
+
+  /** A colour for pictures that are painted beside the window. */
+  static java.awt.Color awt(Color c) {
+    return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
+  }
 }

@@ -316,7 +316,9 @@ public final class PlanView extends Pane {
                   i.item()
                       .triangles()
                       .ifPresent(
-                          m -> terrain.draw(m, new SurfaceLook.RunOff(awt(theme.accent())))));
+                          m ->
+                              terrain.draw(
+                                  m, new SurfaceLook.RunOff(PlanInk.awt(theme.accent())))));
     }
     compared.ifPresent(c -> terrain.draw(c.one(), new SurfaceLook.Difference(c.other())));
   }
@@ -379,9 +381,9 @@ public final class PlanView extends Pane {
     return switch (style) {
       case CONTOURS ->
           new SurfaceLook.ContourLines(
-              awt(theme.contour()), awt(theme.majorContour()), contourInterval);
+              PlanInk.awt(theme.contour()), PlanInk.awt(theme.majorContour()), contourInterval);
       case SHADE -> new SurfaceLook.Shade(theme == Theme.DARK);
-      case TRIANGLES -> new SurfaceLook.Triangles(awt(theme.muted()), theme == Theme.DARK);
+      case TRIANGLES -> new SurfaceLook.Triangles(PlanInk.awt(theme.muted()), theme == Theme.DARK);
       case LEVELS -> new SurfaceLook.Levels(levels().minH(), levels().maxH());
       case SLOPE -> new SurfaceLook.Slope();
       case ASPECT -> new SurfaceLook.Aspect();
@@ -398,9 +400,5 @@ public final class PlanView extends Pane {
         .map(this::box)
         .filter(Box::hasLevels)
         .reduce(Box.EMPTY, Box::union);
-  }
-
-  private static java.awt.Color awt(javafx.scene.paint.Color c) {
-    return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
   }
 }

@@ -29,14 +29,10 @@ record ProofPicture(PlanInk ink) {
                       new SurfaceLook.Deviation(
                           a.distances(),
                           compared.tolerance(),
-                          awt(ink.theme().proven()),
-                          awt(ink.theme().error()),
-                          awt(ink.theme().proven()))));
+                          PlanInk.awt(ink.theme().proven()),
+                          PlanInk.awt(ink.theme().error()),
+                          PlanInk.awt(ink.theme().proven()))));
     }
-  }
-
-  private static java.awt.Color awt(Color c) {
-    return new java.awt.Color((float) c.getRed(), (float) c.getGreen(), (float) c.getBlue());
   }
 
   /** Lines and points that arrived, and what the colours say. */

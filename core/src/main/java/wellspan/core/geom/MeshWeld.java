@@ -84,4 +84,14 @@ public final class MeshWeld {
   public Mesh mesh() {
     return new Mesh(Arrays.copyOf(xyz, 3 * vertices), Arrays.copyOf(triangles, corners));
   }
+
+  /** Whether a mesh is closed once corners at one place are one. */
+  public static boolean isWatertight(Mesh mesh) {
+    if (mesh.isClosed()) {
+      return true;
+    }
+    MeshWeld weld = new MeshWeld();
+    weld.add(mesh.xyz(), mesh.triangles());
+    return weld.mesh().isClosed();
+  }
 }

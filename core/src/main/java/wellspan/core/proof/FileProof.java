@@ -294,20 +294,11 @@ public final class FileProof {
                 item.name() + ": its triangles or their corners stand in another order."));
       }
     }
-    if (!both(Content.CLOSED) && isClosed(meant) && !isClosed(came)) {
+    if (!both(Content.CLOSED) && MeshWeld.isWatertight(meant) && !MeshWeld.isWatertight(came)) {
       differences.add(
           Difference.of(
               What.CLOSED, item.name(), item.name() + " was closed and arrived with gaps."));
     }
-  }
-
-  private static boolean isClosed(Mesh m) {
-    if (m.isClosed()) {
-      return true;
-    }
-    MeshWeld weld = new MeshWeld();
-    weld.add(m.xyz(), m.triangles());
-    return weld.mesh().isClosed();
   }
 
   /** The arrived points in the order of the sent ones, where their names tell it. */

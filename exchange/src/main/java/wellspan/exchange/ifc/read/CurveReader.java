@@ -152,22 +152,22 @@ final class CurveReader {
     }
     double[] u = minus(p, 1, 0);
     double[] w = minus(p, 2, 0);
-    double[] n = cross(u, w);
-    double nn = dot(n, n);
-    if (nn <= 1e-24 * dot(u, u) * dot(w, w)) {
+    double[] n = Direction.cross(u, w);
+    double nn = Direction.dot(n, n);
+    if (nn <= 1e-24 * Direction.dot(u, u) * Direction.dot(w, w)) {
       return p; // three points in line
     }
-    double[] uu = cross(n, u);
-    double[] ww = cross(w, n);
+    double[] uu = Direction.cross(n, u);
+    double[] ww = Direction.cross(w, n);
     double[] c = new double[3]; // centre from the first point
     for (int k = 0; k < 3; k++) {
-      c[k] = (dot(w, w) * uu[k] + dot(u, u) * ww[k]) / (2 * nn);
+      c[k] = (Direction.dot(w, w) * uu[k] + Direction.dot(u, u) * ww[k]) / (2 * nn);
     }
     double[] major = {-c[0], -c[1], -c[2]};
-    double[] axis = unit(n);
-    double[] minor = cross(axis, major);
+    double[] axis = Direction.unit(n);
+    double[] minor = Direction.cross(axis, major);
     double[] end = {w[0] - c[0], w[1] - c[1], w[2] - c[2]};
-    double sweep = Math.atan2(dot(end, minor), dot(end, major));
+    double sweep = Math.atan2(Direction.dot(end, minor), Direction.dot(end, major));
     sweep = sweep <= 0 ? sweep + 2 * Math.PI : sweep;
     double[] centre = {p[0] + c[0], p[1] + c[1], p[2] + c[2]};
     return chords(centre, major, minor, 0, sweep);
@@ -175,7 +175,7 @@ final class CurveReader {
 
   /** Points of an ellipse or a part of it, at least 64 pieces in a full turn. */
   double[] chords(double[] centre, double[] major, double[] minor, double from, double by) {
-    double radius = Math.sqrt(Math.max(dot(major, major), dot(minor, minor)));
+    double radius = Math.sqrt(Math.max(Direction.dot(major, major), Direction.dot(minor, minor)));
     double finer = radius * (1 - Math.cos(Math.PI / LEAST_CORNERS));
     return Chords.ellipse(centre, major, minor, from, by, Math.min(tolerance, finer));
   }
@@ -405,20 +405,5 @@ final class CurveReader {
     return new double[] {
       p[3 * a] - p[3 * b], p[3 * a + 1] - p[3 * b + 1], p[3 * a + 2] - p[3 * b + 2]
     };
-  }
-
-  static double dot(double[] a, double[] b) {
-    return a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-  }
-
-  static double[] cross(double[] a, double[] b) {
-    return new double[] {
-      a[1] * b[2] - a[2] * b[1], a[2] * b[0] - a[0] * b[2], a[0] * b[1] - a[1] * b[0]
-    };
-  }
-
-  static double[] unit(double[] v) {
-    double l = Math.sqrt(dot(v, v));
-    return new double[] {v[0] / l, v[1] / l, v[2] / l};
   }
 }

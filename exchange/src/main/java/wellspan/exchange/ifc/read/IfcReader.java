@@ -12,16 +12,13 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.regex.Pattern;
 import wellspan.core.attribute.Attributes;
 import wellspan.core.attribute.Description;
-import wellspan.core.attribute.EntityClass;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.MeshWeld;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
@@ -33,20 +30,10 @@ import wellspan.exchange.file.UniqueNames;
 
 /** Reads IFC2X3, IFC4 and IFC4X3_ADD2 models: meshes, alignments, property sets, georeference. */
 public final class IfcReader {
-  /** Representations of a body, the one that shows it best first. */
-  private static final List<String> BODY_ORDER =
-      List.of("Body", "Tessellation", "Facetation", "Surface", "", "Body-Fallback");
-
-  private static final Set<String> BODY = Set.copyOf(BODY_ORDER);
-
-  /** 128 bits in 22 characters of six: the first holds two bits only. */
-  private static final Pattern GLOBAL_ID = Pattern.compile("[0-3][0-9A-Za-z_$]{21}");
 
   /** Classes that say nothing; in IFC2x3 ground has no better one. Its shape tells it then. */
   private static final Set<String> UNSPECIFIC =
       Set.of("IfcBuildingElementProxy", "IfcProxy", "IfcCivilElement", "IfcGeographicElement");
-
-  private static final Set<String> LINES = Set.of("Axis", "Annotation", "FootPrint");
 
   private final IfcModel model;
   private final List<Finding> findings = new ArrayList<>();
@@ -67,7 +54,7 @@ public final class IfcReader {
   private final Layers layers;
   private final Set<Integer> grouped = new HashSet<>();
   private final List<NamedPoint> loosePoints = new ArrayList<>();
-  private final Map<String, Instance> byGlobalId = new HashMap<>();
+  private final Identities identities = new Identities(findings);
   private int texts;
 
   private IfcReader(IfcModel model, Path file) {
@@ -107,7 +94,7 @@ public final class IfcReader {
     for (Instance p : products) {
       progress.step((double) done++ / products.size(), "Reading " + p.entity().name());
       if (p.isA("IFCALIGNMENT")) {
-        identity(p);
+        identities.take(p);
         String name = names.of("alignment", nameOf(p));
         alignments
             .read(p, name)
@@ -124,7 +111,8 @@ public final class IfcReader {
     }
     textures.unread(unread);
     properties.report();
-    report();
+    new FileReport(model, units, geo, soundness, unread, texts, doubts, !items.isEmpty())
+        .to(findings);
     return new Received(
             model.fileSchema(),
             geo.frame().map(f -> f.crs()).orElse(""),
@@ -143,7 +131,7 @@ public final class IfcReader {
       leftOut(p, fault.get());
       return;
     }
-    identity(p);
+    identities.take(p);
     if (p.ref("Representation").isEmpty()) {
       return; // part of the structure only
     }
@@ -206,38 +194,6 @@ public final class IfcReader {
                 + "."));
   }
 
-  /** Names ids that are none and ids that several products share. */
-  private void identity(Instance p) {
-    String id = p.text("GlobalId");
-    if (!GLOBAL_ID.matcher(id).matches()) {
-      findings.add(
-          Finding.error(
-              RECEIVE,
-              "ifc.id",
-              nameOf(p),
-              nameOf(p) + " (#" + p.id() + ") has the GlobalId '" + id + "', which is none."));
-      return;
-    }
-    Instance other = byGlobalId.putIfAbsent(id, p);
-    if (other != null) {
-      findings.add(
-          Finding.error(
-              RECEIVE,
-              "ifc.id.twice",
-              nameOf(p),
-              nameOf(p)
-                  + " (#"
-                  + p.id()
-                  + ") and "
-                  + nameOf(other)
-                  + " (#"
-                  + other.id()
-                  + ") have the same GlobalId "
-                  + id
-                  + "."));
-    }
-  }
-
   /** Groups whose members are all single points are one item each. */
   private void pointGroups() {
     for (Instance rel : model.all("IFCRELASSIGNSTOGROUP")) {
@@ -251,14 +207,16 @@ public final class IfcReader {
         continue;
       }
       members.forEach(m -> grouped.add(m.id()));
-      members.forEach(this::identity);
+      members.forEach(identities::take);
       Instance g = group.get();
-      identity(g);
+      identities.take(g);
       Instance first = members.getFirst();
       items.add(
           Item.points(names.of("points", nameOf(g)), points)
               .on(layers.of(first))
-              .saying(new Description(classOf(first), g.text("GlobalId"), properties.of(g))));
+              .saying(
+                  new Description(
+                      properties.classOf(first), g.text("GlobalId"), properties.of(g))));
     }
   }
 
@@ -268,7 +226,7 @@ public final class IfcReader {
     }
     try {
       return lines
-          .point(p, items(p, false))
+          .point(p, Representations.items(p, false))
           .map(
               c ->
                   new NamedPoint(
@@ -281,12 +239,12 @@ public final class IfcReader {
   private boolean isSound(Instance p) {
     return soundness.ofItself(p).isEmpty()
         && p.ref("ObjectPlacement").flatMap(soundness::whole).isEmpty()
-        && items(p, false).stream().allMatch(i -> soundness.whole(i).isEmpty());
+        && Representations.items(p, false).stream().allMatch(i -> soundness.whole(i).isEmpty());
   }
 
   /** A product without a body but with lines, texts, or a single point. */
   private Optional<Item> line(Instance p) {
-    List<Instance> items = items(p, false);
+    List<Instance> items = Representations.items(p, false);
     for (Instance i : items) {
       Optional<String> fault = soundness.whole(i);
       if (fault.isPresent()) {
@@ -315,7 +273,7 @@ public final class IfcReader {
     return Optional.empty();
   }
 
-  private static String nameOf(Instance p) {
+  static String nameOf(Instance p) {
     String name = p.text("Name");
     return name.isEmpty() ? p.entity().name().substring(3) + " #" + p.id() : name;
   }
@@ -324,75 +282,22 @@ public final class IfcReader {
     return item.on(layers.of(p))
         .saying(
             new Description(
-                classOf(p), p.text("GlobalId"), properties.of(p), finishes.of(p), closed));
-  }
-
-  /** The class of an occurrence; its type says what it does not say itself. */
-  private EntityClass classOf(Instance p) {
-    String type = p.literal("PredefinedType");
-    String own = p.text("ObjectType");
-    if (type.isEmpty() || type.equals("NOTDEFINED")) {
-      Optional<Instance> t = properties.typeOf(p);
-      String byType = t.map(i -> i.literal("PredefinedType")).orElse("");
-      if (!byType.isEmpty()) {
-        type = byType;
-        own = own.isEmpty() ? t.map(i -> i.text("ElementType")).orElse("") : own;
-      }
-    }
-    return new EntityClass(p.entity().name(), type, own);
-  }
-
-  /**
-   * The items of the representations that show a product.
-   *
-   * @param body of those that show its body; otherwise of those that show lines and points
-   */
-  private List<Instance> items(Instance p, boolean body) {
-    List<Instance> out = new ArrayList<>();
-    for (Instance r : representations(p)) {
-      String id = r.text("RepresentationIdentifier");
-      boolean bodily = BODY.contains(id) && !isOfLines(r);
-      if (body ? bodily : !bodily && (LINES.contains(id) || id.isEmpty() || isOfLines(r))) {
-        out.addAll(r.refs("Items"));
-      }
-    }
-    return out;
-  }
-
-  private static List<Instance> representations(Instance p) {
-    return p.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of());
-  }
-
-  /** Whether all that a representation shows is lines, points and texts. */
-  private static boolean isOfLines(Instance representation) {
-    List<Instance> items = LineReader.elements(representation.refs("Items"));
-    return !items.isEmpty()
-        && items.stream()
-            .allMatch(i -> i.isA("IFCCURVE") || i.isA("IFCPOINT") || i.isA("IFCTEXTLITERAL"));
-  }
-
-  /** The representation that shows the body best: the body itself, else what stands in for it. */
-  private List<Instance> bodies(Instance p) {
-    for (String wanted : BODY_ORDER) {
-      List<Instance> found =
-          representations(p).stream()
-              .filter(r -> r.text("RepresentationIdentifier").equals(wanted) && !isOfLines(r))
-              .toList();
-      if (!found.isEmpty()) {
-        return found;
-      }
-    }
-    return List.of();
+                properties.classOf(p),
+                p.text("GlobalId"),
+                properties.of(p),
+                finishes.of(p),
+                closed));
   }
 
   private Optional<Item> body(Instance p) {
-    for (Instance r : representations(p)) {
+    for (Instance r : Representations.of(p)) {
       String id = r.text("RepresentationIdentifier");
-      if (!BODY.contains(id) && !LINES.contains(id)) {
+      if (!Representations.isKnown(id)) {
         unread.merge("representation " + id, 1, Integer::sum);
       }
     }
-    List<Instance> items = bodies(p).stream().flatMap(r -> r.refs("Items").stream()).toList();
+    List<Instance> items =
+        Representations.bodies(p).stream().flatMap(r -> r.refs("Items").stream()).toList();
     if (items.isEmpty()) {
       return Optional.empty();
     }
@@ -418,7 +323,7 @@ public final class IfcReader {
             || p.literal("PredefinedType").equals("TERRAIN")
             || p.isA("IFCSITE")
             || UNSPECIFIC.contains(p.entity().name()) && Sheet.is(mesh);
-    if (shape.closed().orElse(false) && !isWatertight(mesh)) {
+    if (shape.closed().orElse(false) && !MeshWeld.isWatertight(mesh)) {
       findings.add(
           Finding.warning(
               RECEIVE,
@@ -432,18 +337,8 @@ public final class IfcReader {
             terrain
                 ? Item.surface(names.of("surface", name), mesh)
                     .with(Attributes.NONE.withTexture(picture))
-                : Item.body(names.of("body", name), mesh, bandOf(p)),
+                : Item.body(names.of("body", name), mesh, ProductStratum.of(p.entity().name())),
             shape.closed()));
-  }
-
-  /** Whether it is closed once corners at one place are one. */
-  private static boolean isWatertight(Mesh mesh) {
-    if (mesh.isClosed()) {
-      return true;
-    }
-    MeshWeld weld = new MeshWeld();
-    weld.add(mesh.xyz(), mesh.triangles());
-    return weld.mesh().isClosed();
   }
 
   /** Reads the items of a product; their corners in the model's coordinates. */
@@ -474,7 +369,8 @@ public final class IfcReader {
     for (Instance o : openings.of(p)) {
       try {
         Optional<String> fault = soundness.ofItself(o);
-        List<Instance> items = bodies(o).stream().flatMap(r -> r.refs("Items").stream()).toList();
+        List<Instance> items =
+            Representations.bodies(o).stream().flatMap(r -> r.refs("Items").stream()).toList();
         if (fault.isPresent() || items.isEmpty()) {
           throw new Left(fault.orElse("it has no body"));
         }
@@ -505,117 +401,5 @@ public final class IfcReader {
       }
     }
     return done == 0 ? whole : left;
-  }
-
-  private static Band bandOf(Instance p) {
-    return switch (p.entity().name()) {
-      case "IfcGeographicElement", "IfcGeotechnicalStratum" -> Band.GROUND;
-      case "IfcEarthworksElement", "IfcEarthworksFill", "IfcEarthworksCut", "IfcReinforcedSoil" ->
-          Band.EARTHWORKS;
-      case "IfcPavement", "IfcCourse" -> Band.PAVEMENT;
-      case "IfcKerb" -> Band.EDGES;
-      case "IfcPipeSegment", "IfcPipeFitting", "IfcDistributionChamberElement", "IfcFlowSegment" ->
-          Band.DRAINAGE;
-      case "IfcRailing", "IfcSign", "IfcSurfaceFeature", "IfcFurniture" -> Band.FURNITURE;
-      default -> Band.STRUCTURES;
-    };
-  }
-
-  private void report() {
-    unread.forEach(
-        (what, n) ->
-            findings.add(
-                Finding.note(
-                        RECEIVE,
-                        "ifc.unread",
-                        "",
-                        n + " × " + what + " is in the file and is not read yet.")
-                    .withFigure(Integer.toString(n))));
-    if (texts > 0) {
-      findings.add(
-          Finding.note(
-                  RECEIVE,
-                  "ifc.text",
-                  "",
-                  texts + " × IfcTextLiteral is read as a point that is named by its words.")
-              .withFigure(Integer.toString(texts)));
-    }
-    if (soundness.check().wholeForReal() > 0) {
-      findings.add(
-          Finding.warning(
-                  RECEIVE,
-                  "ifc.real",
-                  "",
-                  soundness.check().wholeForReal()
-                      + " instances hold numbers without a decimal point where the schema wants one; they are taken as they stand.")
-              .withFigure(Integer.toString(soundness.check().wholeForReal())));
-    }
-    if (soundness.check().longTexts() > 0) {
-      findings.add(
-          Finding.warning(
-                  RECEIVE,
-                  "ifc.text.long",
-                  "",
-                  soundness.check().longTexts()
-                      + " instances hold texts longer than the schema allows.")
-              .withFigure(Integer.toString(soundness.check().longTexts())));
-    }
-    for (String doubt : doubts) {
-      findings.add(
-          Finding.error(
-              RECEIVE,
-              "ifc.georeference",
-              "",
-              "Where the model lies is in doubt: " + doubt + ". This statement does not count."));
-    }
-    if (!units.saysLength() && !items.isEmpty()) {
-      findings.add(
-          Finding.error(
-              RECEIVE,
-              "ifc.units",
-              "",
-              "The file does not say its length unit; metres are taken. Check a known length, and ask the sender."));
-    }
-    for (String type : model.unknownTypes()) {
-      findings.add(
-          Finding.error(
-              RECEIVE,
-              "ifc.unknown",
-              "",
-              type
-                  + " is not an entity of "
-                  + model.fileSchema()
-                  + "; its instances are left out."));
-    }
-    if (!model.missing().isEmpty()) {
-      findings.add(
-          Finding.error(
-              RECEIVE,
-              "ifc.dangling",
-              "",
-              "The file refers to #"
-                  + model.missing().iterator().next()
-                  + ", which does not exist ("
-                  + model.missing().size()
-                  + " such references). Ask for the file again."));
-    }
-    if (!geo.declared() && !items.isEmpty()) {
-      findings.add(
-          Finding.warning(
-              RECEIVE,
-              "ifc.place",
-              "",
-              "The file does not say where it lies; its coordinates are taken as shared ones."));
-    }
-    if (geo.declared() && Math.abs(geo.scale() / units.length() - 1) > 1e-9) {
-      findings.add(
-          Finding.note(
-              RECEIVE,
-              "ifc.scale",
-              "",
-              "The map conversion scales by "
-                  + geo.scale() / units.length()
-                  + "; coordinates are scaled."));
-    }
   }
 }

@@ -65,7 +65,7 @@ record Placement(double[] m) {
         p.ref("RefDirection").isPresent()
             ? direction(p.ref("RefDirection"), p)
             : Math.abs(z[0]) > 1 - 1e-12 ? UP : EAST;
-    if (Math.abs(CurveReader.dot(x, z)) > 1 - 1e-12) {
+    if (Math.abs(Direction.dot(x, z)) > 1 - 1e-12) {
       throw new Unread(p, "has an axis and a reference direction that are parallel");
     }
     return frame(o, x, z, 1, 1, 1);
@@ -99,7 +99,7 @@ record Placement(double[] m) {
     double[] o = point(t.ref("LocalOrigin"), t, flat ? 2 : 3);
     double[] z = flat || t.ref("Axis3").isEmpty() ? UP : direction(t.ref("Axis3"), t);
     double[] x = t.ref("Axis1").isEmpty() ? EAST : direction(t.ref("Axis1"), t);
-    if (Math.abs(CurveReader.dot(x, z)) > 1 - 1e-12) {
+    if (Math.abs(Direction.dot(x, z)) > 1 - 1e-12) {
       throw new Unread(t, "has axes that are parallel");
     }
     Placement p = frame(o, x, z, s, s2, s3);
@@ -122,7 +122,7 @@ record Placement(double[] m) {
     double[] x = {m[0], m[4], m[8]};
     double[] y = {m[1], m[5], m[9]};
     double[] z = {m[2], m[6], m[10]};
-    return CurveReader.dot(CurveReader.cross(x, y), z) < 0;
+    return Direction.dot(Direction.cross(x, y), z) < 0;
   }
 
   /**
@@ -214,7 +214,7 @@ record Placement(double[] m) {
   static double[] direction(Optional<Instance> d, Instance of) {
     double[] c = d.map(i -> i.numbers("DirectionRatios")).orElse(new double[0]);
     double[] v = {c.length > 0 ? c[0] : 0, c.length > 1 ? c[1] : 0, c.length > 2 ? c[2] : 0};
-    double l = Math.sqrt(CurveReader.dot(v, v));
+    double l = Math.sqrt(Direction.dot(v, v));
     if (c.length < 2 || !(l > 0) || !Double.isFinite(l)) {
       throw new Unread(of, "has a direction that points nowhere");
     }
@@ -222,7 +222,7 @@ record Placement(double[] m) {
   }
 
   private static double[] unit(double[] v) {
-    double l = Math.sqrt(CurveReader.dot(v, v));
+    double l = Math.sqrt(Direction.dot(v, v));
     return new double[] {v[0] / l, v[1] / l, v[2] / l};
   }
 }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Finding;
@@ -344,5 +345,20 @@ final class PropertyReader {
               ? Finding.warning(RECEIVE, "ifc.property.unit", "", message)
               : Finding.error(RECEIVE, "ifc.property.unit", "", message));
     }
+  }
+
+  /** The class of an occurrence; its type says what it does not say itself. */
+  EntityClass classOf(Instance p) {
+    String type = p.literal("PredefinedType");
+    String own = p.text("ObjectType");
+    if (type.isEmpty() || type.equals("NOTDEFINED")) {
+      Optional<Instance> t = typeOf(p);
+      String byType = t.map(i -> i.literal("PredefinedType")).orElse("");
+      if (!byType.isEmpty()) {
+        type = byType;
+        own = own.isEmpty() ? t.map(i -> i.text("ElementType")).orElse("") : own;
+      }
+    }
+    return new EntityClass(p.entity().name(), type, own);
   }
 }

@@ -137,7 +137,7 @@ final class SolidReader {
 
   private static double[] off(double[] loop, int i, double[] o, double[] a) {
     double[] v = {loop[i] - o[0], loop[i + 1] - o[1], loop[i + 2] - o[2]};
-    double along = CurveReader.dot(v, a);
+    double along = Direction.dot(v, a);
     return new double[] {v[0] - along * a[0], v[1] - along * a[1], v[2] - along * a[2]};
   }
 
@@ -145,7 +145,7 @@ final class SolidReader {
     double most = 0;
     for (int i = 0; i < loop.length; i += 3) {
       double[] r = off(loop, i, o, a);
-      most = Math.max(most, Math.sqrt(CurveReader.dot(r, r)));
+      most = Math.max(most, Math.sqrt(Direction.dot(r, r)));
     }
     return most;
   }
@@ -155,10 +155,10 @@ final class SolidReader {
     double[] out = loop.clone();
     for (int i = 0; i < loop.length; i += 3) {
       double[] r = off(loop, i, o, a);
-      if (Math.sqrt(CurveReader.dot(r, r)) <= 1e-9 * radius) {
+      if (Math.sqrt(Direction.dot(r, r)) <= 1e-9 * radius) {
         continue;
       }
-      double[] side = CurveReader.cross(a, r);
+      double[] side = Direction.cross(a, r);
       for (int k = 0; k < 3; k++) {
         out[i + k] = loop[i + k] - r[k] + Math.cos(by) * r[k] + Math.sin(by) * side[k];
       }
@@ -187,10 +187,10 @@ final class SolidReader {
       radii.add(s.number("InnerRadius"));
     }
     double[] side =
-        CurveReader.unit(
-            CurveReader.cross(
+        Direction.unit(
+            Direction.cross(
                 first, Math.abs(first[2]) < 0.9 ? new double[] {0, 0, 1} : new double[] {1, 0, 0}));
-    double[] up = CurveReader.cross(first, side);
+    double[] up = Direction.cross(first, side);
     double[] at = {line[0], line[1], line[2]};
     List<double[]> now = new ArrayList<>();
     for (double r : radii) {
@@ -228,7 +228,7 @@ final class SolidReader {
 
   private static double[] direction(double[] line, int piece) {
     int i = 3 * piece;
-    return CurveReader.unit(
+    return Direction.unit(
         new double[] {line[i + 3] - line[i], line[i + 4] - line[i + 1], line[i + 5] - line[i + 2]});
   }
 
@@ -239,7 +239,7 @@ final class SolidReader {
   /** The loops moved along a direction until they meet a plane. */
   private static List<double[]> onPlane(
       List<double[]> loops, double[] along, double[] through, double[] normal, Instance s) {
-    double fall = CurveReader.dot(along, normal);
+    double fall = Direction.dot(along, normal);
     if (fall < 1e-6) {
       throw new Unread(s, "turns back on itself");
     }
@@ -248,7 +248,7 @@ final class SolidReader {
       double[] moved = loop.clone();
       for (int i = 0; i < loop.length; i += 3) {
         double[] v = {through[0] - loop[i], through[1] - loop[i + 1], through[2] - loop[i + 2]};
-        double t = CurveReader.dot(v, normal) / fall;
+        double t = Direction.dot(v, normal) / fall;
         for (int k = 0; k < 3; k++) {
           moved[i + k] = loop[i + k] + t * along[k];
         }

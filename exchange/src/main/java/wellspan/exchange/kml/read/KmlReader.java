@@ -298,7 +298,7 @@ public final class KmlReader {
     double[] all = new double[3 * tuples.length];
     int n = 0;
     for (String tuple : tuples) {
-      double[] place = place(tuple);
+      double[] place = Tuple.of(tuple);
       if (place.length == 0) {
         odd.add(
             "\"" + tuple + "\" before line " + xml.getLocation().getLineNumber() + " of " + name);
@@ -314,22 +314,6 @@ public final class KmlReader {
       points.add(xyz);
     } else {
       lines.add(xyz);
-    }
-  }
-
-  /** Longitude, latitude and altitude of a tuple; nothing if it is none. */
-  private static double[] place(String tuple) {
-    String[] c = tuple.split(",");
-    try {
-      double[] out = {Double.NaN, Double.NaN, Double.NaN};
-      for (int k = 0; k < Math.min(3, c.length); k++) {
-        out[k] = Double.parseDouble(c[k]);
-      }
-      return Math.abs(out[0]) <= 180.000001 && Math.abs(out[1]) <= 90.000001 && c.length <= 3
-          ? out
-          : new double[0];
-    } catch (NumberFormatException e) {
-      return new double[0];
     }
   }
 

@@ -1,0 +1,124 @@
+package wellspan.exchange.ifc.read;
+
+import static wellspan.core.finding.Stop.RECEIVE;
+
+import java.util.List;
+import java.util.Map;
+import wellspan.core.finding.Finding;
+
+/**
+ * What is to be said of a file as a whole, once it is read.
+ *
+ * @param unread what is in it and is not read, by its name with how often
+ * @param texts number of texts that became points
+ * @param doubts about statements of where it lies
+ * @param holdsItems whether anything was read from it
+ */
+record FileReport(
+    IfcModel model,
+    Units units,
+    Georeference geo,
+    Soundness soundness,
+    Map<String, Integer> unread,
+    int texts,
+    List<String> doubts,
+    boolean holdsItems) {
+
+  void to(List<Finding> findings) {
+    unread.forEach(
+        (what, n) ->
+            findings.add(
+                Finding.note(
+                        RECEIVE,
+                        "ifc.unread",
+                        "",
+                        n + " × " + what + " is in the file and is not read yet.")
+                    .withFigure(Integer.toString(n))));
+    if (texts > 0) {
+      findings.add(
+          Finding.note(
+                  RECEIVE,
+                  "ifc.text",
+                  "",
+                  texts + " × IfcTextLiteral is read as a point that is named by its words.")
+              .withFigure(Integer.toString(texts)));
+    }
+    if (soundness.check().wholeForReal() > 0) {
+      findings.add(
+          Finding.warning(
+                  RECEIVE,
+                  "ifc.real",
+                  "",
+                  soundness.check().wholeForReal()
+                      + " instances hold numbers without a decimal point where the schema wants one; they are taken as they stand.")
+              .withFigure(Integer.toString(soundness.check().wholeForReal())));
+    }
+    if (soundness.check().longTexts() > 0) {
+      findings.add(
+          Finding.warning(
+                  RECEIVE,
+                  "ifc.text.long",
+                  "",
+                  soundness.check().longTexts()
+                      + " instances hold texts longer than the schema allows.")
+              .withFigure(Integer.toString(soundness.check().longTexts())));
+    }
+    for (String doubt : doubts) {
+      findings.add(
+          Finding.error(
+              RECEIVE,
+              "ifc.georeference",
+              "",
+              "Where the model lies is in doubt: " + doubt + ". This statement does not count."));
+    }
+    if (!units.saysLength() && holdsItems) {
+      findings.add(
+          Finding.error(
+              RECEIVE,
+              "ifc.units",
+              "",
+              "The file does not say its length unit; metres are taken. Check a known length, and ask the sender."));
+    }
+    for (String type : model.unknownTypes()) {
+      findings.add(
+          Finding.error(
+              RECEIVE,
+              "ifc.unknown",
+              "",
+              type
+                  + " is not an entity of "
+                  + model.fileSchema()
+                  + "; its instances are left out."));
+    }
+    if (!model.missing().isEmpty()) {
+      findings.add(
+          Finding.error(
+              RECEIVE,
+              "ifc.dangling",
+              "",
+              "The file refers to #"
+                  + model.missing().iterator().next()
+                  + ", which does not exist ("
+                  + model.missing().size()
+                  + " such references). Ask for the file again."));
+    }
+    if (!geo.declared() && holdsItems) {
+      findings.add(
+          Finding.warning(
+              RECEIVE,
+              "ifc.place",
+              "",
+              "The file does not say where it lies; its coordinates are taken as shared ones."));
+    }
+    if (geo.declared() && Math.abs(geo.scale() / units.length() - 1) > 1e-9) {
+      findings.add(
+          Finding.note(
+              RECEIVE,
+              "ifc.scale",
+              "",
+              "The map conversion scales by "
+                  + geo.scale() / units.length()
+                  + "; coordinates are scaled."));
+    }
+  }
+}

@@ -1,0 +1,66 @@
+package wellspan.exchange.ifc.read;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+
+/** Which representations show what of a product. */
+final class Representations {
+  /** Representations of a body, the one that shows it best first. */
+  private static final List<String> BODY_ORDER =
+      List.of("Body", "Tessellation", "Facetation", "Surface", "", "Body-Fallback");
+
+  private static final Set<String> BODY = Set.copyOf(BODY_ORDER);
+
+  private static final Set<String> LINES = Set.of("Axis", "Annotation", "FootPrint");
+
+  private Representations() {}
+
+  /**
+   * The items of the representations that show a product.
+   *
+   * @param body of those that show its body; otherwise of those that show lines and points
+   */
+  static List<Instance> items(Instance p, boolean body) {
+    List<Instance> out = new ArrayList<>();
+    for (Instance r : of(p)) {
+      String id = r.text("RepresentationIdentifier");
+      boolean bodily = BODY.contains(id) && !isOfLines(r);
+      if (body ? bodily : !bodily && (LINES.contains(id) || id.isEmpty() || isOfLines(r))) {
+        out.addAll(r.refs("Items"));
+      }
+    }
+    return out;
+  }
+
+  static List<Instance> of(Instance p) {
+    return p.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of());
+  }
+
+  /** Whether all that a representation shows is lines, points and texts. */
+  private static boolean isOfLines(Instance representation) {
+    List<Instance> items = LineReader.elements(representation.refs("Items"));
+    return !items.isEmpty()
+        && items.stream()
+            .allMatch(i -> i.isA("IFCCURVE") || i.isA("IFCPOINT") || i.isA("IFCTEXTLITERAL"));
+  }
+
+  /** The representation that shows the body best: the body itself, else what stands in for it. */
+  static List<Instance> bodies(Instance p) {
+    for (String wanted : BODY_ORDER) {
+      List<Instance> found =
+          of(p).stream()
+              .filter(r -> r.text("RepresentationIdentifier").equals(wanted) && !isOfLines(r))
+              .toList();
+      if (!found.isEmpty()) {
+        return found;
+      }
+    }
+    return List.of();
+  }
+
+  /** Whether a representation of this identifier is known, and is a body or lines. */
+  static boolean isKnown(String identifier) {
+    return BODY.contains(identifier) || LINES.contains(identifier);
+  }
+}
