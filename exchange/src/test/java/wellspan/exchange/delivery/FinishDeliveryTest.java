@@ -14,6 +14,9 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import wellspan.core.attribute.Finish;
+import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfFormat;
+import wellspan.core.deliver.DxfRelease;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
@@ -32,6 +35,7 @@ import wellspan.core.proof.Proof;
 import wellspan.core.proof.Prover;
 import wellspan.core.receive.Received;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.ifc.read.IfcReader;
@@ -133,5 +137,47 @@ class FinishDeliveryTest {
           .extracting(Finding::code)
           .containsAnyOf("proof.material", "proof.colour");
     }
+  }
+
+  /** Ground is open, a body is closed, and the file says so in each schema. */
+  @ParameterizedTest
+  @EnumSource
+  void bodiesAreWrittenAsClosedAndGroundAsOpen(IfcSchema schema) throws IOException {
+    String text = Files.readString(write(schema));
+    if (schema == IfcSchema.IFC2X3) {
+      assertThat(text.split("IFCFACETEDBREP\\(", -1)).as("three bodies").hasSize(4);
+      assertThat(text.split("IFCFACEBASEDSURFACEMODEL\\(|IFCSHELLBASEDSURFACEMODEL\\(", -1))
+          .as("five surfaces")
+          .hasSize(6);
+    } else {
+      assertThat(text.split("FACESET\\(#\\d+,\\$,\\.T\\.", -1)).as("three bodies").hasSize(4);
+      assertThat(text.split("FACESET\\(#\\d+,\\$,\\.F\\.", -1)).as("five surfaces").hasSize(6);
+    }
+  }
+
+  /** Names of points are half a metre high in a drawing of any unit. */
+  @ParameterizedTest
+  @EnumSource(names = {"METRE", "MILLIMETRE"})
+  void namesOfPointsAreHalfAMetreHigh(LinearUnit unit) throws IOException {
+    Item pegs =
+        Item.points("Pegs", List.of(new NamedPoint("P1", new Position(412_001, 6_534_501, 2), "")));
+    DeliveryFormat dxf = new DxfFormat(DxfRelease.R2000, false);
+    Path f = dir.resolve("pegs.dxf");
+    DeliveryRun.run(
+        "pegs",
+        Packing.loose(
+            "p",
+            dxf,
+            FRAME,
+            unit,
+            IDS,
+            List.of(Packing.loosePiece(IDS, ItemId.of("f", pegs), pegs, dxf, "f"))),
+        f,
+        Clock.systemUTC(),
+        Progress.NONE);
+    List<String> lines = Files.readAllLines(f);
+    int text = lines.indexOf("AcDbText");
+    int height = text + 1 + lines.subList(text + 1, lines.size()).indexOf(" 40") + 1;
+    assertThat(Double.parseDouble(lines.get(height)) * unit.metres()).isEqualTo(0.5);
   }
 }
