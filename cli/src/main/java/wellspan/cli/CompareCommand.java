@@ -23,7 +23,7 @@ import wellspan.core.job.JobStore;
 import wellspan.core.operation.Outline;
 import wellspan.core.operation.Within;
 import wellspan.core.overlay.LevelDifference;
-import wellspan.core.overlay.Redrawing;
+import wellspan.core.overlay.Retriangulated;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.progress.Progress;
 import wellspan.core.shape.Shape;
@@ -73,7 +73,7 @@ final class CompareCommand implements Callable<Integer> {
     Build build = SourceIntake.build(store, store.open(), Progress.NONE);
     Mesh a = mesh(build, first);
     if (second == null) {
-      print(Redrawing.of(a, Progress.NONE).difference(), Optional.empty(), factors);
+      print(Retriangulated.of(a, Progress.NONE).difference(), Optional.empty(), factors);
     } else {
       Mesh b = mesh(build, second);
       if (within != null) {

@@ -167,7 +167,7 @@ public final class Session {
     return goTo;
   }
 
-  /** Told by the stage whenever it is moved by hand. */
+  /** PositionFile by the stage whenever it is moved by hand. */
   public StageMotion stageMotion() {
     return stageMotion;
   }

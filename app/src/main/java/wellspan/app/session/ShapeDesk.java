@@ -34,7 +34,7 @@ import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Step;
 import wellspan.core.operation.Within;
 import wellspan.core.overlay.LevelDifference;
-import wellspan.core.overlay.Redrawing;
+import wellspan.core.overlay.Retriangulated;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.progress.Progress;
 import wellspan.core.recipe.Earth;
@@ -290,7 +290,7 @@ public final class ShapeDesk {
   }
 
   private static Comparison redrawn(ItemId first, Mesh one, Progress p) {
-    Redrawing r = Redrawing.of(one, p);
+    Retriangulated r = Retriangulated.of(one, p);
     return new Comparison(
         first,
         Optional.empty(),

@@ -148,9 +148,9 @@ public record LevelDifference(
         double d1 = second[i - 1] - first[i - 1], d2 = second[i] - first[i];
         area += part;
         sum += part * (d0 + d1 + d2) / 3;
-        square += Moments.square(part, d0, d1, d2);
+        square += TriangleIntegrals.square(part, d0, d1, d2);
         for (int k = 0; k < below.length; k++) {
-          below[k] += Moments.areaBelow(EDGES.get(k), part, d0, d1, d2);
+          below[k] += TriangleIntegrals.areaBelow(EDGES.get(k), part, d0, d1, d2);
         }
       }
     }

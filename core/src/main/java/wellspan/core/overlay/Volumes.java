@@ -48,10 +48,10 @@ public record Volumes(double cut, double fill, double cutArea, double fillArea, 
             double part =
                 ((e[i - 1] - e[0]) * (h[i] - h[0]) - (h[i - 1] - h[0]) * (e[i] - e[0])) / 2;
             double d1 = second[i - 1] - first[i - 1], d2 = second[i] - first[i];
-            s[0] += Moments.positive(part, -d0, -d1, -d2);
-            s[1] += Moments.positive(part, d0, d1, d2);
-            s[2] += Moments.areaBelow(0, part, d0, d1, d2);
-            s[3] += Moments.areaBelow(0, part, -d0, -d1, -d2);
+            s[0] += TriangleIntegrals.positive(part, -d0, -d1, -d2);
+            s[1] += TriangleIntegrals.positive(part, d0, d1, d2);
+            s[2] += TriangleIntegrals.areaBelow(0, part, d0, d1, d2);
+            s[3] += TriangleIntegrals.areaBelow(0, part, -d0, -d1, -d2);
             s[4] += part;
           }
         });

@@ -70,9 +70,9 @@ record DxfCarrier(DxfFormat format) implements Carrier {
   public Received readBack(Parcel parcel, Path file, String position, Progress progress)
       throws IOException {
     Received read = DxfReader.read(file, progress);
-    Received shared = Told.inShared(read, Told.frame(position), !read.unit().isEmpty());
+    Received shared = ReadBack.inShared(read, ReadBack.frame(position), !read.unit().isEmpty());
     Received identified =
-        Told.identified(shared, parcel, names(parcel), FileNames::drawn, Item::layer);
+        ReadBack.identified(shared, parcel, names(parcel), FileNames::drawn, Item::layer);
     List<Finding> findings = new ArrayList<>(identified.findings());
     findings.addAll(colours(looks(parcel), read.layers()));
     return identified.withItems(identified.items(), findings);

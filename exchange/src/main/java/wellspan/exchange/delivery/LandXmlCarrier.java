@@ -39,10 +39,10 @@ record LandXmlCarrier() implements Carrier {
   @Override
   public Received readBack(Parcel parcel, Path file, String position, Progress progress)
       throws IOException {
-    Frame told = Told.frame(position);
+    Frame told = ReadBack.frame(position);
     Received read = withoutBoundaries(LandXmlReader.read(file, progress));
-    return Told.identified(
-        Told.inShared(read, told, true), parcel, names(parcel), FileNames::kind, e -> e.name());
+    return ReadBack.identified(
+        ReadBack.inShared(read, told, true), parcel, names(parcel), FileNames::kind, e -> e.name());
   }
 
   /**

@@ -32,7 +32,7 @@ record PointListCarrier() implements Carrier {
   @Override
   public Received readBack(Parcel parcel, Path file, String position, Progress progress)
       throws IOException {
-    return inShared(parcel, Told.frame(position), PointListReader.read(file, progress));
+    return inShared(parcel, ReadBack.frame(position), PointListReader.read(file, progress));
   }
 
   /** The list's points in shared coordinates, dealt to the groups they were sent in. */

@@ -18,8 +18,8 @@ import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 
 /** What a file says together with the position file beside it. */
-final class Told {
-  private Told() {}
+final class ReadBack {
+  private ReadBack() {}
 
   static Frame frame(String position) throws IOException {
     return FrameJson.read(new ObjectMapper().readTree(position).path("frame"));

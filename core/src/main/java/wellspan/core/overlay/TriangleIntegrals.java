@@ -4,8 +4,8 @@ package wellspan.core.overlay;
  * Exact integrals of a function that is linear over a triangle, from its three corner values.
  * Formulas follow from integrating barycentric coordinates over the triangle.
  */
-final class Moments {
-  private Moments() {}
+final class TriangleIntegrals {
+  private TriangleIntegrals() {}
 
   /** ∫ d². */
   static double square(double area, double a, double b, double c) {

@@ -9,7 +9,7 @@ import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
 
 /** Against sums over a fine grid of small triangles. */
-class MomentsTest {
+class TriangleIntegralsTest {
   private static final int FINE = 240;
 
   private interface Function {
@@ -37,10 +37,11 @@ class MomentsTest {
       @ForAll @DoubleRange(min = -2, max = 2) double a,
       @ForAll @DoubleRange(min = -2, max = 2) double b,
       @ForAll @DoubleRange(min = -2, max = 2) double c) {
-    assertThat(Moments.positive(1, a, b, c))
+    assertThat(TriangleIntegrals.positive(1, a, b, c))
         .isCloseTo(sum(a, b, c, d -> Math.max(d, 0)), within(1e-3));
-    assertThat(Moments.square(1, a, b, c)).isCloseTo(sum(a, b, c, d -> d * d), within(1e-3));
-    assertThat(Moments.areaBelow(0.3, 1, a, b, c))
+    assertThat(TriangleIntegrals.square(1, a, b, c))
+        .isCloseTo(sum(a, b, c, d -> d * d), within(1e-3));
+    assertThat(TriangleIntegrals.areaBelow(0.3, 1, a, b, c))
         .isCloseTo(sum(a, b, c, d -> d < 0.3 ? 1 : 0), within(0.02));
   }
 
@@ -49,16 +50,17 @@ class MomentsTest {
       @ForAll @DoubleRange(min = -5, max = 5) double a,
       @ForAll @DoubleRange(min = -5, max = 5) double b,
       @ForAll @DoubleRange(min = -5, max = 5) double c) {
-    double above = Moments.positive(6, a, b, c), below = Moments.positive(6, -a, -b, -c);
+    double above = TriangleIntegrals.positive(6, a, b, c),
+        below = TriangleIntegrals.positive(6, -a, -b, -c);
     assertThat(above - below).isCloseTo(2 * (a + b + c), within(1e-9));
     assertThat(above).isNotNegative();
   }
 
   @Test
   void cornersThatLieAtZeroAreNoTrouble() {
-    assertThat(Moments.positive(1, 0, 0, 0)).isZero();
-    assertThat(Moments.positive(1, 0, 0, 3)).isCloseTo(1, within(1e-12));
-    assertThat(Moments.positive(1, 0, -1, 1)).isCloseTo(1.0 / 6, within(1e-12));
-    assertThat(Moments.areaBelow(0, 1, 0, 0, 0)).isZero();
+    assertThat(TriangleIntegrals.positive(1, 0, 0, 0)).isZero();
+    assertThat(TriangleIntegrals.positive(1, 0, 0, 3)).isCloseTo(1, within(1e-12));
+    assertThat(TriangleIntegrals.positive(1, 0, -1, 1)).isCloseTo(1.0 / 6, within(1e-12));
+    assertThat(TriangleIntegrals.areaBelow(0, 1, 0, 0, 0)).isZero();
   }
 }

@@ -11,15 +11,15 @@ import wellspan.core.triangulate.Triangulator;
  * @param mesh the receiver's triangles; they cover the hull of the points
  * @param difference the receiver's levels minus the designer's, where both lie
  */
-public record Redrawing(Mesh mesh, LevelDifference difference) {
+public record Retriangulated(Mesh mesh, LevelDifference difference) {
 
   /**
    * @throws IllegalArgumentException if the vertices lie on one line
    * @throws java.util.concurrent.CancellationException if cancelled
    */
-  public static Redrawing of(Mesh designed, Progress progress) {
+  public static Retriangulated of(Mesh designed, Progress progress) {
     Mesh used = designed.compact();
     Mesh drawn = Triangulator.delaunay(used.xyz(), progress.part(0, 0.5));
-    return new Redrawing(drawn, LevelDifference.between(used, drawn, progress.part(0.5, 1)));
+    return new Retriangulated(drawn, LevelDifference.between(used, drawn, progress.part(0.5, 1)));
   }
 }
