@@ -165,6 +165,7 @@ class ShapeCommandsTest extends CommandFixture {
         .contains(survey)
         .contains("Drop levels that are none")
         .contains("points dropped");
+    assertThat(err.toString()).as("what is made of the points is made anew").doesNotContain(GROUND);
     assertThat(out.toString()).doesNotContain("terrain.false-level");
     run("check", job, "--json");
     assertThat(json().findValuesAsText("code")).doesNotContain("terrain.false-level");

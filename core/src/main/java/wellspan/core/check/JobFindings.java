@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Function;
 import wellspan.core.finding.Finding;
 import wellspan.core.flaw.CoveredPlaces;
@@ -62,6 +63,9 @@ public final class JobFindings {
             .ifPresent(step -> out.put(id, step));
       }
     }
+    // what was made of an item that is mended is made anew, and better
+    Set<ItemId> found = Set.copyOf(out.keySet());
+    out.keySet().removeIf(id -> build.shaping().uses(id).stream().anyMatch(found::contains));
     return out;
   }
 
