@@ -165,7 +165,7 @@ public final class Packing {
       return "";
     }
     List<String> parts = new ArrayList<>();
-    parts.add(i.origin().sha256());
+    parts.add(i.origin().content());
     parts.add(
         build
             .job()

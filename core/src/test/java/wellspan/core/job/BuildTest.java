@@ -70,7 +70,7 @@ class BuildTest {
         .extracting(ItemId::value)
         .containsExactly(
             "road/terrain-surface/Ground", "road/alignment/Road", "road/points/control");
-    assertThat(b.items().get(ItemId.of("road", "alignment", "Road")).origin().sha256())
+    assertThat(b.items().get(ItemId.of("road", "alignment", "Road")).origin().content())
         .isEqualTo(REV.sha256());
     assertThat(b.bounds().maxE()).isEqualTo(412_010);
     assertThat(b.bounds().maxH()).isEqualTo(4);

@@ -154,4 +154,21 @@ class PackingTest {
     assertThat(print(job().withSteps(PEGS, List.of(new RecordedStep(raise, false))), delivery()))
         .isEqualTo(plain);
   }
+
+  /** A shapefile whose table alone is new is not what was proven. */
+  @Test
+  void aFileBesideThatChangesIsAChange() {
+    Job alone = job();
+    Job with = alone.withSource(Source.of("s", beside("t1")));
+    Job other = alone.withSource(Source.of("s", beside("t2")));
+    assertThat(print(with, delivery()))
+        .isNotEqualTo(print(alone, delivery()))
+        .isNotEqualTo(print(other, delivery()))
+        .isEqualTo(print(alone.withSource(Source.of("s", beside("t1"))), delivery()));
+  }
+
+  private static Revision beside(String digest) {
+    return new Revision(
+        "Rev A", "pegs.csv", "x", "abc", 1, Instant.EPOCH, Map.of("pegs.dbf", digest));
+  }
 }
