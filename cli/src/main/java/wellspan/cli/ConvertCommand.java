@@ -14,6 +14,7 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -22,13 +23,11 @@ import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.deliver.Carriage;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
-import wellspan.core.deliver.IfcFormat;
-import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.deliver.PointListFormat;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.BasePoints;
@@ -45,7 +44,6 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receipt.ReceiptJson;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
-import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveryRun;
 import wellspan.exchange.file.UniqueNames;
@@ -129,7 +127,6 @@ final class ConvertCommand implements Callable<Integer> {
     Path out = files.getLast();
     String ending = out.toString().toLowerCase(Locale.ROOT);
     DeliveryFormat format = format(out, ending);
-    boolean list = format instanceof PointListFormat;
     LocalZero where = zero(format);
     Frame.UNPLACED.withScale(scale); // says early what is wrong with it
     LinearUnit lengths =
@@ -172,9 +169,10 @@ final class ConvertCommand implements Callable<Integer> {
     }
     if (pieces.isEmpty()) {
       throw new IllegalArgumentException(
-          list
-              ? "Nothing to write: no points were found."
-              : "Nothing to write: no surface with triangles, no line and no point was found.");
+          "Nothing to write: "
+              + (read.values().stream().allMatch(r -> r.items().isEmpty())
+                  ? "nothing that can be delivered was found."
+                  : refusal(format, read.values())));
     }
     Frame frame = frame(system, box);
     say(FrameChecks.check(frame, box), "");
@@ -199,34 +197,46 @@ final class ConvertCommand implements Callable<Integer> {
 
   /** By the ending of the output, and by --schema or --drawing where there are several. */
   private DeliveryFormat format(Path out, String ending) {
-    if (ending.endsWith(".ifc")) {
-      return new IfcFormat(
-          IfcSchema.named(schema)
-              .orElseThrow(
-                  () ->
-                      new IllegalArgumentException(
-                          "--schema "
-                              + schema
-                              + " cannot be written; IFC4X3, IFC4 and IFC2X3 can.")));
+    List<DeliveryFormat> ofEnding =
+        DeliveryFormat.all().stream().filter(f -> ending.endsWith(f.ending())).toList();
+    if (ofEnding.size() == 1) {
+      return ofEnding.getFirst();
     }
-    if (ending.endsWith(".xml")) {
-      return new LandXmlFormat();
+    if (ofEnding.isEmpty()) {
+      throw new IllegalArgumentException(
+          out
+              + ": name the output with one of the endings "
+              + DeliveryFormat.all().stream()
+                  .map(DeliveryFormat::ending)
+                  .distinct()
+                  .collect(Collectors.joining(", "))
+              + ".");
     }
-    if (ending.endsWith(".csv")) {
-      return new PointListFormat();
-    }
-    if (ending.endsWith(".dxf")) {
-      return DeliveryFormat.named("DXF " + drawing + (mesh ? " mesh" : ""))
-          .orElseThrow(
-              () ->
-                  new IllegalArgumentException(
-                      "--drawing "
-                          + drawing
-                          + (mesh ? " with --mesh" : "")
-                          + " cannot be written; R12, 2000 and 2018 can, meshes in 2018 only."));
-    }
-    throw new IllegalArgumentException(
-        out + ": name the output with the ending .ifc, .xml, .dxf, or .csv for points.");
+    boolean model = ofEnding.getFirst().schema().isPresent();
+    String id = model ? schema : "DXF " + drawing + (mesh ? " mesh" : "");
+    return DeliveryFormat.named(id)
+        .filter(ofEnding::contains)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    model
+                        ? "--schema "
+                            + schema
+                            + " cannot be written; IFC4X3, IFC4 and IFC2X3 can."
+                        : "--drawing "
+                            + drawing
+                            + (mesh ? " with --mesh" : "")
+                            + " cannot be written; R12, 2000 and 2018 can, meshes in 2018 only."));
+  }
+
+  /** Why the format takes none of what was read. */
+  private static String refusal(DeliveryFormat format, Collection<Received> read) {
+    return read.stream()
+        .flatMap(r -> r.items().stream())
+        .map(i -> format.carriage(i, Frame.UNPLACED))
+        .flatMap(c -> c instanceof Carriage.Not n ? Stream.of(n.why()) : Stream.empty())
+        .distinct()
+        .collect(Collectors.joining(" "));
   }
 
   /** What GlobalIds are made from: what goes in, so that they are the same under any name. */
@@ -334,7 +344,7 @@ final class ConvertCommand implements Callable<Integer> {
 
   private LocalZero zero(DeliveryFormat format) {
     if (zero == null) {
-      return format instanceof LandXmlFormat ? new LocalZero.Shared() : new LocalZero.BasePoint();
+      return format.keepsShared() ? new LocalZero.Shared() : new LocalZero.BasePoint();
     }
     return switch (zero) {
       case "base" -> new LocalZero.BasePoint();

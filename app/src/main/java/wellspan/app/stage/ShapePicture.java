@@ -4,6 +4,7 @@ import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.text.TextAlignment;
 import wellspan.app.theme.Theme;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;
@@ -38,7 +39,7 @@ final class ShapePicture {
         g.setLineWidth(1);
         g.strokeLine(x - 3, y, x + 3, y);
         g.strokeLine(x, y - 3, x, y + 3);
-        ink.label(f.figure(), x, y - RING - 6, PlanInk.FIGURE, colour, TextAlignment.CENTER);
+        ink.label(f.figure().map(Figure::text).orElse(""), x, y - RING - 6, PlanInk.FIGURE, colour, TextAlignment.CENTER);
       }
     }
   }

@@ -1,6 +1,5 @@
 package wellspan.core.deliver;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -8,6 +7,7 @@ import wellspan.core.attribute.PropertySet;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 /** A format of deliveries: what it is called and how it carries items. One record for each. */
@@ -29,7 +29,22 @@ public interface DeliveryFormat {
    *
    * @param frame of the file
    */
-  Carriage carriage(Item item, Frame frame);
+  default Carriage carriage(Item item, Frame frame) {
+    if (item.shape().isEmpty()) {
+      return new Carriage.Not("There is nothing in it.");
+    }
+    if (item.shape() instanceof Shape.Picture) {
+      return new Carriage.Not("A picture of the ground goes over a surface only.");
+    }
+    return carriageOfContent(item, frame);
+  }
+
+  /**
+   * The same for an item that has something in it and is no picture of the ground.
+   *
+   * @param frame of the file
+   */
+  Carriage carriageOfContent(Item item, Frame frame);
 
   /**
    * The property sets that go with an item.
@@ -68,19 +83,26 @@ public interface DeliveryFormat {
     return !(carriage(item, Frame.UNPLACED) instanceof Carriage.Not);
   }
 
-  /** All formats that can be chosen. Another one is another line here. */
+  /** What the proof does with each kind of content of such a file. */
+  Coverage coverage();
+
+  /** Whether files keep shared coordinates where nothing else is said. */
+  default boolean keepsShared() {
+    return false;
+  }
+
+  /**
+   * Whether a reader means this format by a title such as {@code DXF R2000}.
+   *
+   * @param title in capitals
+   */
+  default boolean isTitled(String title) {
+    return title.startsWith(id().toUpperCase(Locale.ROOT));
+  }
+
+  /** All formats that can be chosen. */
   static List<DeliveryFormat> all() {
-    List<DeliveryFormat> out = new ArrayList<>();
-    for (IfcSchema s : IfcSchema.values()) {
-      out.add(new IfcFormat(s));
-    }
-    out.add(new LandXmlFormat());
-    for (DxfRelease r : DxfRelease.values()) {
-      out.add(new DxfFormat(r, false));
-    }
-    out.add(new DxfFormat(DxfRelease.R2018, true));
-    out.add(new PointListFormat());
-    return out;
+    return List.copyOf(FormatList.shipped().formats());
   }
 
   /** The format of an id, letters of either case; {@code IFC4X3} is known too. */

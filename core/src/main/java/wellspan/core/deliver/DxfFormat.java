@@ -1,5 +1,8 @@
 package wellspan.core.deliver;
 
+import static wellspan.core.deliver.Content.*;
+
+import java.util.EnumSet;
 import java.util.ArrayList;
 import java.util.List;
 import wellspan.core.attribute.PropertySet;
@@ -16,6 +19,12 @@ import wellspan.core.unit.LinearUnit;
  * @param mesh whether surfaces go as one mesh each, not as faces; only in R2018
  */
 public record DxfFormat(DxfRelease release, boolean mesh) implements DeliveryFormat {
+  private static final Coverage COVERAGE =
+      Coverage.of(
+          "DXF",
+          EnumSet.of(POSITIONS, TRIANGLES, NAMES, COLOURS, LAYERS, UNIT, PLACE),
+          EnumSet.of(TEXT_HEIGHTS, DESIGN_LOOKS));
+
   /**
    * @throws IllegalArgumentException if the release has no mesh entity
    */
@@ -52,13 +61,7 @@ public record DxfFormat(DxfRelease release, boolean mesh) implements DeliveryFor
   }
 
   @Override
-  public Carriage carriage(Item item, Frame frame) {
-    if (item.shape().isEmpty()) {
-      return Losses.NOTHING;
-    }
-    if (item.shape() instanceof Shape.Picture) {
-      return Losses.PICTURE;
-    }
+  public Carriage carriageOfContent(Item item, Frame frame) {
     List<Finding> out = new ArrayList<>();
     out.add(
         Losses.note(
@@ -87,5 +90,16 @@ public record DxfFormat(DxfRelease release, boolean mesh) implements DeliveryFor
   @Override
   public List<PropertySet> sets(Item item, PropertySet facts) {
     return List.of();
+  }
+
+
+  @Override
+  public Coverage coverage() {
+    return COVERAGE;
+  }
+
+  @Override
+  public boolean isTitled(String title) {
+    return title.startsWith("DXF");
   }
 }

@@ -1,5 +1,8 @@
 package wellspan.core.deliver;
 
+import static wellspan.core.deliver.Content.*;
+
+import java.util.EnumSet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -16,6 +19,29 @@ import wellspan.core.unit.LinearUnit;
 
 /** A model with classes, properties and its place. */
 public record IfcFormat(IfcSchema of) implements DeliveryFormat {
+  private static final Coverage IFC2X3 =
+      Coverage.of(
+          "IFC2x3",
+          EnumSet.of(
+              POSITIONS,
+              TRIANGLES,
+              CLOSED,
+              NO_LEVELS,
+              NAMES,
+              POINT_CODES,
+              CLASSES,
+              IDS,
+              PROPERTIES,
+              MATERIALS,
+              COLOURS,
+              LAYERS,
+              UNIT,
+              SYSTEM,
+              PLACE),
+          EnumSet.of(MATERIAL_AREAS, DESIGN_LOOKS));
+  private static final Coverage IFC4 = IFC2X3.with("IFC4", TEXTURES);
+  private static final Coverage IFC4X3 = IFC4.with("IFC4.3", ELEMENTS);
+
   @Override
   public String id() {
     return of.id();
@@ -52,13 +78,7 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
   }
 
   @Override
-  public Carriage carriage(Item item, Frame frame) {
-    if (item.shape().isEmpty()) {
-      return Losses.NOTHING;
-    }
-    if (item.shape() instanceof Shape.Picture) {
-      return Losses.PICTURE;
-    }
+  public Carriage carriageOfContent(Item item, Frame frame) {
     List<Finding> out = new ArrayList<>();
     if (item.shape() instanceof Shape.Axis a) {
       boolean layout = of == IfcSchema.IFC4X3 && ClassRules.hasLayout(a.alignment());
@@ -93,5 +113,28 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
         .map(s -> ValueTypes.fitting(s, of))
         .forEach(out::add);
     return out;
+  }
+
+
+  @Override
+  public Coverage coverage() {
+    return switch (of) {
+      case IFC2X3 -> IFC2X3;
+      case IFC4 -> IFC4;
+      case IFC4X3 -> IFC4X3;
+    };
+  }
+
+  @Override
+  public boolean isTitled(String title) {
+    return switch (of) {
+      case IFC2X3 -> title.startsWith("IFC2X3");
+      case IFC4 -> title.startsWith("IFC4") && !isLater(title);
+      case IFC4X3 -> isLater(title);
+    };
+  }
+
+  private static boolean isLater(String title) {
+    return title.startsWith("IFC4X3") || title.startsWith("IFC4.3");
   }
 }

@@ -1,5 +1,8 @@
 package wellspan.core.deliver;
 
+import static wellspan.core.deliver.Content.*;
+
+import java.util.EnumSet;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +17,24 @@ import wellspan.core.unit.LinearUnit;
 
 /** Surfaces, alignments, points and lines as LandXML 1.2. */
 public record LandXmlFormat() implements DeliveryFormat {
+  private static final Coverage COVERAGE =
+      Coverage.of(
+          "LandXML",
+          EnumSet.of(
+              POSITIONS,
+              TRIANGLES,
+              NO_LEVELS,
+              ELEMENTS,
+              NAMES,
+              POINT_CODES,
+              PROPERTIES,
+              UNIT,
+              SYSTEM,
+              PLACE,
+              BOUNDARIES,
+              INVISIBLE),
+          EnumSet.noneOf(Content.class));
+
   /** Name of the set by which readers mark the boundaries of a surface. */
   private static final String BOUNDARY = "Boundary";
 
@@ -46,13 +67,7 @@ public record LandXmlFormat() implements DeliveryFormat {
   }
 
   @Override
-  public Carriage carriage(Item item, Frame frame) {
-    if (item.shape().isEmpty()) {
-      return Losses.NOTHING;
-    }
-    if (item.shape() instanceof Shape.Picture) {
-      return Losses.PICTURE;
-    }
+  public Carriage carriageOfContent(Item item, Frame frame) {
     if (item.shape() instanceof Shape.Faces && !item.kind().surface()) {
       return new Carriage.Not("LandXML has surfaces and no bodies.");
     }
@@ -86,5 +101,21 @@ public record LandXmlFormat() implements DeliveryFormat {
       out.add(new PropertySet(COVER, Map.of("Material", new PropertyValue.Label(material))));
     }
     return out;
+  }
+
+
+  @Override
+  public Coverage coverage() {
+    return COVERAGE;
+  }
+
+  @Override
+  public boolean keepsShared() {
+    return true;
+  }
+
+  @Override
+  public boolean isTitled(String title) {
+    return title.startsWith("LANDXML");
   }
 }

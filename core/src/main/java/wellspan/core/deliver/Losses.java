@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.PlanElement;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
@@ -15,10 +16,6 @@ import wellspan.core.shape.Shape;
 
 /** What formats cannot carry of an item, in words; said before writing and in the receipt. */
 public final class Losses {
-  static final Carriage NOTHING = new Carriage.Not("There is nothing in it.");
-  static final Carriage PICTURE =
-      new Carriage.Not("A picture of the ground goes over a surface only.");
-
   private Losses() {}
 
   /**
@@ -89,7 +86,7 @@ public final class Losses {
                 schema.title(),
                 schema == IfcSchema.IFC4X3 ? " with transitions of these laws" : "",
                 1000 * sharpest / 8))
-        .withFigure(String.format(Locale.ROOT, "%.2f mm", 1000 * sharpest / 8));
+        .withFigure(Figure.of(1000 * sharpest / 8, 2, "mm"));
   }
 
   private static double curvature(PlanElement e) {

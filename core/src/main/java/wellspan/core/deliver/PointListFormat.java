@@ -1,5 +1,8 @@
 package wellspan.core.deliver;
 
+import static wellspan.core.deliver.Content.*;
+
+import java.util.EnumSet;
 import java.util.List;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.frame.Frame;
@@ -9,6 +12,12 @@ import wellspan.core.unit.LinearUnit;
 
 /** Points in rows of separated values. */
 public record PointListFormat() implements DeliveryFormat {
+  private static final Coverage COVERAGE =
+      Coverage.of(
+          "point list",
+          EnumSet.of(POSITIONS, NAMES, POINT_CODES, NO_LEVELS, PLACE),
+          EnumSet.of(UNIT));
+
   @Override
   public String id() {
     return "point list";
@@ -30,10 +39,7 @@ public record PointListFormat() implements DeliveryFormat {
   }
 
   @Override
-  public Carriage carriage(Item item, Frame frame) {
-    if (item.shape().isEmpty()) {
-      return Losses.NOTHING;
-    }
+  public Carriage carriageOfContent(Item item, Frame frame) {
     return item.shape() instanceof Shape.Points
         ? new Carriage.Whole()
         : new Carriage.Not("A list holds points only.");
@@ -42,5 +48,16 @@ public record PointListFormat() implements DeliveryFormat {
   @Override
   public List<PropertySet> sets(Item item, PropertySet facts) {
     return List.of();
+  }
+
+
+  @Override
+  public Coverage coverage() {
+    return COVERAGE;
+  }
+
+  @Override
+  public boolean isTitled(String title) {
+    return title.contains("POINT LIST");
   }
 }

@@ -11,7 +11,7 @@ import wellspan.core.item.ItemId;
  * @param item name of the item or file concerned, empty if it concerns the whole job
  * @param subject identity of the item concerned, where it is one of the job's
  * @param place where it is, in shared coordinates, if it has a place
- * @param figure the measured value with its unit, empty if there is none
+ * @param figure the measured value, if there is one
  * @param message a sentence that says what is wrong and what to do
  */
 public record Finding(
@@ -21,30 +21,30 @@ public record Finding(
     String item,
     Optional<ItemId> subject,
     Optional<Position> place,
-    String figure,
+    Optional<Figure> figure,
     String message) {
 
   public static Finding error(Stop stop, String code, String item, String message) {
     return new Finding(
-        Severity.ERROR, stop, code, item, Optional.empty(), Optional.empty(), "", message);
+        Severity.ERROR, stop, code, item, Optional.empty(), Optional.empty(), Optional.empty(), message);
   }
 
   public static Finding warning(Stop stop, String code, String item, String message) {
     return new Finding(
-        Severity.WARNING, stop, code, item, Optional.empty(), Optional.empty(), "", message);
+        Severity.WARNING, stop, code, item, Optional.empty(), Optional.empty(), Optional.empty(), message);
   }
 
   public static Finding note(Stop stop, String code, String item, String message) {
     return new Finding(
-        Severity.NOTE, stop, code, item, Optional.empty(), Optional.empty(), "", message);
+        Severity.NOTE, stop, code, item, Optional.empty(), Optional.empty(), Optional.empty(), message);
   }
 
   public Finding at(Position where) {
     return new Finding(severity, stop, code, item, subject, Optional.of(where), figure, message);
   }
 
-  public Finding withFigure(String value) {
-    return new Finding(severity, stop, code, item, subject, place, value, message);
+  public Finding withFigure(Figure value) {
+    return new Finding(severity, stop, code, item, subject, place, Optional.of(value), message);
   }
 
   public Finding withSeverity(Severity s) {

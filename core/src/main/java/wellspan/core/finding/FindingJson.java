@@ -18,9 +18,7 @@ public final class FindingJson {
         n.put("item", f.item());
       }
       f.subject().ifPresent(id -> n.put("id", id.value()));
-      if (!f.figure().isEmpty()) {
-        n.put("figure", f.figure());
-      }
+      f.figure().ifPresent(x -> figure(n, x));
       f.place()
           .ifPresent(
               p -> {
@@ -31,5 +29,16 @@ public final class FindingJson {
               });
     }
     return out;
+  }
+
+  /** As people read it, and as a number with its unit. */
+  private static void figure(ObjectNode n, Figure x) {
+    n.put("figure", x.text());
+    if (Double.isFinite(x.value())) {
+      n.put("value", x.value());
+      if (!x.unit().isEmpty()) {
+        n.put("unit", x.unit());
+      }
+    }
   }
 }

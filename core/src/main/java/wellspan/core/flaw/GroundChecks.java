@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.function.Supplier;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Mesh;
@@ -89,7 +90,7 @@ public final class GroundChecks {
                                 n,
                                 value))
                         .at(first(xyz, f.points(), value))
-                        .withFigure(count + " points")));
+                        .withFigure(Figure.count(count, "points"))));
     boolean[] left = new boolean[n];
     f.points().forEach(i -> left[i] = true);
     return left;
@@ -139,7 +140,7 @@ public final class GroundChecks {
                 Math.abs(h),
                 h > 0 ? "above" : "below"))
         .at(place(xyz, s.points().get(k)))
-        .withFigure(String.format(Locale.ROOT, "%+.2f m", h));
+        .withFigure(Figure.signed(h, 2, "m"));
   }
 
   /** Points at one place; those with a false level are told already. */
@@ -192,7 +193,7 @@ public final class GroundChecks {
 
   private static Finding duplicate(
       String name, PlanVertices places, int v, double[] range, String lead) {
-    String figure = String.format(Locale.ROOT, "%.3f m", height(range));
+    Figure figure = Figure.of(height(range), 3, "m");
     return Finding.warning(
             Stop.SHAPE,
             "terrain.duplicate",
@@ -202,7 +203,7 @@ public final class GroundChecks {
                 "%s: %stwo points lie at one place, %s apart in level. Merge them with \u201cMerge points at one place\u201d.",
                 name,
                 lead,
-                figure))
+                figure.text()))
         .at(new Position(places.east(v), places.north(v), places.level(v)))
         .withFigure(figure);
   }
@@ -225,7 +226,7 @@ public final class GroundChecks {
                       + f.irregularEdges().size()
                       + ". Drop flawed triangles.")
               .at(m.vertex(f.irregularEdges().getFirst()[0]))
-              .withFigure(Integer.toString(f.irregularEdges().size())));
+              .withFigure(Figure.count(f.irregularEdges().size())));
     }
     List<Position> holes =
         f.holes().stream().filter(h -> !covers.fill(m, h)).map(h -> m.vertex(h[0])).toList();
@@ -238,7 +239,7 @@ public final class GroundChecks {
                     name,
                     name
                         + ": a hole lies inside the surface. If it is not meant, close it with \u201cFill holes\u201d.")
-                .withFigure("hole"),
+                .withFigure(Figure.count(1, "hole")),
         () ->
             Finding.note(
                     Stop.SHAPE,
@@ -248,7 +249,7 @@ public final class GroundChecks {
                         + ": "
                         + holes.size()
                         + " holes lie inside the surface. If they are not meant, close them with \u201cFill holes\u201d.")
-                .withFigure(holes.size() + " holes"),
+                .withFigure(Figure.count(holes.size(), "holes")),
         out);
     List<Position> islands =
         f.islands().stream().map(i -> m.vertex(m.triangles()[3 * i.getFirst()])).toList();
@@ -261,7 +262,7 @@ public final class GroundChecks {
                     name,
                     name
                         + ": a part does not hang together with the largest one. If it is not meant, use \u201cDrop loose parts\u201d.")
-                .withFigure("loose part"),
+                .withFigure(Figure.count(1, "loose part")),
         () ->
             Finding.note(
                     Stop.SHAPE,
@@ -271,7 +272,7 @@ public final class GroundChecks {
                         + ": "
                         + islands.size()
                         + " parts do not hang together with the largest one. If they are not meant, use \u201cDrop loose parts\u201d.")
-                .withFigure(islands.size() + " parts"),
+                .withFigure(Figure.count(islands.size(), "parts")),
         out);
   }
 
@@ -298,7 +299,7 @@ public final class GroundChecks {
                         + ": a triangle is "
                         + what
                         + ". Drop it with \u201cDrop flawed triangles\u201d.")
-                .withFigure("triangle"),
+                .withFigure(Figure.count(1, "triangle")),
         () ->
             Finding.warning(
                     Stop.SHAPE,
@@ -311,7 +312,7 @@ public final class GroundChecks {
                         some.size(),
                         what,
                         100.0 * some.size() / m.triangleCount()))
-                .withFigure(Integer.toString(some.size())),
+                .withFigure(Figure.count(some.size())),
         out);
   }
 }

@@ -9,6 +9,7 @@ import java.util.Optional;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.crs.Transformation;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
@@ -113,7 +114,7 @@ public final class FrameChecks {
                     p.east(),
                     p.north(),
                     p.height()))
-            .withFigure(String.format(Locale.ROOT, "%.1f km", distance / 1000))
+            .withFigure(Figure.of(distance / 1000, 1, "km"))
             .at(p));
   }
 }

@@ -4,10 +4,10 @@ import static wellspan.core.finding.Stop.PLACE;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.Transformation;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
@@ -88,10 +88,8 @@ public final class Contradictions {
   }
 
   private static Finding finding(PlaceStatement a, PlaceStatement b, String source, double metres) {
-    String figure =
-        metres >= 1000
-            ? String.format(Locale.ROOT, "%.1f km", metres / 1000)
-            : String.format(Locale.ROOT, "%.3f m", metres);
+    Figure figure =
+        metres >= 1000 ? Figure.of(metres / 1000, 1, "km") : Figure.of(metres, 3, "m");
     return Finding.warning(
             PLACE,
             "place.contradiction",
@@ -106,7 +104,7 @@ public final class Contradictions {
                 + " says "
                 + b.says()
                 + "; that is "
-                + figure
+                + figure.text()
                 + " apart. Ask which one holds.")
         .withFigure(figure);
   }

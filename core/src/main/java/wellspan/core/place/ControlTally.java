@@ -2,6 +2,7 @@ package wellspan.core.place;
 
 import static wellspan.core.finding.Stop.PLACE;
 
+import wellspan.core.finding.Figure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -174,9 +175,8 @@ public record ControlTally(
         continue;
       }
       boolean far = l.space() >= 10;
-      String figure =
-          String.format(
-              Locale.ROOT, far ? "%.1f m" : "%.0f mm", far ? l.space() : 1000 * l.space());
+      Figure figure =
+          far ? Figure.of(l.space(), 1, "m") : Figure.of(1000 * l.space(), 0, "mm");
       String message =
           String.format(
               Locale.ROOT,

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
@@ -64,7 +65,7 @@ public final class PlacementChecks {
         Double.isNaN(now.gap())
             ? "outside the area of use of " + frame.crs()
             : String.format(Locale.ROOT, "%.1f km from the job's other content", now.gap() / 1000);
-    return Optional.of(
+    Finding found =
         Finding.error(
                 PLACE,
                 "place.elsewhere",
@@ -76,10 +77,10 @@ public final class PlacementChecks {
                     + better
                         .map(h -> "It would lie in place if: " + h.title() + ".")
                         .orElse("No usual cause explains it; place it by point pairs."))
-            .at(now.extent().centre())
-            .withFigure(
-                Double.isNaN(now.gap())
-                    ? ""
-                    : String.format(Locale.ROOT, "%.1f km", now.gap() / 1000)));
+            .at(now.extent().centre());
+    return Optional.of(
+        Double.isNaN(now.gap())
+            ? found
+            : found.withFigure(Figure.of(now.gap() / 1000, 1, "km")));
   }
 }

@@ -15,6 +15,7 @@ import wellspan.core.crs.CrsTextException;
 import wellspan.core.crs.DatumAccuracy;
 import wellspan.core.crs.OwnSystem;
 import wellspan.core.crs.Transformation;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
@@ -221,9 +222,7 @@ public final class Placer {
       findings.add(
           Finding.warning(PLACE, "place.datum", source, source + ": " + sentence)
               .withFigure(
-                  Double.isNaN(accuracy.metres())
-                      ? "unknown"
-                      : String.format(Locale.ROOT, "%.1f m", accuracy.metres())));
+                  Figure.of(accuracy.metres(), 1, "m")));
     }
   }
 
@@ -243,7 +242,7 @@ public final class Placer {
                         1000 * r.plan(),
                         1000 * Math.abs(r.height())))
                 .at(r.pair().shared())
-                .withFigure(String.format(Locale.ROOT, "%.1f mm", 1000 * r.plan())));
+                .withFigure(Figure.of(1000 * r.plan(), 1, "mm")));
       }
     }
   }
@@ -305,7 +304,7 @@ public final class Placer {
                       name,
                       off))
               .at(centre)
-              .withFigure(String.format(Locale.ROOT, "%.1f m", off)));
+              .withFigure(Figure.of(off, 1, "m")));
     }
     return to;
   }
@@ -361,7 +360,7 @@ public final class Placer {
                       a.name(),
                       1000 * worst.plan()))
               .at(worst.pair().shared())
-              .withFigure(String.format(Locale.ROOT, "%.1f mm", 1000 * worst.plan())));
+              .withFigure(Figure.of(1000 * worst.plan(), 1, "mm")));
     }
     return MovedAlignment.by(s, a);
   }

@@ -1,5 +1,6 @@
 package wellspan.core.proof;
 
+import wellspan.core.finding.Figure;
 import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.finding.Finding;
@@ -63,7 +64,7 @@ public record Difference(
   Finding finding() {
     Finding f = Finding.error(Stop.DELIVER, "proof." + what.word(), item, message);
     Finding placed = place.isPresent() ? f.at(place.get()) : f;
-    return Double.isFinite(figure) ? placed.withFigure(millimetres(figure)) : placed;
+    return Double.isFinite(figure) ? placed.withFigure(Figure.of(1000 * figure, 4, "mm")) : placed;
   }
 
   static String millimetres(double metres) {

@@ -1,5 +1,7 @@
 package wellspan.core.proof;
 
+import wellspan.core.deliver.Content;
+import wellspan.core.deliver.Coverage;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;

@@ -1,5 +1,7 @@
 package wellspan.core.proof;
 
+import wellspan.core.deliver.Content;
+import wellspan.core.deliver.Coverage;
 import static wellspan.core.finding.Stop.DELIVER;
 
 import java.util.ArrayList;

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.attribute.Attributes;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
@@ -101,7 +102,7 @@ public record TexturedGround(
                 "%s: the picture does not reach over %.1f %% of the ground; that part was left out.",
                 name,
                 percent))
-        .withFigure(String.format(Locale.ROOT, "%.1f %%", percent));
+        .withFigure(Figure.of(percent, 1, "%"));
   }
 
   /** Levels of a surface at the nodes of a grid over it; nodes beside it stay empty. */

@@ -3,6 +3,7 @@ package wellspan.core.recipe;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Polyline;
@@ -139,7 +140,7 @@ public record Triangulation(
             taken);
     return Finding.warning(Stop.SHAPE, code, name, message)
         .at(c.place())
-        .withFigure(String.format(Locale.ROOT, "%.3f m", c.difference()));
+        .withFigure(Figure.of(c.difference(), 3, "m"));
   }
 
   private static double[] groundPoints(Item item) {

@@ -2,6 +2,7 @@ package wellspan.core.step;
 
 import java.util.List;
 import java.util.Locale;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Mesh;
@@ -64,6 +65,6 @@ public record SetIn(@Parameter(label = "design", takes = Takes.SURFACE) ItemId d
                 + (j.step() > 0 ? " higher" : " lower")
                 + ". It was drawn to the design; check the design's tie-in.")
         .at(j.stepAt().get())
-        .withFigure(String.format(Locale.ROOT, "%.3f m", j.step()));
+        .withFigure(Figure.of(j.step(), 3, "m"));
   }
 }

@@ -53,7 +53,7 @@ class LossesTest {
           .singleElement()
           .satisfies(
               f -> {
-                assertThat(f.figure()).isEqualTo("2.50 mm");
+                assertThat(f.figure().orElseThrow().text()).isEqualTo("2.50 mm");
                 assertThat(f.message()).contains(s.title()).contains("chainages stay here");
               });
     }

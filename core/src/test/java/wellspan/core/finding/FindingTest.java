@@ -14,7 +14,7 @@ class FindingTest {
     Finding full =
         Finding.error(Stop.DELIVER, "proof.moved", "Road", "It moved.")
             .at(new Position(1, 2, Double.NaN))
-            .withFigure("2.0 mm");
+            .withFigure(Figure.of(2, 1, "mm"));
     JsonNode n = FindingJson.array(List.of(bare, full));
     assertThat(n.get(0).properties())
         .extracting(java.util.Map.Entry::getKey)

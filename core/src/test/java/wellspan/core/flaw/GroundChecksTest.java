@@ -57,8 +57,8 @@ class GroundChecksTest {
         .containsExactly("terrain.false-level", "terrain.spike", "terrain.duplicate");
     assertThat(found.get(0).isError()).isTrue();
     assertThat(found.get(0).place().orElseThrow().east()).isEqualTo(xyz[900]);
-    assertThat(found.get(1).figure()).startsWith("+");
-    assertThat(found.get(2).figure()).isEqualTo("0.031 m");
+    assertThat(found.get(1).figure().orElseThrow().text()).startsWith("+");
+    assertThat(found.get(2).figure().orElseThrow().text()).isEqualTo("0.031 m");
   }
 
   @Test

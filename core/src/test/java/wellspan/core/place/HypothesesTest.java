@@ -126,12 +126,12 @@ class HypothesesTest {
     assertThat(Contradictions.check("f", List.of(frame, same))).isEmpty();
     assertThat(Contradictions.check("f", List.of(frame, off)))
         .singleElement()
-        .satisfies(f -> assertThat(f.figure()).isEqualTo("1.1 km"));
+        .satisfies(f -> assertThat(f.figure().orElseThrow().text()).isEqualTo("1.1 km"));
     assertThat(Contradictions.check("f", List.of(frame, other)))
         .singleElement()
         .satisfies(
             f -> {
-              assertThat(f.figure()).isEqualTo("0.500 m");
+              assertThat(f.figure().orElseThrow().text()).isEqualTo("0.500 m");
               assertThat(f.message()).contains("the map conversion says A, the placement says D");
             });
     assertThat(Contradictions.check("f", List.of(same, off))).hasSize(1);

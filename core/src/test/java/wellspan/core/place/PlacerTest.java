@@ -214,7 +214,7 @@ class PlacerTest {
         .anySatisfy(
             f -> {
               assertThat(f.code()).isEqualTo("place.alignment");
-              assertThat(f.figure()).endsWith(" mm");
+              assertThat(f.figure().orElseThrow().text()).endsWith(" mm");
             });
     assertThat(((Shape.Axis) placed.items().getFirst().shape()).alignment().at(0).east())
         .isBetween(411_000.0, 413_000.0);

@@ -111,8 +111,8 @@ public final class DeliveryRun {
     Optional<PositionBeside.Fresh> place = Optional.empty();
     boolean delivered = false;
     try {
-      Carrier carrier = Carrier.of(parcel, pictures.names());
-      carrier.write(parcel, fresh, fileName, clock, progress.part(0.05, 0.45));
+      Carrier carrier = Carriers.of(parcel.format());
+      carrier.write(parcel, pictures.names(), fresh, fileName, clock, progress.part(0.05, 0.45));
       if (!parcel.format().saysPlace()) {
         place = Optional.of(PositionBeside.write(parcel, target.toAbsolutePath()));
       }

@@ -2,6 +2,7 @@ package wellspan.exchange.delivery;
 
 import static wellspan.core.finding.Stop.DELIVER;
 
+import wellspan.core.deliver.LandXmlFormat;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -24,14 +25,14 @@ import wellspan.exchange.landxml.read.LandXmlReader;
 import wellspan.exchange.landxml.write.LandXmlWriter;
 
 /** Carries surfaces, alignments, points and lines as LandXML. */
-record LandXmlCarrier() implements Carrier {
+record LandXmlCarrier(LandXmlFormat format) implements Carrier {
   private static Map<String, String> names(Parcel parcel) {
     return new FileNames(p -> p.item().name(), n -> n, FileNames::kind, new UniqueNames())
         .of(parcel);
   }
 
   @Override
-  public void write(Parcel parcel, Path file, String name, Clock clock, Progress progress)
+  public void write(Parcel parcel, Map<String, String> pictures, Path file, String name, Clock clock, Progress progress)
       throws IOException {
     LandXmlWriter.write(parcel, names(parcel), file, clock, progress);
   }

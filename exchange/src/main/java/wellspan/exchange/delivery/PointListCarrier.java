@@ -1,5 +1,7 @@
 package wellspan.exchange.delivery;
 
+import wellspan.core.deliver.PointListFormat;
+import java.util.Map;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -22,9 +24,9 @@ import wellspan.exchange.points.write.PointListWriter;
  * Carries points as a list. Lists have no groups, classes, properties or identity, so points are
  * dealt to the groups they were sent in and the rest is taken as sent.
  */
-record PointListCarrier() implements Carrier {
+record PointListCarrier(PointListFormat format) implements Carrier {
   @Override
-  public void write(Parcel parcel, Path file, String name, Clock clock, Progress progress)
+  public void write(Parcel parcel, Map<String, String> pictures, Path file, String name, Clock clock, Progress progress)
       throws IOException {
     PointListWriter.write(parcel, file);
   }

@@ -207,9 +207,9 @@ class PlainDeliveryTest {
   void aDamagedFileFailsTheProof() throws IOException {
     for (DeliveryFormat f : FORMATS) {
       Parcel p = parcel(f, GRID, LinearUnit.METRE);
-      Carrier carrier = Carrier.of(p, java.util.Map.of());
+      Carrier carrier = Carriers.of(p.format());
       Path file = dir.resolve("damaged" + f.ending());
-      carrier.write(p, file, "damaged", Clock.systemUTC(), Progress.NONE);
+      carrier.write(p, java.util.Map.of(), file, "damaged", Clock.systemUTC(), Progress.NONE);
       String text = Files.readString(file, StandardCharsets.ISO_8859_1); // byte by byte
       Position local = GRID.toLocal(hill().vertex(5));
       String e = digits(local.east());
@@ -234,8 +234,8 @@ class PlainDeliveryTest {
   void aFaceLessIsSeenWhereverItIsDropped() throws IOException {
     Parcel p = parcel(new LandXmlFormat(), GRID, LinearUnit.METRE);
     Path file = dir.resolve("less.xml");
-    Carrier carrier = Carrier.of(p, java.util.Map.of());
-    carrier.write(p, file, "less", Clock.systemUTC(), Progress.NONE);
+    Carrier carrier = Carriers.of(p.format());
+    carrier.write(p, java.util.Map.of(), file, "less", Clock.systemUTC(), Progress.NONE);
     String text = Files.readString(file);
     Files.writeString(file, text.replaceFirst("<F>27 [^\n]*\n", ""));
     Received arrived = carrier.readBack(p, file, PositionBeside.json(p, "l"), Progress.NONE);

@@ -336,8 +336,8 @@ class SabotageTest {
     DeliveryFormat format = DeliveryFormat.named(id).orElseThrow();
     Parcel p = parcel(format);
     Path file = dir.resolve("good" + format.ending());
-    Carrier carrier = Carrier.of(p, Map.of());
-    carrier.write(p, file, file.getFileName().toString(), Clock.systemUTC(), Progress.NONE);
+    Carrier carrier = Carriers.of(p.format());
+    carrier.write(p, Map.of(), file, file.getFileName().toString(), Clock.systemUTC(), Progress.NONE);
     String position = PositionBeside.json(p, "good");
     Proof good =
         Prover.compare(p, carrier.readBack(p, file, position, Progress.NONE), Progress.NONE);

@@ -15,6 +15,7 @@ import java.util.Locale;
 import java.util.concurrent.CancellationException;
 import wellspan.core.crs.CrsTextException;
 import wellspan.core.crs.OwnSystem;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
@@ -211,7 +212,7 @@ public final class LasReader {
                       "The cloud holds %,d points; every %d-th was taken. Choose classes or squares to take others.",
                       head.points,
                       step))
-              .withFigure("1 in " + step));
+              .withFigure(Figure.oneIn(step)));
     } else if (classes.kept() + withheld < head.points) {
       findings.add(
           Finding.note(
@@ -223,7 +224,7 @@ public final class LasReader {
                       "%,d of %,d points were taken, as the source's reading rule says.",
                       classes.kept(),
                       head.points))
-              .withFigure(String.format(Locale.ROOT, "%,d points", classes.kept())));
+              .withFigure(Figure.count(classes.kept(), "points")));
     }
     if (withheld > 0) {
       findings.add(
@@ -232,7 +233,7 @@ public final class LasReader {
                   "cloud.withheld",
                   stem,
                   withheld + " points are marked as withheld and were left out.")
-              .withFigure(withheld + " points"));
+              .withFigure(Figure.count(withheld, "points")));
     }
     List<PlaceStatement> places = List.of();
     if (head.crs.isEmpty()) {

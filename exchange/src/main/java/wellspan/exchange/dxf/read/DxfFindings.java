@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 
 /** What a reader of the drawing must know: what was not read, and what is not whole. */
@@ -42,7 +43,7 @@ final class DxfFindings {
                             "Splines of layer "
                                 + layer
                                 + " cannot be drawn, as their knots do not fit their points; they are left out.")
-                        .withFigure(n + " splines")));
+                        .withFigure(Figure.count(n, "splines"))));
     if (inLayouts > 0) {
       out.add(
           Finding.note(
@@ -50,7 +51,7 @@ final class DxfFindings {
                   "drawing.layout",
                   "",
                   inLayouts + " entities stand on sheets (paper space) and are not received.")
-              .withFigure(Integer.toString(inLayouts)));
+              .withFigure(Figure.count(inLayouts)));
     }
     unread.forEach(
         (type, n) ->
@@ -60,7 +61,7 @@ final class DxfFindings {
                         "drawing.unread",
                         "",
                         n + " " + type + " in the drawing: not shown, as this kind is not read.")
-                    .withFigure(Integer.toString(n))));
+                    .withFigure(Figure.count(n))));
     return out;
   }
 
@@ -80,7 +81,7 @@ final class DxfFindings {
                         "drawing.broken",
                         "",
                         n + " " + type + " in the drawing: left out, as coordinates are missing.")
-                    .withFigure(Integer.toString(n))));
+                    .withFigure(Figure.count(n))));
     if (withoutArea > 0) {
       out.add(
           Finding.warning(
@@ -88,7 +89,7 @@ final class DxfFindings {
                   "drawing.degenerate",
                   "",
                   withoutArea + " 3DFACE in the drawing: left out, as they have no area.")
-              .withFigure(Integer.toString(withoutArea)));
+              .withFigure(Figure.count(withoutArea)));
     }
     if (thick > 0) {
       out.add(
@@ -98,7 +99,7 @@ final class DxfFindings {
                   "",
                   thick
                       + " entities have a thickness (group 39); they are taken as lines at their foot, without it.")
-              .withFigure(Integer.toString(thick)));
+              .withFigure(Figure.count(thick)));
     }
     if (clips > 0) {
       out.add(
@@ -108,7 +109,7 @@ final class DxfFindings {
                   "",
                   clips
                       + " SPATIAL_FILTER in the drawing: boundaries by which blocks are cut off are not applied, the blocks are shown whole.")
-              .withFigure(Integer.toString(clips)));
+              .withFigure(Figure.count(clips)));
     }
     return out;
   }

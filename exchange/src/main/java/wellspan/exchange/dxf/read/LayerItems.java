@@ -16,6 +16,7 @@ import org.locationtech.jts.index.strtree.STRtree;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
@@ -233,7 +234,7 @@ final class LayerItems {
                   "All texts of layer "
                       + layer
                       + " are numbers and lie at height zero; they are read as levels in metres.")
-              .withFigure(all.size() + " texts"));
+              .withFigure(Figure.count(all.size(), "texts")));
     }
     group(layer, layer + " texts", out);
   }

@@ -17,6 +17,7 @@ import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
@@ -225,7 +226,7 @@ public final class GeoJsonReader {
             findings.add(
                 Finding.note(
                         Stop.RECEIVE, "geojson.unread", stem, n + " × " + kind + " is not read.")
-                    .withFigure(Integer.toString(n))));
+                    .withFigure(Figure.count(n))));
     if (items.items().isEmpty()) {
       findings.add(
           Finding.error(

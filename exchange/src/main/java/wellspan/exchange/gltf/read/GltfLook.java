@@ -12,6 +12,7 @@ import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.exchange.feature.AttributeValue;
@@ -110,7 +111,7 @@ final class GltfLook {
     if (n > 0) {
       out.add(
           Finding.note(Stop.RECEIVE, "gltf.unread", item, n + " " + what + ".")
-              .withFigure(Integer.toString(n)));
+              .withFigure(Figure.count(n)));
     }
   }
 }

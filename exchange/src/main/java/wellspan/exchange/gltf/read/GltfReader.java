@@ -19,6 +19,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.folder.Inside;
@@ -307,7 +308,7 @@ public final class GltfReader {
                         "gltf.unread",
                         stem,
                         n + " sets of " + kind + " are not read.")
-                    .withFigure(Integer.toString(n))));
+                    .withFigure(Figure.count(n))));
     return new Received(
         "glTF 2.0", "", "metre", items, List.of(), counts, findings, List.of(), besides);
   }

@@ -20,6 +20,7 @@ import org.locationtech.jts.io.ParseException;
 import org.locationtech.jts.io.WKBReader;
 import org.sqlite.SQLiteConfig;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
@@ -218,7 +219,7 @@ public final class GeoPackageReader {
     if (empty > 0) {
       findings.add(
           Finding.note(Stop.RECEIVE, "shape.empty", stem, empty + " rows hold no geometry.")
-              .withFigure(Integer.toString(empty)));
+              .withFigure(Figure.count(empty)));
     }
     if (items.items().isEmpty()) {
       findings.add(

@@ -2,10 +2,10 @@ package wellspan.exchange.grid.read;
 
 import static wellspan.core.finding.Stop.RECEIVE;
 
+import wellspan.core.finding.Figure;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import wellspan.core.crs.CrsCatalogue;
@@ -52,7 +52,6 @@ final class GridReceived {
               name,
               "No cell of the grid " + name + " has a level, so nothing will arrive."));
     } else if (gaps > 0) {
-      String share = String.format(Locale.ROOT, "%.1f %%", 100.0 * gaps / grid.levels().length);
       findings.add(
           Finding.note(
                   RECEIVE,
@@ -60,7 +59,7 @@ final class GridReceived {
                   name,
                   (gaps == 1 ? "1 cell of the grid has" : gaps + " cells of the grid have")
                       + " no level; the surface has holes there.")
-              .withFigure(share));
+              .withFigure(Figure.of(100.0 * gaps / grid.levels().length, 1, "%")));
     }
     findings.add(
         Finding.note(

@@ -18,6 +18,7 @@ import wellspan.core.align.ProfileSegment;
 import wellspan.core.align.SpiralLaw;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 
 /**
@@ -101,8 +102,7 @@ final class AlignmentReader {
                                   "%s: the curve geometry lies up to %.4f mm from its layout.",
                                   name,
                                   1000 * d * units.length()))
-                          .withFigure(
-                              String.format(Locale.ROOT, "%.4f mm", 1000 * d * units.length()))));
+                          .withFigure(Figure.of(1000 * d * units.length(), 4, "mm"))));
       continuous(own, name);
       closing(own, children, name);
       drawn(alignment, own, name);
@@ -248,7 +248,7 @@ final class AlignmentReader {
                     name,
                     where,
                     by))
-            .withFigure(String.format(Locale.ROOT, "%.4f m", by)));
+            .withFigure(Figure.of(by, 4, "m")));
   }
 
   /** Layouts and segments of an alignment, and where it stands. */

@@ -4,6 +4,7 @@ import static wellspan.core.finding.Stop.RECEIVE;
 
 import java.util.List;
 import java.util.Map;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 
 /**
@@ -33,7 +34,7 @@ record FileReport(
                         "ifc.unread",
                         "",
                         n + " × " + what + " is in the file and is not read yet.")
-                    .withFigure(Integer.toString(n))));
+                    .withFigure(Figure.count(n))));
     if (texts > 0) {
       findings.add(
           Finding.note(
@@ -41,7 +42,7 @@ record FileReport(
                   "ifc.text",
                   "",
                   texts + " × IfcTextLiteral is read as a point that is named by its words.")
-              .withFigure(Integer.toString(texts)));
+              .withFigure(Figure.count(texts)));
     }
     if (soundness.check().wholeForReal() > 0) {
       findings.add(
@@ -51,7 +52,7 @@ record FileReport(
                   "",
                   soundness.check().wholeForReal()
                       + " instances hold numbers without a decimal point where the schema wants one; they are taken as they stand.")
-              .withFigure(Integer.toString(soundness.check().wholeForReal())));
+              .withFigure(Figure.count(soundness.check().wholeForReal())));
     }
     if (soundness.check().longTexts() > 0) {
       findings.add(
@@ -61,7 +62,7 @@ record FileReport(
                   "",
                   soundness.check().longTexts()
                       + " instances hold texts longer than the schema allows.")
-              .withFigure(Integer.toString(soundness.check().longTexts())));
+              .withFigure(Figure.count(soundness.check().longTexts())));
     }
     for (String doubt : doubts) {
       findings.add(

@@ -15,6 +15,7 @@ import java.util.TreeSet;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 
 /**
@@ -333,7 +334,7 @@ final class PropertyReader {
                         "ifc.property.unread",
                         "",
                         n + " × " + what + " among the properties is not read.")
-                    .withFigure(Integer.toString(n))));
+                    .withFigure(Figure.count(n))));
     if (!guessed.isEmpty()) {
       boolean metric = units.saysLength() && units.length() == 1;
       String message =

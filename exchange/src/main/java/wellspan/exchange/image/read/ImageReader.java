@@ -17,6 +17,7 @@ import javax.imageio.IIOException;
 import javax.imageio.ImageIO;
 import javax.imageio.ImageReadParam;
 import javax.imageio.stream.ImageInputStream;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.folder.Inside;
 import wellspan.core.item.Item;
@@ -207,7 +208,7 @@ public final class ImageReader {
                           w,
                           h,
                           step))
-                  .withFigure("1 in " + step));
+                  .withFigure(Figure.oneIn(step)));
         }
         BufferedImage image = reader.read(0, param);
         int[] argb =

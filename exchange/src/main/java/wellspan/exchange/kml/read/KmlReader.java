@@ -27,6 +27,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
@@ -344,7 +345,7 @@ public final class KmlReader {
         (kind, n) ->
             findings.add(
                 Finding.note(Stop.RECEIVE, "kml.unread", stem, n + " × <" + kind + "> is not read.")
-                    .withFigure(Integer.toString(n))));
+                    .withFigure(Figure.count(n))));
     if (!odd.isEmpty()) {
       findings.add(
           Finding.error(
@@ -356,7 +357,7 @@ public final class KmlReader {
                       + String.join("; ", odd.subList(0, Math.min(3, odd.size())))
                       + (odd.size() > 3 ? " …" : "")
                       + ". Ask for the file again, or mend it.")
-              .withFigure(odd.size() + " places"));
+              .withFigure(Figure.count(odd.size(), "places")));
     }
     if (clamped > 0) {
       findings.add(
@@ -366,7 +367,7 @@ public final class KmlReader {
                   stem,
                   clamped
                       + " altitudes are relative to the ground, so they are no levels and were left out.")
-              .withFigure(clamped + " altitudes"));
+              .withFigure(Figure.count(clamped, "altitudes")));
     }
     if (items.items().isEmpty()) {
       findings.add(

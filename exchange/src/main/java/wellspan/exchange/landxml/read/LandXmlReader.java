@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.attribute.PropertySet;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
@@ -264,7 +265,7 @@ public final class LandXmlReader {
                       "landxml.unread",
                       "",
                       n + " × <" + name + "> is in the file and is not read: it stays behind.")
-                  .withFigure(Integer.toString(n)));
+                  .withFigure(Figure.count(n)));
         });
     if (made.items().isEmpty() && findings.stream().noneMatch(Finding::isError)) {
       findings.add(

@@ -9,6 +9,7 @@ import java.util.Optional;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.align.SpiralLaw;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 
@@ -87,7 +88,7 @@ final class PlanElements {
                       e.kind(),
                       1000 * off))
               .at(new Position(end[0], end[1], Double.NaN))
-              .withFigure(String.format(Locale.ROOT, "%.1f mm", 1000 * off)));
+              .withFigure(Figure.of(1000 * off, 1, "mm")));
     }
     return Optional.of(made);
   }

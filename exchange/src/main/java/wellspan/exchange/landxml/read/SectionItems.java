@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
@@ -90,7 +91,7 @@ final class SectionItems {
                       + ": "
                       + (lines.size() - out.size())
                       + " lines have fewer than two points and were left out.")
-              .withFigure(lines.size() - out.size() + " lines"));
+              .withFigure(Figure.count(lines.size() - out.size(), "lines")));
     }
     if (!out.isEmpty()) {
       add(Item.string(names.of("string", name), out), sets);
@@ -157,7 +158,7 @@ final class SectionItems {
                       + " is empty: "
                       + why
                       + ", so nothing will arrive. Ask for the surface with its faces.")
-              .withFigure("0 triangles"));
+              .withFigure(Figure.count(0, "triangles")));
     }
     for (String part : s.leftOut()) {
       findings.add(
@@ -173,7 +174,7 @@ final class SectionItems {
                       + " has "
                       + s.quads()
                       + " faces of four points; each is cut into two triangles from its first point on.")
-              .withFigure(s.quads() + " faces"));
+              .withFigure(Figure.count(s.quads(), "faces")));
     }
     if (s.degenerate() > 0) {
       findings.add(
@@ -185,7 +186,7 @@ final class SectionItems {
                       + " has "
                       + s.degenerate()
                       + " faces that name a point twice; they have no area and are no part of the surface.")
-              .withFigure(s.degenerate() + " faces"));
+              .withFigure(Figure.count(s.degenerate(), "faces")));
     }
     if (s.invisible().length > 0) {
       findings.add(
@@ -197,7 +198,7 @@ final class SectionItems {
                       + " has "
                       + s.invisible().length / 3
                       + " faces marked invisible; they are kept and are no part of the surface.")
-              .withFigure(s.invisible().length / 3 + " faces"));
+              .withFigure(Figure.count(s.invisible().length / 3, "faces")));
     }
     return Item.of(
         name, Kind.TERRAIN, new Shape.Faces(new Mesh(s.xyz(), s.faces()), s.invisible()));

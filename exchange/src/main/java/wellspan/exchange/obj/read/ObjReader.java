@@ -13,6 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import wellspan.core.attribute.Description;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.FaceTriangulator;
@@ -205,7 +206,7 @@ public final class ObjReader {
                   stem,
                   several
                       + " groups have several materials; the one with most triangles stands for each.")
-              .withFigure(Integer.toString(several)));
+              .withFigure(Figure.count(several)));
     }
     if (coloured) {
       findings.add(
@@ -229,14 +230,14 @@ public final class ObjReader {
                   "mesh.face",
                   stem,
                   flawed + " faces are no simple polygons and were left out.")
-              .withFigure(flawed + " faces"));
+              .withFigure(Figure.count(flawed, "faces")));
     }
     unread.forEach(
         (kind, n) ->
             findings.add(
                 Finding.note(
                         Stop.RECEIVE, "obj.unread", stem, n + " × \"" + kind + "\" is not read.")
-                    .withFigure(Integer.toString(n))));
+                    .withFigure(Figure.count(n))));
     Map<String, Integer> counts = new TreeMap<>();
     counts.put("vertex", vertices);
     counts.put("triangle", faces);

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.progress.Progress;
@@ -275,7 +276,7 @@ public final class ShapefileReader {
     if (empty > 0) {
       findings.add(
           Finding.note(Stop.RECEIVE, "shape.empty", layer, empty + " records hold no geometry.")
-              .withFigure(Integer.toString(empty)));
+              .withFigure(Figure.count(empty)));
     }
     if (rings > 0) {
       findings.add(
@@ -284,7 +285,7 @@ public final class ShapefileReader {
                   "shape.rings",
                   layer,
                   rings + " faces of more than three corners are read as their outlines.")
-              .withFigure(Integer.toString(rings)));
+              .withFigure(Figure.count(rings)));
     }
     if (records == 0) {
       findings.add(

@@ -438,7 +438,7 @@ class LandXmlReaderTest {
         .anySatisfy(
             f -> {
               assertThat(f.code()).isEqualTo("alignment.end");
-              assertThat(f.figure()).startsWith("99.9").endsWith("mm");
+              assertThat(f.figure().orElseThrow().text()).startsWith("99.9").endsWith("mm");
             });
   }
 

@@ -1,6 +1,6 @@
-package wellspan.core.proof;
+package wellspan.core.deliver;
 
-import static wellspan.core.proof.Content.*;
+import static wellspan.core.deliver.Content.*;
 
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -28,57 +28,6 @@ public record Coverage(String title, Map<Content, Treatment> treatments) {
     LOST
   }
 
-  private static final Set<Content> GEOMETRY = EnumSet.of(POSITIONS, TRIANGLES, NAMES);
-
-  private static final Coverage IFC2X3 =
-      of(
-          "IFC2x3",
-          EnumSet.of(
-              POSITIONS,
-              TRIANGLES,
-              CLOSED,
-              NO_LEVELS,
-              NAMES,
-              POINT_CODES,
-              CLASSES,
-              IDS,
-              PROPERTIES,
-              MATERIALS,
-              COLOURS,
-              LAYERS,
-              UNIT,
-              SYSTEM,
-              PLACE),
-          EnumSet.of(MATERIAL_AREAS, DESIGN_LOOKS));
-  private static final Coverage IFC4 = with(IFC2X3, "IFC4", TEXTURES);
-  private static final Coverage IFC4X3 = with(IFC4, "IFC4.3", ELEMENTS);
-  private static final Coverage LANDXML =
-      of(
-          "LandXML",
-          EnumSet.of(
-              POSITIONS,
-              TRIANGLES,
-              NO_LEVELS,
-              ELEMENTS,
-              NAMES,
-              POINT_CODES,
-              PROPERTIES,
-              UNIT,
-              SYSTEM,
-              PLACE,
-              BOUNDARIES,
-              INVISIBLE),
-          EnumSet.noneOf(Content.class));
-  private static final Coverage DXF =
-      of(
-          "DXF",
-          EnumSet.of(POSITIONS, TRIANGLES, NAMES, COLOURS, LAYERS, UNIT, PLACE),
-          EnumSet.of(TEXT_HEIGHTS, DESIGN_LOOKS));
-  private static final Coverage POINT_LIST =
-      of(
-          "point list",
-          EnumSet.of(POSITIONS, NAMES, POINT_CODES, NO_LEVELS, PLACE),
-          EnumSet.of(UNIT));
   private static final Coverage MESHES =
       of(
           "mesh",
@@ -86,9 +35,17 @@ public record Coverage(String title, Map<Content, Treatment> treatments) {
           EnumSet.of(MATERIALS, COLOURS, PROPERTIES));
   private static final Coverage FEATURES =
       of("features", EnumSet.of(POSITIONS, LAYERS, SYSTEM), EnumSet.of(NAMES, PROPERTIES));
-  private static final Coverage OTHER = of("other", GEOMETRY, EnumSet.allOf(Content.class));
+  private static final Coverage OTHER =
+      of("other", EnumSet.of(POSITIONS, TRIANGLES, NAMES), EnumSet.allOf(Content.class));
 
-  private static Coverage of(String title, Set<Content> proven, Set<Content> notCompared) {
+  /**
+   * A list for a format.
+   *
+   * @param title of the format
+   * @param proven carried and compared
+   * @param notCompared carried, or carried in part, and not compared; what is in neither is lost
+   */
+  public static Coverage of(String title, Set<Content> proven, Set<Content> notCompared) {
     Map<Content, Treatment> all = new EnumMap<>(Content.class);
     for (Content c : Content.values()) {
       all.put(
@@ -100,8 +57,9 @@ public record Coverage(String title, Map<Content, Treatment> treatments) {
     return new Coverage(title, Map.copyOf(all));
   }
 
-  private static Coverage with(Coverage base, String title, Content more) {
-    Map<Content, Treatment> all = new EnumMap<>(base.treatments);
+  /** The same under another title, and one more kind of content compared. */
+  public Coverage with(String title, Content more) {
+    Map<Content, Treatment> all = new EnumMap<>(treatments);
     all.put(more, Treatment.PROVEN);
     return new Coverage(title, Map.copyOf(all));
   }
@@ -112,23 +70,10 @@ public record Coverage(String title, Map<Content, Treatment> treatments) {
    */
   public static Coverage of(String format) {
     String f = format.toUpperCase(Locale.ROOT);
-    if (f.startsWith("IFC2X3")) {
-      return IFC2X3;
-    }
-    if (f.startsWith("IFC4X3") || f.startsWith("IFC4.3")) {
-      return IFC4X3;
-    }
-    if (f.startsWith("IFC4")) {
-      return IFC4;
-    }
-    if (f.startsWith("LANDXML")) {
-      return LANDXML;
-    }
-    if (f.startsWith("DXF")) {
-      return DXF;
-    }
-    if (f.contains("POINT LIST")) {
-      return POINT_LIST;
+    for (DeliveryFormat d : DeliveryFormat.all()) {
+      if (d.isTitled(f)) {
+        return d.coverage();
+      }
     }
     if (f.startsWith("GLTF") || f.startsWith("GLB") || f.startsWith("OBJ")) {
       return MESHES;

@@ -1,4 +1,4 @@
-package wellspan.core.proof;
+package wellspan.core.deliver;
 
 /** Kinds of content that a file may carry, each with the words for people. */
 public enum Content {

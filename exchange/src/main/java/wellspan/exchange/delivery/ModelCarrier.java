@@ -1,0 +1,33 @@
+package wellspan.exchange.delivery;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Map;
+import wellspan.core.deliver.IfcFormat;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.progress.Progress;
+import wellspan.core.receive.Received;
+import wellspan.exchange.ifc.read.IfcReader;
+import wellspan.exchange.ifc.write.IfcWriter;
+
+/** A model says everything itself. */
+record ModelCarrier(IfcFormat format) implements Carrier {
+  @Override
+  public void write(
+      Parcel parcel,
+      Map<String, String> pictures,
+      Path file,
+      String name,
+      Clock clock,
+      Progress progress)
+      throws IOException {
+    IfcWriter.write(parcel, pictures, file, name, clock, progress);
+  }
+
+  @Override
+  public Received readBack(Parcel parcel, Path file, String position, Progress progress)
+      throws IOException {
+    return IfcReader.read(file, progress);
+  }
+}
