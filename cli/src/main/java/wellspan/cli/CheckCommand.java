@@ -17,7 +17,7 @@ import wellspan.core.check.JobFindings;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.FindingJson;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
@@ -90,7 +90,7 @@ final class CheckCommand implements Callable<Integer> {
                     + "  "
                     + step.title()
                     + ": "
-                    + now.shaping().shaped().get(id).outcomes().getLast().told()));
+                    + now.results().shaped().get(id).outcomes().getLast().told()));
     store.save(next);
     return tell(now);
   }

@@ -12,7 +12,7 @@ import wellspan.core.frame.FrameSheet;
 import wellspan.core.frame.FrameSheetJson;
 import wellspan.core.frame.FrameSheetPage;
 import wellspan.core.job.AtomicFile;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.JobStore;
 import wellspan.core.packing.Sheets;
 import wellspan.core.progress.Progress;

@@ -12,7 +12,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import wellspan.core.geom.Position;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.ControlIntake;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobLock;

@@ -19,11 +19,11 @@ import picocli.CommandLine.Spec;
 import wellspan.core.finding.Finding;
 import wellspan.core.flaw.GroundChecks;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
-import wellspan.core.job.Shaping;
+import wellspan.core.build.OperationResults;
 import wellspan.core.progress.Progress;
 import wellspan.core.replay.OperationJson;
 import wellspan.core.replay.RecordedStep;
@@ -190,14 +190,14 @@ final class ShapeCommand implements Callable<Integer> {
               + ".");
     }
     boolean failed = false;
-    for (Shaping.MadeItems m : build.shaping().made().values()) {
-      if (item == null || build.shaping().maker(new ItemId(item)).filter(m::equals).isPresent()) {
+    for (OperationResults.MadeItems m : build.results().made().values()) {
+      if (item == null || build.results().maker(new ItemId(item)).filter(m::equals).isPresent()) {
         out.println(m.recipe().title() + ": " + m.result().told());
         failed |= findings(m.result().findings());
       }
     }
     for (ItemId id : build.items().keySet()) {
-      Shaping.ShapedItem s = build.shaping().shaped().get(id);
+      OperationResults.PreparedItem s = build.results().shaped().get(id);
       if (s == null || item != null && !id.value().equals(item)) {
         continue;
       }
@@ -214,7 +214,7 @@ final class ShapeCommand implements Callable<Integer> {
           .forEach(
               (id, b) -> {
                 if (item == null || id.value().equals(item)) {
-                  Shaping.ShapedItem s = build.shaping().shaped().get(id);
+                  OperationResults.PreparedItem s = build.results().shaped().get(id);
                   findings(GroundChecks.of(s == null ? b.item() : s.before(), Progress.NONE));
                 }
               });

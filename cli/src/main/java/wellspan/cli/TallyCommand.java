@@ -14,7 +14,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.JobStore;
 import wellspan.core.place.ControlTally;
 import wellspan.core.progress.Progress;

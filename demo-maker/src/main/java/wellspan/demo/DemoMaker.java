@@ -1,5 +1,6 @@
 package wellspan.demo;
 
+import wellspan.core.job.SourceNames;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -21,7 +22,7 @@ import wellspan.core.deliver.LocalZero;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.ControlIntake;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
@@ -198,7 +199,7 @@ public final class DemoMaker {
   private static Job groundOnly(Job job, Map<String, Received> raw) {
     Set<ItemId> held = new TreeSet<>();
     for (ItemId id : Build.of(job, raw).items().keySet()) {
-      if (!id.value().startsWith(Build.JOB + "/") && !id.value().startsWith("control/")) {
+      if (!id.value().startsWith(SourceNames.JOB + "/") && !id.value().startsWith("control/")) {
         held.add(id);
       }
     }

@@ -2,6 +2,7 @@ package wellspan.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import wellspan.core.job.SourceNames;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -17,7 +18,7 @@ import wellspan.core.flaw.GroundChecks;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.JobStore;
 import wellspan.core.operation.Recipe;
 import wellspan.core.picture.Pixels;
@@ -35,7 +36,7 @@ import wellspan.exchange.intake.SourceIntake;
 class DemoGroundTest {
   private static final Path COMMITTED = Path.of("../demo");
   private static final ItemId SHORE = ItemId.of("shore-survey", "points", "shore-survey");
-  private static final ItemId GROUND = ItemId.of(Build.JOB, "terrain surface", "Existing ground");
+  private static final ItemId GROUND = ItemId.of(SourceNames.JOB, "terrain surface", "Existing ground");
   private static Build build;
 
   @BeforeAll
@@ -53,22 +54,22 @@ class DemoGroundTest {
   @Test
   void exactlyThePlantedFlawsAreFound() {
     List<Finding> found =
-        GroundChecks.of(build.shaping().shaped().get(SHORE).before(), Progress.NONE);
+        GroundChecks.of(build.results().shaped().get(SHORE).before(), Progress.NONE);
     assertThat(codes(found))
         .containsExactlyInAnyOrderEntriesOf(
             Map.of("terrain.false-level", 2, "terrain.spike", 3, "terrain.duplicate", 6));
     assertThat(found)
         .filteredOn(f -> f.code().equals("terrain.false-level"))
-        .extracting(Finding::figure)
+        .extracting(f -> f.figure().orElseThrow().text())
         .containsExactlyInAnyOrder("9 points", "8 points");
-    assertThat(build.shaping().made().get("Existing ground").result().findings())
+    assertThat(build.results().made().get("Existing ground").result().findings())
         .extracting(Finding::code)
         .containsExactly("terrain.crossing");
   }
 
   @Test
   void theStepsDropThemAndNothingElse() {
-    List<StepOutcome> steps = build.shaping().shaped().get(SHORE).outcomes();
+    List<StepOutcome> steps = build.results().shaped().get(SHORE).outcomes();
     assertThat(steps)
         .extracting(o -> o.before().points() - o.after().points())
         .containsExactly(17, 3, 6);
@@ -102,7 +103,7 @@ class DemoGroundTest {
         "shore-survey",
         Intake.read(COMMITTED.resolve("survey/shore-survey-RevB.csv"), Progress.NONE));
     Build next = build.next(build.job(), raw, Progress.NONE);
-    assertThat(next.shaping().shaped().get(SHORE).outcomes())
+    assertThat(next.results().shaped().get(SHORE).outcomes())
         .extracting(o -> o.before().points() - o.after().points())
         .containsExactly(17, 3, 6);
     TriangleIndex before =
@@ -126,7 +127,7 @@ class DemoGroundTest {
                             .filter(i -> d.sends(i.id(), i.item()))
                             .map(Build.BuiltItem::source)
                             .collect(Collectors.toSet()))
-                    .contains(Build.JOB)
+                    .contains(SourceNames.JOB)
                     .doesNotContain("shore-survey", "breaklines"));
   }
 

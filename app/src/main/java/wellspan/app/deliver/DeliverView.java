@@ -21,7 +21,7 @@ import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.item.Band;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 
 /**
  * The manifest: items × deliveries, each cell with its state; a click holds an item back or

@@ -11,7 +11,7 @@ import wellspan.app.theme.Choices;
 import wellspan.app.theme.Parts;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.describe.ClassRules;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.ProductClasses;
 import wellspan.core.schema.Schema;

@@ -12,7 +12,7 @@ import wellspan.core.attribute.PropertySet;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.describe.KnownFacts;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 
 /** What the selected item is called in deliveries and which known facts it says. */
 public final class DescribeView extends CardColumn {

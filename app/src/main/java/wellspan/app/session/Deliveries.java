@@ -20,7 +20,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.proof.Proof;
 import wellspan.core.receipt.PastRun;
 import wellspan.core.schema.IfcSchema;

@@ -25,7 +25,7 @@ import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.History;
 import wellspan.core.job.ItemSettings;
 import wellspan.core.job.Job;
@@ -372,7 +372,7 @@ public final class Session {
       stale = true; // what is under way ends with another look
     } else {
       Job job = job();
-      work.start("Shaping", p -> before.next(job, received, p), this::shaped, this::takeBack);
+      work.start("Preparing items", p -> before.next(job, received, p), this::shaped, this::takeBack);
     }
   }
 

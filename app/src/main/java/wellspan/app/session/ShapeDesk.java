@@ -25,9 +25,9 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.Job;
-import wellspan.core.job.Shaping;
+import wellspan.core.build.OperationResults;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Outline;
 import wellspan.core.operation.Recipe;
@@ -89,7 +89,7 @@ public final class ShapeDesk {
 
   /** What each step of an item did; empty if it has none. */
   public List<StepOutcome> outcomes(ItemId id) {
-    Shaping.ShapedItem s = session.build().shaping().shaped().get(id);
+    OperationResults.PreparedItem s = session.build().results().shaped().get(id);
     return s == null ? List.of() : s.outcomes();
   }
 
@@ -149,15 +149,15 @@ public final class ShapeDesk {
 
   /** Puts what has just been made in the user's hand, with what is to be said of it. */
   void showMade(Build build) {
-    Optional<Shaping.MadeItems> made =
+    Optional<OperationResults.MadeItems> made =
         awaited
-            .map(r -> build.shaping().made().get(r.name()))
+            .map(r -> build.results().made().get(r.name()))
             .filter(m -> m.recipe().equals(awaited.get()));
     if (made.isEmpty()) {
       return;
     }
     awaited = Optional.empty();
-    List<ItemId> ids = build.shaping().madeBy(made.get().recipe().name());
+    List<ItemId> ids = build.results().madeBy(made.get().recipe().name());
     if (!ids.isEmpty()) {
       session.selectedProperty().set(Optional.of(ids.getFirst()));
       session.say(made.get().recipe().name() + ": " + made.get().result().told());
@@ -169,8 +169,8 @@ public final class ShapeDesk {
   }
 
   /** The recipe that made the item, if it was made in the job. */
-  public Optional<Shaping.MadeItems> maker(ItemId id) {
-    return session.build().shaping().maker(id);
+  public Optional<OperationResults.MadeItems> maker(ItemId id) {
+    return session.build().results().maker(id);
   }
 
   // ---- flaws

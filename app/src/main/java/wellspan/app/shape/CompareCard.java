@@ -19,7 +19,7 @@ import wellspan.app.theme.Parts;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.operation.Outline;
 import wellspan.core.overlay.LevelDifference;
 import wellspan.core.overlay.Volumes;

@@ -11,7 +11,7 @@ import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.core.check.Check;
 import wellspan.core.finding.Finding;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.operation.Step;
 
 /** Flaws of the ground with their places and the step that mends each kind. */
@@ -30,7 +30,7 @@ final class FlawsCard extends VBox {
 
   void refresh() {
     getChildren().setAll(Parts.label("Flaws of the ground", "title"));
-    List<Finding> told = session.build().shaping().findings();
+    List<Finding> told = session.build().results().findings();
     boolean any = !told.isEmpty();
     told.stream().limit(MOST).forEach(this::told);
     if (told.size() > MOST) {

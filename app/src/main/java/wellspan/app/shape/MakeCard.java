@@ -17,7 +17,7 @@ import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.operation.Recipe;
 import wellspan.core.recipe.Contours;
 import wellspan.core.recipe.GradedPad;

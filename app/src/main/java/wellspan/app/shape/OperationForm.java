@@ -14,7 +14,7 @@ import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.operation.Operation;
 import wellspan.core.operation.Outline;
 import wellspan.core.operation.Parameter;

@@ -16,7 +16,7 @@ import wellspan.app.theme.Choices;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.operation.Extent;
 import wellspan.core.operation.Step;
 import wellspan.core.recipe.Triangulation;

@@ -10,7 +10,7 @@ import javafx.scene.control.TextField;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.recipe.TexturedGround;
 import wellspan.core.shape.Shape;
 

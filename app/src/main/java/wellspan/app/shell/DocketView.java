@@ -1,5 +1,6 @@
 package wellspan.app.shell;
 
+import wellspan.core.job.SourceNames;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -22,7 +23,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.receive.Received;
 import wellspan.core.replay.RecordedStep;
 import wellspan.core.shape.Shape;
@@ -116,7 +117,7 @@ final class DocketView extends Pane {
 
   private void receive(Build.BuiltItem i) {
     Received r = session.build().received().get(i.source());
-    if (i.source().equals(Build.JOB)) {
+    if (i.source().equals(SourceNames.JOB)) {
       madeHere(i);
       return;
     }
@@ -136,7 +137,7 @@ final class DocketView extends Pane {
   /** What was made in the job: of which items, whose own journey leads to their sources. */
   private void madeHere(Build.BuiltItem i) {
     List<String> of =
-        session.build().shaping().uses(i.id()).stream()
+        session.build().results().uses(i.id()).stream()
             .map(id -> session.build().items().get(id))
             .filter(java.util.Objects::nonNull)
             .map(u -> u.item().name())

@@ -19,7 +19,7 @@ import wellspan.core.check.Check;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Severity;
 import wellspan.core.finding.Stop;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.operation.Step;
 
 /** Everything the checks found, grouped by stop. A click brings the stage to the place. */

@@ -23,7 +23,7 @@ import wellspan.app.theme.Theme;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.shape.Shape;
 
 /** The strata: all items as stacked bands, ordered from the top down to the ground. */

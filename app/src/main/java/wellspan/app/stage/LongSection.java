@@ -7,7 +7,7 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.shape.Shape;
 import wellspan.core.terrain.TriangleIndex;
 

@@ -12,7 +12,7 @@ import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.shape.Shape;
 
 /** What of the job lies at a place of the plan. */

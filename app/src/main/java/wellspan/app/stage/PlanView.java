@@ -27,7 +27,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.picture.Texture;
 import wellspan.core.place.ControlTally;
 import wellspan.core.shape.Shape;

@@ -10,7 +10,7 @@ import wellspan.core.geom.Box;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 
 /**
  * Which of two things is seen in 3D where both lie at the same level, or too close for a pixel:

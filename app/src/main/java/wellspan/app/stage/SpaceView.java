@@ -45,7 +45,7 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.picture.Texture;
 import wellspan.core.shape.Shape;
 

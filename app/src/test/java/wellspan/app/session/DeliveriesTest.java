@@ -13,7 +13,7 @@ import org.junit.jupiter.api.Test;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;

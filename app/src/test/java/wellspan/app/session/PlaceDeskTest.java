@@ -11,7 +11,7 @@ import org.junit.jupiter.api.Test;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
 import wellspan.core.place.Hypotheses;

@@ -12,7 +12,7 @@ import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.exchange.delivery.DeliveryRun;
 
 class SessionTest extends SessionFixture {

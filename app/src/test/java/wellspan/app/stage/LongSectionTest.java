@@ -14,7 +14,7 @@ import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;

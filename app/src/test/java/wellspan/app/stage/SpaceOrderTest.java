@@ -11,7 +11,7 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.Origin;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;

@@ -11,7 +11,7 @@ import wellspan.core.flaw.CoveredPlaces;
 import wellspan.core.flaw.GroundChecks;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.Job;
 import wellspan.core.operation.Step;
 import wellspan.core.progress.Progress;
@@ -65,7 +65,7 @@ public final class JobFindings {
     }
     // what was made of an item that is mended is made anew, and better
     Set<ItemId> found = Set.copyOf(out.keySet());
-    out.keySet().removeIf(id -> build.shaping().uses(id).stream().anyMatch(found::contains));
+    out.keySet().removeIf(id -> build.results().uses(id).stream().anyMatch(found::contains));
     return out;
   }
 

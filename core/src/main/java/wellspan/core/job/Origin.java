@@ -14,7 +14,7 @@ public record Origin(String file, String revision, String content, Instant recei
   /** For what people put into the job with their own hands. */
   public static final Origin BY_HAND = new Origin("job", "by hand", "", Instant.EPOCH);
 
-  static Origin of(Revision r) {
+  public static Origin of(Revision r) {
     String content = r.beside().isEmpty() ? r.sha256() : r.sha256() + r.beside();
     return new Origin(r.fileName(), r.label(), content, r.receivedAt());
   }

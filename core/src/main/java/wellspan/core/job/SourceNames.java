@@ -6,6 +6,9 @@ import java.util.Set;
 
 /** Which source of a job a received file belongs to. */
 public final class SourceNames {
+  /** Stands for the source of what was made in the job. */
+  public static final String JOB = "job";
+
   /** Endings under which one and the same thing is sent. */
   private static final List<Set<String>> ALIKE =
       List.of(
@@ -28,7 +31,7 @@ public final class SourceNames {
   public static String of(Job job, String fileName) {
     String stem = JobStore.sourceName(fileName);
     // what is made in the job goes by this name
-    String name = stem.equals(Build.JOB) ? stem + "-" + ending(fileName) : stem;
+    String name = stem.equals(JOB) ? stem + "-" + ending(fileName) : stem;
     boolean other =
         job.source(name).filter(s -> !alike(s.current().fileName(), fileName)).isPresent();
     return other ? name + "-" + ending(fileName) : name;

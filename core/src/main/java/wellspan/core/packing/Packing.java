@@ -22,7 +22,7 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.Source;
 import wellspan.core.place.Control;
 import wellspan.core.place.SourcePlacement;
@@ -87,7 +87,7 @@ public final class Packing {
   private static List<Polyline> breaklines(Build build, Build.BuiltItem i) {
     List<ItemId> from =
         build
-            .shaping()
+            .results()
             .maker(i.id())
             .map(m -> m.recipe() instanceof Triangulation t ? t.breaklines() : null)
             .orElseGet(
@@ -174,8 +174,8 @@ public final class Packing {
             .orElse(SourcePlacement.SHARED)
             .toString());
     parts.add(i.item().name().equals(Build.MARKS) ? build.job().marks().toString() : "");
-    parts.add(build.shaping().recorded(id));
-    build.shaping().uses(id).forEach(u -> parts.add(state(build, u, told)));
+    parts.add(build.results().recorded(id));
+    build.results().uses(id).forEach(u -> parts.add(state(build, u, told)));
     return String.join("\u0001", parts);
   }
 

@@ -10,7 +10,7 @@ import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.shape.Shape;
 

@@ -1,5 +1,6 @@
 package wellspan.core.reading;
 
+import wellspan.core.job.SourceNames;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
@@ -8,7 +9,7 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.receive.Received;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
@@ -33,7 +34,7 @@ public record Snap(String name, boolean own, String source, Position shared, Pos
     for (Build.BuiltItem i : build.items().values()) {
       if (build.isVisible(i.id()) && (source.isEmpty() || source.equals(i.source()))) {
         Optional<AsReceived> received = asReceived(build, i);
-        if (source.isEmpty() || i.source().equals(Build.JOB)) {
+        if (source.isEmpty() || i.source().equals(SourceNames.JOB)) {
           s.item(i.item(), received.map(r -> matching(i.item(), r)).orElse(i.item()), i.source());
         } else {
           received.ifPresent(r -> s.item(r.placed(), r.raw(), i.source()));

@@ -13,7 +13,7 @@ import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.ControlIntake;
 import wellspan.core.job.Job;
 import wellspan.core.receive.Received;

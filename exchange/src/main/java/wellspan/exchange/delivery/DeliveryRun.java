@@ -17,7 +17,7 @@ import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
 import wellspan.core.job.AtomicFile;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.Sha256;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;

@@ -8,7 +8,7 @@ import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Severity;
 import wellspan.core.finding.Stop;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.place.SourcePlacement;
 
 /**

@@ -1,5 +1,8 @@
 package wellspan.exchange.intake;
 
+import wellspan.core.build.ResultCache;
+import wellspan.core.job.Origin;
+import wellspan.exchange.cache.CacheFolder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -9,7 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
-import wellspan.core.job.Build;
+import wellspan.core.build.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobException;
 import wellspan.core.job.JobStore;
@@ -134,6 +137,7 @@ public final class SourceIntake {
    */
   public static Build build(JobStore store, Job job, Progress progress) throws IOException {
     Map<String, Received> received = new LinkedHashMap<>();
+    ResultCache cache = CacheFolder.of(store);
     boolean shaped = !job.recipes().isEmpty() || !job.steps().isEmpty();
     Progress reading = shaped ? progress.part(0, 0.5) : progress;
     int done = 0;
@@ -146,9 +150,26 @@ public final class SourceIntake {
             store.stored(r)
                 + " is missing or is no longer the file that was received. Put the original back, or receive it again.");
       }
-      received.put(s.name(), Intake.read(store.stored(r), s.reading(), own.part(0.2, 1)));
+      received.put(s.name(), read(store, s, cache, own.part(0.2, 1)));
       done++;
     }
-    return Build.of(job, received, progress.part(shaped ? 0.5 : 1, 1));
+    return Build.of(job, received, cache, progress.part(shaped ? 0.5 : 1, 1));
+  }
+
+  /** Reads a stored file, or takes what was read before of the same bytes by the same rule. */
+  private static Received read(JobStore store, Source source, ResultCache cache, Progress progress)
+      throws IOException {
+    Revision r = source.current();
+    String key =
+        ResultCache.key(
+            "received", Origin.of(r).content(), r.fileName(), source.reading().toString());
+    Optional<Received> known = cache.find(key, Received.class);
+    if (known.isPresent()) {
+      return known.get();
+    }
+    long begin = System.nanoTime();
+    Received received = Intake.read(store.stored(r), source.reading(), progress);
+    cache.keep(key, received, System.nanoTime() - begin);
+    return received;
   }
 }

@@ -1,5 +1,9 @@
-package wellspan.core.job;
+package wellspan.core.build;
 
+import wellspan.core.job.SourceNames;
+import wellspan.core.job.Source;
+import wellspan.core.job.Job;
+import wellspan.core.job.Origin;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -35,19 +39,18 @@ import wellspan.core.shape.NamedPoint;
  * @param received the same in shared coordinates
  * @param items by identity as shaped by their steps, in the order of sources; spot marks and what
  *     recipes made last
- * @param shaping what steps and recipes did
+ * @param results what steps and recipes did
  * @param tallies control points against each source that holds some of them
+ * @param cache where results of operations are kept between sessions
  */
 public record Build(
     Job job,
     Map<String, Received> raw,
     Map<String, Received> received,
     Map<ItemId, BuiltItem> items,
-    Shaping shaping,
-    List<ControlTally> tallies) {
-
-  /** Stands for the source of what was made in the job. */
-  public static final String JOB = "job";
+    OperationResults results,
+    List<ControlTally> tallies,
+    ResultCache cache) {
 
   /** Name of the group of the job's own spot marks. */
   public static final String MARKS = "Spot marks";
@@ -62,7 +65,13 @@ public record Build(
 
   /** A build from the start: carries out every step. */
   public static Build of(Job job, Map<String, Received> raw, Progress progress) {
-    return new Build(job, Map.of(), Map.of(), Map.of(), Shaping.NONE, List.of())
+    return of(job, raw, ResultCache.NONE, progress);
+  }
+
+  /** A build that carries out what the cache does not hold. */
+  public static Build of(
+      Job job, Map<String, Received> raw, ResultCache cache, Progress progress) {
+    return new Build(job, Map.of(), Map.of(), Map.of(), OperationResults.NONE, List.of(), cache)
         .next(job, raw, progress);
   }
 
@@ -80,7 +89,7 @@ public record Build(
   public Optional<Build> ready(Job job, Map<String, Received> raw) {
     try {
       return Optional.of(next(job, raw, Optional.empty()));
-    } catch (Shaping.NotReady e) {
+    } catch (OperationRun.NotReady e) {
       return Optional.empty();
     }
   }
@@ -111,9 +120,9 @@ public record Build(
           Item.points(
               MARKS,
               job.marks().stream().map(m -> new NamedPoint(m.name(), m.position(), "")).toList());
-      base.put(Shaping.Run.made(marks), marks);
+      base.put(OperationRun.made(marks), marks);
     }
-    Shaping.Run run = new Shaping.Run(job, base, shaping, progress);
+    OperationRun run = new OperationRun(job, base, keys(job, base, sources), results, cache, progress);
     Map<ItemId, BuiltItem> all = new LinkedHashMap<>();
     run.items()
         .forEach(
@@ -122,7 +131,7 @@ public record Build(
               all.put(
                   id,
                   s == null
-                      ? new BuiltItem(id, item, JOB, Origin.BY_HAND)
+                      ? new BuiltItem(id, item, SourceNames.JOB, Origin.BY_HAND)
                       : new BuiltItem(id, item, s.name(), Origin.of(s.current())));
             });
     List<ControlTally> tallies = new ArrayList<>();
@@ -139,7 +148,38 @@ public record Build(
         Collections.unmodifiableMap(placed),
         Collections.unmodifiableMap(all),
         run.result(),
-        List.copyOf(tallies));
+        List.copyOf(tallies),
+        cache);
+  }
+
+  /**
+   * What each item hangs on, as text: content, reading and placement of its source; for those of the
+   * job itself what they are.
+   */
+  private static Map<ItemId, String> keys(
+      Job job, Map<ItemId, Item> base, Map<ItemId, Source> sources) {
+    Map<ItemId, String> out = new HashMap<>();
+    Map<String, String> bySource = new HashMap<>();
+    for (Source s : job.sources()) {
+      boolean inSystem = s.placement().where() instanceof SourcePlacement.Where.InSystem;
+      bySource.put(
+          s.name(),
+          ResultCache.key(
+              Origin.of(s.current()).content(),
+              s.reading().toString(),
+              s.placement().toString(),
+              inSystem ? job.frame().crs() + " " + job.frame().definition() : ""));
+    }
+    base.forEach(
+        (id, item) -> {
+          Source s = sources.get(id);
+          out.put(
+              id,
+              s == null
+                  ? ResultCache.key(id.value(), job.marks().toString())
+                  : ResultCache.key(id.value(), bySource.get(s.name())));
+        });
+    return out;
   }
 
   // the same object, not an equal one: comparing millions of coordinates would cost more than it
@@ -201,7 +241,7 @@ public record Build(
         });
     all.addAll(FrameChecks.check(job.frame(), bounds()));
     tallies.forEach(t -> all.addAll(t.findings(Stop.PLACE)));
-    all.addAll(shaping.findings());
+    all.addAll(results.findings());
     return all;
   }
 

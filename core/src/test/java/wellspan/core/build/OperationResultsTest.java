@@ -1,5 +1,9 @@
-package wellspan.core.job;
+package wellspan.core.build;
 
+import wellspan.core.job.Source;
+import wellspan.core.job.Job;
+import wellspan.core.job.Origin;
+import wellspan.core.job.Revision;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -30,15 +34,13 @@ import wellspan.core.shape.Shape;
 import wellspan.core.step.Clip;
 import wellspan.core.step.CutCover;
 import wellspan.core.step.DropFalseLevels;
-import wellspan.core.step.DropSpikes;
-import wellspan.core.step.MergeDuplicates;
 import wellspan.core.step.Raise;
 import wellspan.core.step.SetIn;
 import wellspan.core.step.Simplify;
 import wellspan.core.terrain.Grounds;
 import wellspan.core.triangulate.LevelRule;
 
-class ShapingTest {
+class OperationResultsTest {
   private static final ItemId POINTS = new ItemId("survey/points/Shore");
   private static final ItemId EDGE = new ItemId("survey/string/Edge");
   private static final ItemId GROUND = new ItemId("job/terrain-surface/Ground");
@@ -98,21 +100,21 @@ class ShapingTest {
   @Test
   void pointsAreCleanedTriangulatedClippedAndRaised() {
     Build b = Build.of(withGround(), survey(-999, 0));
-    StepOutcome cleaned = b.shaping().shaped().get(POINTS).outcomes().getFirst();
+    StepOutcome cleaned = b.results().shaped().get(POINTS).outcomes().getFirst();
     assertThat(cleaned.before().points()).isEqualTo(1504);
     assertThat(cleaned.after().points()).isEqualTo(1499);
     assertThat(cleaned.told()).contains("5 points dropped (0.33 % of 1504)").contains("-999.000");
     assertThat(ground(b).planArea()).isCloseTo(160 * 160, within(1e-4));
     assertThat(ground(b).bounds().minH()).isBetween(17.9, 18.6);
     assertThat(b.items().get(GROUND).origin()).isEqualTo(Origin.BY_HAND);
-    assertThat(b.shaping().uses(GROUND)).containsExactlyInAnyOrder(POINTS, EDGE);
+    assertThat(b.results().uses(GROUND)).containsExactlyInAnyOrder(POINTS, EDGE);
   }
 
   @Test
   void aNewRevisionReplaysAllSteps() {
     Build first = Build.of(withGround(), survey(-999, 0));
     Build second = first.next(first.job(), survey(0, 2), Progress.NONE);
-    StepOutcome cleaned = second.shaping().shaped().get(POINTS).outcomes().getFirst();
+    StepOutcome cleaned = second.results().shaped().get(POINTS).outcomes().getFirst();
     assertThat(cleaned.told()).contains("5 at 0.000 m");
     assertThat(ground(second).bounds().minH())
         .isCloseTo(ground(first).bounds().minH() + 2, within(1e-9));
@@ -132,8 +134,8 @@ class ShapingTest {
     Job next = first.job().withSteps(GROUND, more);
     assertThat(first.ready(next, read)).isEmpty();
     Build longer = first.next(next, read, Progress.NONE);
-    assertThat(longer.shaping().shaped().get(GROUND).outcomes().getFirst())
-        .isSameAs(first.shaping().shaped().get(GROUND).outcomes().getFirst());
+    assertThat(longer.results().shaped().get(GROUND).outcomes().getFirst())
+        .isSameAs(first.results().shaped().get(GROUND).outcomes().getFirst());
   }
 
   @Test
@@ -144,7 +146,7 @@ class ShapingTest {
     Build b = Build.of(job.withSteps(GROUND, off), survey(-999, 0));
     Build on = Build.of(job, survey(-999, 0));
     assertThat(ground(b).bounds().minH()).isCloseTo(ground(on).bounds().minH() - 1, within(1e-9));
-    assertThat(b.shaping().shaped().get(GROUND).outcomes().get(1).told())
+    assertThat(b.results().shaped().get(GROUND).outcomes().get(1).told())
         .isEqualTo("Switched off.");
   }
 
@@ -186,7 +188,7 @@ class ShapingTest {
     assertThat(b.items().get(lawn).item().attributes().material()).isEqualTo("grass");
     assertThat(cover.mesh().planArea()).isCloseTo(25_600, within(1e-3));
     assertThat(ground(b).planArea()).isCloseTo(40_000 - 25_600, within(1e-3));
-    assertThat(b.shaping().leftBy(lawn)).contains(GROUND);
+    assertThat(b.results().leftBy(lawn)).contains(GROUND);
   }
 
   @Test
@@ -213,45 +215,6 @@ class ShapingTest {
         (Shape.Faces) b.items().get(new ItemId("job/body/Earth fill")).item().shape();
     assertThat(fill.mesh().volume()).isCloseTo(0.5 * 160 * 160, within(0.5));
     assertThat(b.items()).doesNotContainKey(new ItemId("job/body/Earth cut"));
-  }
-
-  @Test
-  void stepsAndRecipesSurviveTheJobFile() throws Exception {
-    Job job =
-        withGround()
-            .withSteps(
-                POINTS,
-                List.of(
-                    new RecordedStep(new DropSpikes(2.5, false), false),
-                    RecordedStep.of(new MergeDuplicates(LevelRule.LOWEST)),
-                    RecordedStep.of(
-                        new Clip(new Outline.Drawn(List.of(0.0, 0.0, 1.5, 0.0, 1.0, 1.0)), false))))
-            .withRecipe(new Earth("Earth", GROUND, POINTS))
-            .withRecipe(new Copy("Twin", GROUND));
-    assertThat(JobReading.read(JobJson.write(job), "job.json").job()).isEqualTo(job);
-  }
-
-  @Test
-  void aStepNobodyKnowsIsNamedAndTheRestOpens() throws Exception {
-    String text =
-        JobJson.write(withGround()).replace("\"step\" : \"raise\"", "\"step\" : \"squash\"");
-    JobReading.Opened opened = JobReading.read(text, "job.json");
-    assertThat(opened.notUnderstood())
-        .singleElement()
-        .asString()
-        .contains("steps")
-        .contains("squash");
-    assertThat(opened.job().sources()).isEqualTo(withGround().sources());
-  }
-
-  @Test
-  void aStepThatHasGainedAParameterOpensWithItsUsualValue() throws Exception {
-    Job job = withGround().withSteps(GROUND, List.of(RecordedStep.of(new DropSpikes(0, false))));
-    String before = JobJson.write(job).replaceAll(",\\s*\"refill\" : false", "");
-    assertThat(before).doesNotContain("refill");
-    JobReading.Opened opened = JobReading.read(before, "job.json");
-    assertThat(opened.notUnderstood()).isEmpty();
-    assertThat(opened.job()).isEqualTo(job);
   }
 
   @Test

@@ -1,5 +1,11 @@
-package wellspan.core.job;
+package wellspan.core.build;
 
+import wellspan.core.job.Source;
+import wellspan.core.job.ItemSettings;
+import wellspan.core.job.Job;
+import wellspan.core.job.Revision;
+import wellspan.core.job.Origin;
+import wellspan.core.build.Build;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
