@@ -220,9 +220,7 @@ final class ConvertCommand implements Callable<Integer> {
             () ->
                 new IllegalArgumentException(
                     model
-                        ? "--schema "
-                            + schema
-                            + " cannot be written; IFC4X3, IFC4 and IFC2X3 can."
+                        ? "--schema " + schema + " cannot be written; IFC4X3, IFC4 and IFC2X3 can."
                         : "--drawing "
                             + drawing
                             + (mesh ? " with --mesh" : "")

@@ -1,6 +1,5 @@
 package wellspan.demo;
 
-import wellspan.core.job.SourceNames;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,16 +15,17 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import wellspan.core.align.Alignment;
+import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
-import wellspan.core.build.Build;
 import wellspan.core.job.ControlIntake;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
+import wellspan.core.job.SourceNames;
 import wellspan.core.place.Control;
 import wellspan.core.place.PairMatching;
 import wellspan.core.place.SourcePlacement;

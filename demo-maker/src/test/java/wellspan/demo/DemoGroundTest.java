@@ -2,7 +2,6 @@ package wellspan.demo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import wellspan.core.job.SourceNames;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -13,13 +12,14 @@ import java.util.TreeMap;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import wellspan.core.build.Build;
 import wellspan.core.finding.Finding;
 import wellspan.core.flaw.GroundChecks;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.build.Build;
 import wellspan.core.job.JobStore;
+import wellspan.core.job.SourceNames;
 import wellspan.core.operation.Recipe;
 import wellspan.core.picture.Pixels;
 import wellspan.core.progress.Progress;
@@ -36,7 +36,8 @@ import wellspan.exchange.intake.SourceIntake;
 class DemoGroundTest {
   private static final Path COMMITTED = Path.of("../demo");
   private static final ItemId SHORE = ItemId.of("shore-survey", "points", "shore-survey");
-  private static final ItemId GROUND = ItemId.of(SourceNames.JOB, "terrain surface", "Existing ground");
+  private static final ItemId GROUND =
+      ItemId.of(SourceNames.JOB, "terrain surface", "Existing ground");
   private static Build build;
 
   @BeforeAll

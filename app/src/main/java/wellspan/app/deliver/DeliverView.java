@@ -19,9 +19,9 @@ import wellspan.app.session.CellState;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
+import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.item.Band;
-import wellspan.core.build.Build;
 
 /**
  * The manifest: items × deliveries, each cell with its state; a click holds an item back or

@@ -9,10 +9,10 @@ import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Parts;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
+import wellspan.core.build.Build;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.describe.KnownFacts;
-import wellspan.core.build.Build;
 
 /** What the selected item is called in deliveries and which known facts it says. */
 public final class DescribeView extends CardColumn {

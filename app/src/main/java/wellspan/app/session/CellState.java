@@ -1,7 +1,7 @@
 package wellspan.app.session;
 
-import wellspan.core.deliver.Delivery;
 import wellspan.core.build.Build;
+import wellspan.core.deliver.Delivery;
 import wellspan.core.packing.Packing;
 import wellspan.core.receipt.PastRun;
 import wellspan.exchange.delivery.DeliveryRun;

@@ -19,13 +19,13 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
 import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
+import wellspan.core.build.Build;
 import wellspan.core.check.JobFindings;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
-import wellspan.core.build.Build;
 import wellspan.core.job.History;
 import wellspan.core.job.ItemSettings;
 import wellspan.core.job.Job;
@@ -372,7 +372,8 @@ public final class Session {
       stale = true; // what is under way ends with another look
     } else {
       Job job = job();
-      work.start("Preparing items", p -> before.next(job, received, p), this::shaped, this::takeBack);
+      work.start(
+          "Preparing items", p -> before.next(job, received, p), this::shaped, this::takeBack);
     }
   }
 

@@ -9,9 +9,9 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
+import wellspan.core.build.Build;
 import wellspan.core.check.Check;
 import wellspan.core.finding.Finding;
-import wellspan.core.build.Build;
 import wellspan.core.operation.Step;
 
 /** Flaws of the ground with their places and the step that mends each kind. */

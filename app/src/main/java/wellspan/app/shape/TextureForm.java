@@ -9,8 +9,8 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
-import wellspan.core.item.ItemId;
 import wellspan.core.build.Build;
+import wellspan.core.item.ItemId;
 import wellspan.core.recipe.TexturedGround;
 import wellspan.core.shape.Shape;
 

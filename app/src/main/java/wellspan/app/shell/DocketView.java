@@ -1,6 +1,5 @@
 package wellspan.app.shell;
 
-import wellspan.core.job.SourceNames;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -14,6 +13,7 @@ import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
+import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.describe.KnownFacts;
@@ -23,7 +23,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.build.Build;
+import wellspan.core.job.SourceNames;
 import wellspan.core.receive.Received;
 import wellspan.core.replay.RecordedStep;
 import wellspan.core.shape.Shape;

@@ -15,11 +15,11 @@ import org.kordamp.ikonli.javafx.FontIcon;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
+import wellspan.core.build.Build;
 import wellspan.core.check.Check;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Severity;
 import wellspan.core.finding.Stop;
-import wellspan.core.build.Build;
 import wellspan.core.operation.Step;
 
 /** Everything the checks found, grouped by stop. A click brings the stage to the place. */

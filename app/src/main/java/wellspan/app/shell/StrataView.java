@@ -20,10 +20,10 @@ import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
+import wellspan.core.build.Build;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.build.Build;
 import wellspan.core.shape.Shape;
 
 /** The strata: all items as stacked bands, ordered from the top down to the ground. */

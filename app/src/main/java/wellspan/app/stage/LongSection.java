@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
+import wellspan.core.build.Build;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.build.Build;
 import wellspan.core.shape.Shape;
 import wellspan.core.terrain.TriangleIndex;
 

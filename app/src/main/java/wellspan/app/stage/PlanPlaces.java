@@ -9,10 +9,10 @@ import java.util.Optional;
 import wellspan.app.session.Session;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
+import wellspan.core.build.Build;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.build.Build;
 import wellspan.core.shape.Shape;
 
 /** What of the job lies at a place of the plan. */

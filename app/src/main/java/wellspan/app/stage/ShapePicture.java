@@ -39,7 +39,13 @@ final class ShapePicture {
         g.setLineWidth(1);
         g.strokeLine(x - 3, y, x + 3, y);
         g.strokeLine(x, y - 3, x, y + 3);
-        ink.label(f.figure().map(Figure::text).orElse(""), x, y - RING - 6, PlanInk.FIGURE, colour, TextAlignment.CENTER);
+        ink.label(
+            f.figure().map(Figure::text).orElse(""),
+            x,
+            y - RING - 6,
+            PlanInk.FIGURE,
+            colour,
+            TextAlignment.CENTER);
       }
     }
   }

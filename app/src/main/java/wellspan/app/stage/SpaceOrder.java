@@ -6,11 +6,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.NavigableSet;
 import java.util.TreeSet;
+import wellspan.core.build.Build;
 import wellspan.core.geom.Box;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.build.Build;
 
 /**
  * Which of two things is seen in 3D where both lie at the same level, or too close for a pixel:

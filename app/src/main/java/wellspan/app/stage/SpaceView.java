@@ -38,6 +38,7 @@ import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
+import wellspan.core.build.Build;
 import wellspan.core.describe.Finishes;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Gathering;
@@ -45,7 +46,6 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.build.Build;
 import wellspan.core.picture.Texture;
 import wellspan.core.shape.Shape;
 

@@ -8,11 +8,11 @@ import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import wellspan.core.build.Build;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
-import wellspan.core.build.Build;
 import wellspan.exchange.delivery.DeliveryRun;
 
 class SessionTest extends SessionFixture {

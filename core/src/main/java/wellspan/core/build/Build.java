@@ -1,9 +1,5 @@
 package wellspan.core.build;
 
-import wellspan.core.job.SourceNames;
-import wellspan.core.job.Source;
-import wellspan.core.job.Job;
-import wellspan.core.job.Origin;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.HashMap;
@@ -20,6 +16,10 @@ import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.job.Job;
+import wellspan.core.job.Origin;
+import wellspan.core.job.Source;
+import wellspan.core.job.SourceNames;
 import wellspan.core.place.Contradictions;
 import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
@@ -69,8 +69,7 @@ public record Build(
   }
 
   /** A build that carries out what the cache does not hold. */
-  public static Build of(
-      Job job, Map<String, Received> raw, ResultCache cache, Progress progress) {
+  public static Build of(Job job, Map<String, Received> raw, ResultCache cache, Progress progress) {
     return new Build(job, Map.of(), Map.of(), Map.of(), OperationResults.NONE, List.of(), cache)
         .next(job, raw, progress);
   }
@@ -122,7 +121,8 @@ public record Build(
               job.marks().stream().map(m -> new NamedPoint(m.name(), m.position(), "")).toList());
       base.put(OperationRun.made(marks), marks);
     }
-    OperationRun run = new OperationRun(job, base, keys(job, base, sources), results, cache, progress);
+    OperationRun run =
+        new OperationRun(job, base, keys(job, base, sources), results, cache, progress);
     Map<ItemId, BuiltItem> all = new LinkedHashMap<>();
     run.items()
         .forEach(
@@ -153,8 +153,8 @@ public record Build(
   }
 
   /**
-   * What each item hangs on, as text: content, reading and placement of its source; for those of the
-   * job itself what they are.
+   * What each item hangs on, as text: content, reading and placement of its source; for those of
+   * the job itself what they are.
    */
   private static Map<ItemId, String> keys(
       Job job, Map<ItemId, Item> base, Map<ItemId, Source> sources) {

@@ -91,7 +91,8 @@ public record OperationResults(Map<ItemId, PreparedItem> shaped, Map<String, Mad
         .filter(
             e ->
                 e.getValue().outcomes.stream()
-                    .anyMatch(o -> o.more().stream().anyMatch(i -> OperationRun.made(i).equals(id))))
+                    .anyMatch(
+                        o -> o.more().stream().anyMatch(i -> OperationRun.made(i).equals(id))))
         .map(Map.Entry::getKey)
         .findFirst();
   }

@@ -96,7 +96,8 @@ final class OperationRun {
   }
 
   OperationResults result() {
-    return new OperationResults(Collections.unmodifiableMap(shaped), Collections.unmodifiableMap(made));
+    return new OperationResults(
+        Collections.unmodifiableMap(shaped), Collections.unmodifiableMap(made));
   }
 
   /** Identity of what was made in the job. */
@@ -238,8 +239,8 @@ final class OperationRun {
   }
 
   /**
-   * Items under names that nothing else made in the job has: of two of one name the second would
-   * be lost.
+   * Items under names that nothing else made in the job has: of two of one name the second would be
+   * lost.
    */
   private List<Item> alone(List<Item> fresh, Set<ItemId> taken) {
     Set<ItemId> all = new HashSet<>(taken);

@@ -2,8 +2,8 @@ package wellspan.core.deliver;
 
 import static wellspan.core.deliver.Content.*;
 
-import java.util.EnumSet;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.finding.Finding;
@@ -91,7 +91,6 @@ public record DxfFormat(DxfRelease release, boolean mesh) implements DeliveryFor
   public List<PropertySet> sets(Item item, PropertySet facts) {
     return List.of();
   }
-
 
   @Override
   public Coverage coverage() {

@@ -2,8 +2,8 @@ package wellspan.core.deliver;
 
 import static wellspan.core.deliver.Content.*;
 
-import java.util.EnumSet;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.attribute.PropertySet;
@@ -114,7 +114,6 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
         .forEach(out::add);
     return out;
   }
-
 
   @Override
   public Coverage coverage() {

@@ -2,8 +2,8 @@ package wellspan.core.deliver;
 
 import static wellspan.core.deliver.Content.*;
 
-import java.util.EnumSet;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import wellspan.core.attribute.PropertySet;
@@ -102,7 +102,6 @@ public record LandXmlFormat() implements DeliveryFormat {
     }
     return out;
   }
-
 
   @Override
   public Coverage coverage() {

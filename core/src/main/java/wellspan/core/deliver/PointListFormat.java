@@ -50,7 +50,6 @@ public record PointListFormat() implements DeliveryFormat {
     return List.of();
   }
 
-
   @Override
   public Coverage coverage() {
     return COVERAGE;

@@ -26,17 +26,38 @@ public record Finding(
 
   public static Finding error(Stop stop, String code, String item, String message) {
     return new Finding(
-        Severity.ERROR, stop, code, item, Optional.empty(), Optional.empty(), Optional.empty(), message);
+        Severity.ERROR,
+        stop,
+        code,
+        item,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        message);
   }
 
   public static Finding warning(Stop stop, String code, String item, String message) {
     return new Finding(
-        Severity.WARNING, stop, code, item, Optional.empty(), Optional.empty(), Optional.empty(), message);
+        Severity.WARNING,
+        stop,
+        code,
+        item,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        message);
   }
 
   public static Finding note(Stop stop, String code, String item, String message) {
     return new Finding(
-        Severity.NOTE, stop, code, item, Optional.empty(), Optional.empty(), Optional.empty(), message);
+        Severity.NOTE,
+        stop,
+        code,
+        item,
+        Optional.empty(),
+        Optional.empty(),
+        Optional.empty(),
+        message);
   }
 
   public Finding at(Position where) {

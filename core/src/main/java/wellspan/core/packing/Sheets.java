@@ -1,7 +1,7 @@
 package wellspan.core.packing;
 
-import wellspan.core.frame.FrameSheet;
 import wellspan.core.build.Build;
+import wellspan.core.frame.FrameSheet;
 
 /** Sheets that are handed to others. */
 public final class Sheets {

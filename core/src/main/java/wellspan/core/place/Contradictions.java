@@ -88,8 +88,7 @@ public final class Contradictions {
   }
 
   private static Finding finding(PlaceStatement a, PlaceStatement b, String source, double metres) {
-    Figure figure =
-        metres >= 1000 ? Figure.of(metres / 1000, 1, "km") : Figure.of(metres, 3, "m");
+    Figure figure = metres >= 1000 ? Figure.of(metres / 1000, 1, "km") : Figure.of(metres, 3, "m");
     return Finding.warning(
             PLACE,
             "place.contradiction",

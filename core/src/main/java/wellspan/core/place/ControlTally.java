@@ -2,12 +2,12 @@ package wellspan.core.place;
 
 import static wellspan.core.finding.Stop.PLACE;
 
-import wellspan.core.finding.Figure;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
@@ -175,8 +175,7 @@ public record ControlTally(
         continue;
       }
       boolean far = l.space() >= 10;
-      Figure figure =
-          far ? Figure.of(l.space(), 1, "m") : Figure.of(1000 * l.space(), 0, "mm");
+      Figure figure = far ? Figure.of(l.space(), 1, "m") : Figure.of(1000 * l.space(), 0, "mm");
       String message =
           String.format(
               Locale.ROOT,

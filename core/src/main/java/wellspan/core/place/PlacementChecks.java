@@ -79,8 +79,6 @@ public final class PlacementChecks {
                         .orElse("No usual cause explains it; place it by point pairs."))
             .at(now.extent().centre());
     return Optional.of(
-        Double.isNaN(now.gap())
-            ? found
-            : found.withFigure(Figure.of(now.gap() / 1000, 1, "km")));
+        Double.isNaN(now.gap()) ? found : found.withFigure(Figure.of(now.gap() / 1000, 1, "km")));
   }
 }

@@ -221,8 +221,7 @@ public final class Placer {
     for (String sentence : accuracy.sentences()) {
       findings.add(
           Finding.warning(PLACE, "place.datum", source, source + ": " + sentence)
-              .withFigure(
-                  Figure.of(accuracy.metres(), 1, "m")));
+              .withFigure(Figure.of(accuracy.metres(), 1, "m")));
     }
   }
 

@@ -1,8 +1,8 @@
 package wellspan.core.proof;
 
-import wellspan.core.finding.Figure;
 import java.util.Locale;
 import java.util.Optional;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;

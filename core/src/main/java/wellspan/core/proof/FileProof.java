@@ -1,7 +1,5 @@
 package wellspan.core.proof;
 
-import wellspan.core.deliver.Content;
-import wellspan.core.deliver.Coverage;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -12,6 +10,8 @@ import java.util.Optional;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.deliver.Content;
+import wellspan.core.deliver.Coverage;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Severity;
 import wellspan.core.geom.Box;

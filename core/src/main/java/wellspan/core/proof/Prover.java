@@ -1,7 +1,5 @@
 package wellspan.core.proof;
 
-import wellspan.core.deliver.Content;
-import wellspan.core.deliver.Coverage;
 import static wellspan.core.finding.Stop.DELIVER;
 
 import java.util.ArrayList;
@@ -13,6 +11,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.attribute.Description;
+import wellspan.core.deliver.Content;
+import wellspan.core.deliver.Coverage;
 import wellspan.core.deliver.Losses;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;

@@ -4,13 +4,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Footpoint;
+import wellspan.core.build.Build;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.Transformation;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.build.Build;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.shape.Shape;
 

@@ -1,15 +1,15 @@
 package wellspan.core.reading;
 
-import wellspan.core.job.SourceNames;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
+import wellspan.core.build.Build;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.build.Build;
+import wellspan.core.job.SourceNames;
 import wellspan.core.receive.Received;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;

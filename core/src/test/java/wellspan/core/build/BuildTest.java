@@ -1,11 +1,5 @@
 package wellspan.core.build;
 
-import wellspan.core.job.Source;
-import wellspan.core.job.ItemSettings;
-import wellspan.core.job.Job;
-import wellspan.core.job.Revision;
-import wellspan.core.job.Origin;
-import wellspan.core.build.Build;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
@@ -27,6 +21,11 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.job.ItemSettings;
+import wellspan.core.job.Job;
+import wellspan.core.job.Origin;
+import wellspan.core.job.Revision;
+import wellspan.core.job.Source;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.place.SpotMark;
 import wellspan.core.receive.ReadingRule;

@@ -1,9 +1,5 @@
 package wellspan.core.build;
 
-import wellspan.core.job.Source;
-import wellspan.core.job.Job;
-import wellspan.core.job.Origin;
-import wellspan.core.job.Revision;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
@@ -19,6 +15,10 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
+import wellspan.core.job.Job;
+import wellspan.core.job.Origin;
+import wellspan.core.job.Revision;
+import wellspan.core.job.Source;
 import wellspan.core.operation.Outline;
 import wellspan.core.operation.Recipe;
 import wellspan.core.progress.Progress;

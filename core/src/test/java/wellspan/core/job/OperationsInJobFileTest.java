@@ -47,8 +47,7 @@ class OperationsInJobFileTest {
 
   @Test
   void aStepNobodyKnowsIsNamedAndTheRestOpens() throws Exception {
-    String text =
-        JobJson.write(raised()).replace("\"step\" : \"raise\"", "\"step\" : \"squash\"");
+    String text = JobJson.write(raised()).replace("\"step\" : \"raise\"", "\"step\" : \"squash\"");
     JobReading.Opened opened = JobReading.read(text, "job.json");
     assertThat(opened.notUnderstood())
         .singleElement()

@@ -47,8 +47,7 @@ final class ResultFile {
     }
     try (InputStream in = Files.newInputStream(file)) {
       in.skipNBytes(MARK.length + Long.BYTES);
-      return Optional.ofNullable(
-          ResultCodec.fresh().readClassAndObject(new Input(in, BUFFER)));
+      return Optional.ofNullable(ResultCodec.fresh().readClassAndObject(new Input(in, BUFFER)));
     } catch (KryoException | IllegalArgumentException | IndexOutOfBoundsException e) {
       return Optional.empty();
     }

@@ -61,7 +61,13 @@ record DxfCarrier(DxfFormat format) implements Carrier {
   }
 
   @Override
-  public void write(Parcel parcel, Map<String, String> pictures, Path file, String name, Clock clock, Progress progress)
+  public void write(
+      Parcel parcel,
+      Map<String, String> pictures,
+      Path file,
+      String name,
+      Clock clock,
+      Progress progress)
       throws IOException {
     DxfWriter.write(parcel, format, looks(parcel), file, progress);
   }

@@ -2,7 +2,6 @@ package wellspan.exchange.delivery;
 
 import static wellspan.core.finding.Stop.DELIVER;
 
-import wellspan.core.deliver.LandXmlFormat;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -11,6 +10,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
@@ -32,7 +32,13 @@ record LandXmlCarrier(LandXmlFormat format) implements Carrier {
   }
 
   @Override
-  public void write(Parcel parcel, Map<String, String> pictures, Path file, String name, Clock clock, Progress progress)
+  public void write(
+      Parcel parcel,
+      Map<String, String> pictures,
+      Path file,
+      String name,
+      Clock clock,
+      Progress progress)
       throws IOException {
     LandXmlWriter.write(parcel, names(parcel), file, clock, progress);
   }

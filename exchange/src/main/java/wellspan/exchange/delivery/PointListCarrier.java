@@ -1,14 +1,14 @@
 package wellspan.exchange.delivery;
 
-import wellspan.core.deliver.PointListFormat;
-import java.util.Map;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import wellspan.core.attribute.Description;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.PointListFormat;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -26,7 +26,13 @@ import wellspan.exchange.points.write.PointListWriter;
  */
 record PointListCarrier(PointListFormat format) implements Carrier {
   @Override
-  public void write(Parcel parcel, Map<String, String> pictures, Path file, String name, Clock clock, Progress progress)
+  public void write(
+      Parcel parcel,
+      Map<String, String> pictures,
+      Path file,
+      String name,
+      Clock clock,
+      Progress progress)
       throws IOException {
     PointListWriter.write(parcel, file);
   }

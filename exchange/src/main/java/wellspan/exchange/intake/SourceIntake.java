@@ -1,8 +1,5 @@
 package wellspan.exchange.intake;
 
-import wellspan.core.build.ResultCache;
-import wellspan.core.job.Origin;
-import wellspan.exchange.cache.CacheFolder;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -10,12 +7,14 @@ import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.build.Build;
+import wellspan.core.build.ResultCache;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
-import wellspan.core.build.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobException;
 import wellspan.core.job.JobStore;
+import wellspan.core.job.Origin;
 import wellspan.core.job.Revision;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
@@ -24,6 +23,7 @@ import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.exchange.cache.CacheFolder;
 import wellspan.exchange.points.read.PointListPreview;
 
 /** Takes files into a job as sources and their revisions, and builds jobs from their sources. */

@@ -35,8 +35,7 @@ class CacheFolderTest {
   }
 
   private static Path sample(String name) throws Exception {
-    return Path.of(
-        CacheFolderTest.class.getResource("/wellspan/exchange/feature/" + name).toURI());
+    return Path.of(CacheFolderTest.class.getResource("/wellspan/exchange/feature/" + name).toURI());
   }
 
   private Path only() throws IOException {
@@ -64,7 +63,8 @@ class CacheFolderTest {
     Received read = Intake.read(file, ReadingRule.AS_FOUND, Progress.NONE);
     cache().keep("a", read, LONG);
     Received kept = cache().find("a", Received.class).orElseThrow();
-    assertThat(kept).usingRecursiveComparison()
+    assertThat(kept)
+        .usingRecursiveComparison()
         .withEqualsForType((a, b) -> Double.compare(a, b) == 0, Double.class)
         .isEqualTo(read);
     assertThat(kept.counts().keySet()).containsExactlyElementsOf(read.counts().keySet());

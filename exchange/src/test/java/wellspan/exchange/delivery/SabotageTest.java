@@ -337,7 +337,8 @@ class SabotageTest {
     Parcel p = parcel(format);
     Path file = dir.resolve("good" + format.ending());
     Carrier carrier = Carriers.of(p.format());
-    carrier.write(p, Map.of(), file, file.getFileName().toString(), Clock.systemUTC(), Progress.NONE);
+    carrier.write(
+        p, Map.of(), file, file.getFileName().toString(), Clock.systemUTC(), Progress.NONE);
     String position = PositionBeside.json(p, "good");
     Proof good =
         Prover.compare(p, carrier.readBack(p, file, position, Progress.NONE), Progress.NONE);

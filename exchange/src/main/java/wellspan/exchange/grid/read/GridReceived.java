@@ -2,13 +2,13 @@ package wellspan.exchange.grid.read;
 
 import static wellspan.core.finding.Stop.RECEIVE;
 
-import wellspan.core.finding.Figure;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.receive.FileStem;
