@@ -69,7 +69,9 @@ public final class Schema {
   }
 
   public Optional<Entity> entity(String name) {
-    return Optional.ofNullable(entities.get(name.toUpperCase(Locale.ROOT)));
+    Entity asItStands = entities.get(name);
+    return Optional.ofNullable(
+        asItStands != null ? asItStands : entities.get(name.toUpperCase(Locale.ROOT)));
   }
 
   public Entity entity(int number) {

@@ -47,6 +47,11 @@ interface RowText {
   /** Writes all rows with commas between them. */
   default void write(int rows, OutputStream out, Progress progress, String sentence)
       throws IOException {
+    if (rows <= BLOCK) { // as in a model of many small products: not worth a thread
+      Block all = block(0, rows, new byte[ROW_BYTES * rows]);
+      out.write(all.text(), 0, all.length());
+      return;
+    }
     int cores = Runtime.getRuntime().availableProcessors();
     Deque<CompletableFuture<Block>> running = new ArrayDeque<>();
     Deque<byte[]> free = new ArrayDeque<>();
