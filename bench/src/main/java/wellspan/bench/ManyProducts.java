@@ -132,7 +132,14 @@ public final class ManyProducts {
     out.printf(
         Locale.ROOT,
         "#%d=IFCCARTESIANPOINT((%.3f,%.3f,%.3f));%n#%d=IFCAXIS2PLACEMENT3D(#%d,$,$);%n#%d=IFCLOCALPLACEMENT(#12,#%d);%n",
-        id, x, y, z, id + 1, id, id + 2, id + 1);
+        id,
+        x,
+        y,
+        z,
+        id + 1,
+        id,
+        id + 2,
+        id + 1);
     out.printf(
         "#%d=IFCTRIANGULATEDFACESET(#22,$,.T.,((1,3,2),(1,4,3),(5,6,7),(5,7,8),(1,2,6),(1,6,5),(2,3,7),(2,7,6),(3,4,8),(3,8,7),(4,1,5),(4,5,8)),$);%n",
         id + 3);

@@ -1,22 +1,30 @@
 package wellspan.app.deliver;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import javafx.geometry.HPos;
+import java.util.Set;
 import javafx.geometry.Insets;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
-import javafx.scene.control.ScrollPane;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Background;
+import javafx.scene.layout.BackgroundFill;
 import javafx.scene.layout.BorderPane;
-import javafx.scene.layout.ColumnConstraints;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
+import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.CellState;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
 import wellspan.core.build.Build;
@@ -28,62 +36,64 @@ import wellspan.core.item.Band;
  * includes it.
  */
 public final class DeliverView extends BorderPane {
+  private static final double DELIVERY = 116;
+
+  /** A job with more items opens its manifest by strata. */
+  private static final int FEW = 60;
+
   private final Session session;
-  private final GridPane grid = new GridPane();
+  private final HBox heads = new HBox();
+  private final ListView<ManifestRows.Row> list = new ListView<>();
+  private final Set<Band> open = EnumSet.noneOf(Band.class);
+  private boolean opened;
 
   public DeliverView(Session session) {
     this.session = session;
     setId("manifest");
-    grid.setPadding(new Insets(16, 8, 16, 18));
-    ScrollPane scroll = new ScrollPane(grid);
-    scroll.setFitToWidth(true);
-    scroll.getStyleClass().add("card-scroll");
-    setCenter(scroll);
+    heads.setPadding(new Insets(16, 22, 0, 18));
+    heads.setAlignment(Pos.BOTTOM_LEFT);
+    list.setId("manifest-list");
+    list.getStyleClass().add("strata-list");
+    list.setCellFactory(l -> new RowCell());
+    list.setPlaceholder(Parts.wrapped("Nothing to deliver yet. Receive a design first.", "muted"));
+    BorderPane.setMargin(list, new Insets(0, 8, 0, 18));
+    setTop(heads);
+    setCenter(list);
     var legend =
         Parts.label(
-            "✓ proven   ◐ changed since it was sent   ○ included   · held back   ✕ did not arrive whole   – not in this format",
+            "✓ proven   ◐ changed since it was sent, or some   ○ included   · held back   ✕ did not arrive whole   – not in this format",
             "muted");
     legend.setPadding(new Insets(6, 18, 10, 18));
     setBottom(legend);
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
-    session.deliveries().inHandProperty().addListener((o, a, b) -> refresh());
-    session.selectedProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().inHandProperty().addListener((o, a, b) -> showHeads());
+    session.selectedProperty().addListener((o, a, b) -> list.refresh());
+    visibleProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
 
+  /** Nothing that is hidden is built. */
   private void refresh() {
-    grid.getChildren().clear();
-    grid.getColumnConstraints().setAll(column(112, false), column(126, true));
-    List<Delivery> deliveries = session.job().deliveries();
-    for (int d = 0; d < deliveries.size(); d++) {
-      ColumnConstraints c = column(116, false);
-      c.setHalignment(HPos.CENTER);
-      grid.getColumnConstraints().add(c);
-      grid.add(head(deliveries.get(d)), d + 2, 0);
+    if (!isVisible()) {
+      return;
     }
-    int row = 1;
-    for (Band band : Band.values()) {
-      boolean first = true;
-      for (Build.BuiltItem i : session.build().items().values()) {
-        if (i.item().kind().stratum() == band) {
-          row(row++, band, first, i, deliveries);
-          first = false;
-        }
+    Build build = session.build();
+    if (!opened && !build.items().isEmpty()) {
+      opened = true;
+      if (build.items().size() <= FEW) {
+        open.addAll(EnumSet.allOf(Band.class));
       }
     }
-    if (row == 1) {
-      grid.add(
-          Parts.wrapped("Nothing to deliver yet. Receive a design first.", "muted"), 0, 1, 3, 1);
-    }
+    showHeads();
+    list.getItems().setAll(ManifestRows.of(build, open));
   }
 
-  private static ColumnConstraints column(double width, boolean grows) {
-    ColumnConstraints c = new ColumnConstraints(width);
-    if (grows) {
-      c.setHgrow(Priority.ALWAYS);
-    }
-    return c;
+  private void showHeads() {
+    Region room = new Region();
+    HBox.setHgrow(room, Priority.ALWAYS);
+    heads.getChildren().setAll(room);
+    session.job().deliveries().forEach(d -> heads.getChildren().add(head(d)));
   }
 
   private VBox head(Delivery d) {
@@ -97,7 +107,9 @@ public final class DeliverView extends BorderPane {
                 Parts.label(d.unit().symbol(), "figure")),
             Parts.wrapped(d.receiver(), "muted"));
     v.getStyleClass().add("manifest-head");
-    GridPane.setMargin(v, new Insets(0, 3, 8, 3));
+    v.setMinWidth(DELIVERY - 6);
+    v.setMaxWidth(DELIVERY - 6);
+    HBox.setMargin(v, new Insets(0, 3, 8, 3));
     if (d.name().equals(session.deliveries().inHandProperty().get())) {
       v.getStyleClass().add("selected");
     }
@@ -114,30 +126,113 @@ public final class DeliverView extends BorderPane {
     return v;
   }
 
-  private void row(
-      int row, Band band, boolean first, Build.BuiltItem i, List<Delivery> deliveries) {
-    Region rule = new Region();
-    rule.getStyleClass().add("manifest-row");
-    if (session.selectedProperty().get().filter(i.id()::equals).isPresent()) {
-      rule.getStyleClass().add("selected");
+  /** A stratum or an item with a cell for each delivery; used again as the list is scrolled. */
+  private final class RowCell extends ListCell<ManifestRows.Row> {
+    RowCell() {
+      setPadding(Insets.EMPTY);
+      setPrefWidth(0); // as wide as the list
     }
-    grid.add(rule, 0, row, deliveries.size() + 2, 1);
-    var stratum = Parts.label(first ? band.title() : "", "muted");
-    stratum.setPadding(new Insets(0, 0, 0, 16));
-    Region colour = new Region();
-    colour.setMaxWidth(8);
-    colour.setMinHeight(40);
-    colour.setBackground(
-        new javafx.scene.layout.Background(
-            new javafx.scene.layout.BackgroundFill(Theme.of(band), null, null)));
-    grid.add(colour, 0, row);
-    grid.add(stratum, 0, row);
-    var name = Parts.label(i.item().name(), "name");
-    name.setOnMouseClicked(e -> session.selectedProperty().set(Optional.of(i.id())));
-    grid.add(name, 1, row);
-    for (int d = 0; d < deliveries.size(); d++) {
-      grid.add(cell(deliveries.get(d), i), d + 2, row);
+
+    @Override
+    protected void updateItem(ManifestRows.Row row, boolean empty) {
+      super.updateItem(row, empty);
+      setText(null);
+      if (empty || row == null) {
+        setGraphic(null);
+        return;
+      }
+      Region colour = new Region();
+      colour.setMinWidth(8);
+      colour.setMinHeight(row instanceof ManifestRows.BandRow ? 36 : 32);
+      colour.setBackground(new Background(new BackgroundFill(Theme.of(row.band()), null, null)));
+      HBox line = new HBox(colour);
+      line.setAlignment(Pos.CENTER_LEFT);
+      line.getStyleClass().add("manifest-row");
+      switch (row) {
+        case ManifestRows.BandRow b -> band(b, line);
+        case ManifestRows.ItemRow i -> item(i.item(), line);
+      }
+      setGraphic(line);
     }
+
+    private void band(ManifestRows.BandRow b, HBox line) {
+      Label name =
+          Parts.label(
+              (b.open() ? "\u25be " : "\u25b8 ")
+                  + b.band().title()
+                  + "   "
+                  + Figures.count(b.items().size()),
+              "muted");
+      name.setPadding(new Insets(0, 0, 0, 10));
+      name.setOnMouseClicked(e -> openOrClose(b.band()));
+      line.getChildren().addAll(name, Parts.space());
+      for (Delivery d : session.job().deliveries()) {
+        line.getChildren().add(room(shareCell(d, b)));
+      }
+    }
+
+    private void item(Build.BuiltItem i, HBox line) {
+      Label name = Parts.label(i.item().name(), "name");
+      name.setMinWidth(60);
+      name.setPadding(new Insets(0, 0, 0, 26));
+      name.setOnMouseClicked(e -> session.selectedProperty().set(Optional.of(i.id())));
+      if (session.selection().ids().contains(i.id())) {
+        line.getStyleClass().add("selected");
+      }
+      line.getChildren().addAll(name, Parts.space());
+      for (Delivery d : session.job().deliveries()) {
+        line.getChildren().add(room(cell(d, i)));
+      }
+    }
+
+    private StackPane room(Node in) {
+      StackPane p = new StackPane(in);
+      p.setMinWidth(DELIVERY);
+      p.setMaxWidth(DELIVERY);
+      return p;
+    }
+  }
+
+  private void openOrClose(Band band) {
+    if (!open.remove(band)) {
+      open.add(band);
+    }
+    refresh();
+  }
+
+  /** All of a stratum at once: included, held back, or some of both. */
+  private Button shareCell(Delivery d, ManifestRows.BandRow b) {
+    ManifestRows.Share share = ManifestRows.share(d, b.items());
+    String sign =
+        switch (share) {
+          case ALL -> "○";
+          case SOME -> "◐";
+          case NONE -> "·";
+          case CANNOT -> "–";
+        };
+    String words =
+        switch (share) {
+          case ALL -> "all included";
+          case SOME -> "some held back";
+          case NONE -> "all held back";
+          case CANNOT -> "not in this format";
+        };
+    Button button =
+        Parts.button(
+            sign,
+            "cell",
+            () ->
+                session
+                    .deliveries()
+                    .holdBack(
+                        d.name(),
+                        ManifestRows.carried(d, b.items()),
+                        share != ManifestRows.Share.NONE));
+    button.setMinWidth(36);
+    button.setDisable(share == ManifestRows.Share.CANNOT);
+    button.setAccessibleText(b.band().title() + " in " + d.name() + ": " + words);
+    button.setTooltip(new Tooltip(words));
+    return button;
   }
 
   private Button cell(Delivery d, Build.BuiltItem i) {
@@ -146,7 +241,8 @@ public final class DeliverView extends BorderPane {
         Parts.button(
             s.sign(),
             "cell",
-            () -> session.deliveries().holdBack(d.name(), i.id(), s != CellState.HELD_BACK));
+            () ->
+                session.deliveries().holdBack(d.name(), List.of(i.id()), s != CellState.HELD_BACK));
     b.setStyle(
         "-fx-text-fill: "
             + Map.of(
@@ -165,7 +261,7 @@ public final class DeliverView extends BorderPane {
     b.setMinWidth(36);
     b.setDisable(s == CellState.CANNOT);
     b.setAccessibleText(i.item().name() + " in " + d.name() + ": " + s.words());
-    b.setTooltip(new javafx.scene.control.Tooltip(s.words()));
+    b.setTooltip(new Tooltip(s.words()));
     return b;
   }
 }

@@ -27,6 +27,10 @@ import wellspan.core.shape.Shape;
  */
 public final class ReceiveView extends CardColumn {
   private final Session session;
+
+  /** More than that are told as a number; the strata list them. */
+  private static final int MOST_OF_A_KIND = 12;
+
   private final WindowActions actions;
 
   public ReceiveView(Session session, WindowActions actions) {
@@ -121,7 +125,14 @@ public final class ReceiveView extends CardColumn {
                 Collectors.groupingBy(
                     i -> i.kind().title(), java.util.LinkedHashMap::new, Collectors.toList()));
     kinds.forEach(
-        (kind, items) -> items.forEach(i -> v.getChildren().add(Parts.row(i.name(), what(i)))));
+        (kind, items) -> {
+          boolean many = items.size() > MOST_OF_A_KIND;
+          if (many) {
+            v.getChildren().add(Parts.row(kind, Figures.count(items.size())));
+          } else {
+            items.forEach(i -> v.getChildren().add(Parts.row(i.name(), what(i))));
+          }
+        });
     if (in.format().equals("point list")) {
       Button columns = Parts.button("Columns …", "small", () -> session.receiving().reconsider(s));
       columns.setId("columns-open");

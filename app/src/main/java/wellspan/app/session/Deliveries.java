@@ -5,6 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -21,6 +22,7 @@ import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.ItemId;
+import wellspan.core.job.Job;
 import wellspan.core.proof.Proof;
 import wellspan.core.receipt.PastRun;
 import wellspan.core.schema.IfcSchema;
@@ -152,19 +154,37 @@ public final class Deliveries {
     return all;
   }
 
-  public void holdBack(String delivery, ItemId item, boolean held) {
-    change(
-        (held ? "Hold back " : "Include ") + item.value(),
-        delivery,
-        d -> {
-          Set<ItemId> all = new TreeSet<>(d.heldBack());
-          if (held) {
-            all.add(item);
-          } else {
-            all.remove(item);
+  /** Holds items back from a delivery, or includes them. */
+  public void holdBack(String delivery, Collection<ItemId> items, boolean held) {
+    change(held(items, held), delivery, d -> d.holdingBack(changed(d.heldBack(), items, held)));
+  }
+
+  /** Holds items back from every delivery, or includes them in every one. */
+  public void holdBack(Collection<ItemId> items, boolean held) {
+    session.edit(
+        held(items, held) + " everywhere",
+        j -> {
+          Job next = j;
+          for (Delivery d : j.deliveries()) {
+            next = next.withDelivery(d.holdingBack(changed(d.heldBack(), items, held)));
           }
-          return d.holdingBack(all);
+          return next;
         });
+  }
+
+  private static String held(Collection<ItemId> items, boolean held) {
+    return (held ? "Hold back " : "Include ")
+        + (items.size() == 1 ? items.iterator().next().value() : items.size() + " items");
+  }
+
+  private static Set<ItemId> changed(Set<ItemId> before, Collection<ItemId> items, boolean held) {
+    Set<ItemId> all = new TreeSet<>(before);
+    if (held) {
+      all.addAll(items);
+    } else {
+      all.removeAll(Set.copyOf(items));
+    }
+    return all;
   }
 
   /** One undoable edit of a delivery. */
@@ -174,8 +194,7 @@ public final class Deliveries {
 
   /** Adds a delivery like the one in hand, under a name and file of its own. */
   public void add() {
-    Delivery like =
-        inHand().orElseGet(() -> wellspan.core.job.Job.named("").deliveries().getFirst());
+    Delivery like = inHand().orElseGet(() -> Job.named("").deliveries().getFirst());
     int n = session.job().deliveries().size() + 1;
     while (session.job().delivery("Delivery " + n).isPresent()) {
       n++;

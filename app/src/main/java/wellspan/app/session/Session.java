@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
@@ -23,6 +24,7 @@ import wellspan.core.build.Build;
 import wellspan.core.check.JobFindings;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
+import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
@@ -67,12 +69,13 @@ public final class Session {
   private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
   private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
   private final ReadOnlyBooleanWrapper messageIsError = new ReadOnlyBooleanWrapper();
-  private final ObjectProperty<Optional<ItemId>> selected =
-      new SimpleObjectProperty<>(Optional.empty());
+  private final Selection selection = new Selection();
   private final ObjectProperty<Stop> stop = new SimpleObjectProperty<>(Stop.RECEIVE);
   private final ObjectProperty<Optional<Pointer>> pointer =
       new SimpleObjectProperty<>(Optional.empty());
   private final ObjectProperty<Optional<Position>> goTo =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final ObjectProperty<Optional<Box>> goToBox =
       new SimpleObjectProperty<>(Optional.empty());
   private final StageMotion stageMotion = new StageMotion();
   private final Deliveries deliveries;
@@ -150,8 +153,13 @@ public final class Session {
     return messageIsError.getReadOnlyProperty();
   }
 
+  public Selection selection() {
+    return selection;
+  }
+
+  /** The item whose journey is told; setting it selects it alone. */
   public ObjectProperty<Optional<ItemId>> selectedProperty() {
-    return selected;
+    return selection.leadProperty();
   }
 
   public ObjectProperty<Stop> stopProperty() {
@@ -199,11 +207,11 @@ public final class Session {
 
   /** Everything that can be read at a place. */
   public Reading readingAt(Position p) {
-    return Reading.at(build(), p, selected.get(), levels);
+    return Reading.at(build(), p, selectedProperty().get(), levels);
   }
 
   public Optional<Build.BuiltItem> selectedItem() {
-    return selected.get().map(id -> build.get().items().get(id));
+    return selectedProperty().get().map(id -> build.get().items().get(id));
   }
 
   void say(String sentence) {
@@ -234,8 +242,8 @@ public final class Session {
             (name, r) -> fresh.job().source(name).ifPresent(s -> read.put(ReadAs.current(s), r)));
     build.set(fresh);
     rebuild();
-    if (selected.get().isEmpty()) {
-      selected.set(build.get().items().keySet().stream().findFirst());
+    if (selectedProperty().get().isEmpty()) {
+      selectedProperty().set(build.get().items().keySet().stream().findFirst());
     }
     if (isLookingOnly()) {
       complain(lookingOnly.get());
@@ -390,9 +398,7 @@ public final class Session {
     shape.forgetComparison(fresh);
     shape.watch(fresh);
     shape.showMade(fresh);
-    if (selected.get().isPresent() && !build.get().items().containsKey(selected.get().get())) {
-      selected.set(Optional.empty());
-    }
+    selection.keep(build.get().items().keySet());
     refreshFindings();
   }
 
@@ -411,6 +417,45 @@ public final class Session {
         (visible ? "Show " : "Hide ")
             + (items.size() == 1 ? items.iterator().next().value() : items.size() + " items"),
         j -> j.withSettings(items, (ItemSettings s) -> s.withVisible(visible)));
+  }
+
+  /** Hides items of which one is seen, or shows them. */
+  public void flipVisible(Collection<ItemId> items) {
+    setVisible(items, items.stream().noneMatch(build.get()::isVisible));
+  }
+
+  /** Hides everything else. */
+  public void showOnly(Collection<ItemId> items) {
+    Set<ItemId> these = Set.copyOf(items);
+    List<ItemId> others =
+        build.get().items().keySet().stream().filter(id -> !these.contains(id)).toList();
+    edit(
+        "Show only " + (items.size() == 1 ? "one item" : items.size() + " items"),
+        j ->
+            j.withSettings(others, (ItemSettings s) -> s.withVisible(false))
+                .withSettings(items, (ItemSettings s) -> s.withVisible(true)));
+  }
+
+  public void showAll() {
+    setVisible(build.get().items().keySet(), true);
+  }
+
+  /** Asks the stage to show items as large as it can. */
+  public void goTo(Collection<ItemId> items) {
+    Box box = Box.EMPTY;
+    for (ItemId id : items) {
+      Build.BuiltItem i = build.get().items().get(id);
+      box = i == null ? box : box.union(i.item().bounds());
+    }
+    if (!box.isEmpty()) {
+      goToBox.set(Optional.empty());
+      goToBox.set(Optional.of(box));
+    }
+  }
+
+  /** An extent that the stage is asked to show. */
+  public ObjectProperty<Optional<Box>> goToBoxProperty() {
+    return goToBox;
   }
 
   /** Hides the topmost stratum that still shows something, or shows the one hidden last. */

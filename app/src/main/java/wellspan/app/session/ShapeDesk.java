@@ -46,6 +46,9 @@ import wellspan.core.terrain.TriangleIndex;
 
 /** The work of the stop Shape: steps of the selected item, flaws of the ground, comparisons. */
 public final class ShapeDesk {
+  /** How often what was found is told, nanoseconds. */
+  private static final long TELL_EVERY = 200_000_000;
+
   /**
    * Two surfaces compared.
    *
@@ -190,7 +193,9 @@ public final class ShapeDesk {
   void watch(Build build) {
     watched = build;
     List<Item> items = build.items().values().stream().map(Build.BuiltItem::item).toList();
-    looked.keySet().removeIf(i -> items.stream().noneMatch(k -> isSame(k, i)));
+    IdentityHashMap<Item, Boolean> there = new IdentityHashMap<>();
+    items.forEach(i -> there.put(i, true));
+    looked.keySet().removeIf(i -> !there.containsKey(i));
     List<Item> fresh = items.stream().filter(i -> !looked.containsKey(i)).toList();
     tell(build);
     if (fresh.isEmpty()) {
@@ -199,20 +204,24 @@ public final class ShapeDesk {
     looking.execute(
         () -> {
           CoveredPlaces covers = CoveredPlaces.of(items);
+          IdentityHashMap<Item, List<Finding>> found = new IdentityHashMap<>();
+          long told = System.nanoTime();
           for (Item i : fresh) {
             try {
-              List<Finding> found = GroundChecks.of(i, covers, whileWatched(build));
-              window.execute(() -> found(build, i, found));
+              found.put(i, GroundChecks.of(i, covers, whileWatched(build)));
             } catch (CancellationException e) {
               return;
             }
+            if (System.nanoTime() - told > TELL_EVERY) { // a word for each would hold the window up
+              IdentityHashMap<Item, List<Finding>> some = found;
+              window.execute(() -> found(build, some));
+              found = new IdentityHashMap<>();
+              told = System.nanoTime();
+            }
           }
+          IdentityHashMap<Item, List<Finding>> rest = found;
+          window.execute(() -> found(build, rest));
         });
-  }
-
-  @SuppressWarnings("ReferenceEquality") // comparing millions of coordinates would be of no use
-  private static boolean isSame(Item a, Item b) {
-    return a == b;
   }
 
   @SuppressWarnings("ReferenceEquality")
@@ -235,11 +244,13 @@ public final class ShapeDesk {
   }
 
   @SuppressWarnings("ReferenceEquality")
-  private void found(Build build, Item item, List<Finding> found) {
+  private void found(Build build, IdentityHashMap<Item, List<Finding>> found) {
     if (watched == build) {
-      looked.put(item, found);
-      tell(build);
-      session.refreshFindings();
+      looked.putAll(found);
+      if (found.values().stream().anyMatch(f -> !f.isEmpty())) {
+        tell(build);
+        session.refreshFindings();
+      }
     }
   }
 

@@ -54,7 +54,7 @@ final class DocketView extends Pane {
       getChildren().addAll(rule, cell);
     }
     session.buildProperty().addListener((o, a, b) -> refresh());
-    session.selectedProperty().addListener((o, a, b) -> refresh());
+    session.selection().idsProperty().addListener((o, a, b) -> refresh());
     session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
@@ -90,6 +90,10 @@ final class DocketView extends Pane {
   }
 
   private void refresh() {
+    if (session.selection().ids().size() > 1) {
+      several();
+      return;
+    }
     Optional<Build.BuiltItem> chosen = session.selectedItem();
     if (chosen.isEmpty()) {
       head.getChildren()
@@ -113,6 +117,21 @@ final class DocketView extends Pane {
     describe(i);
     cell(Stop.DRAW, "muted\tLayers and line styles", "muted\tcome with a later version.");
     deliver(i);
+  }
+
+  /** What several items share, and where they differ. */
+  private void several() {
+    SharedFacts f = SharedFacts.of(session);
+    head.getChildren()
+        .setAll(
+            Parts.wrapped(Figures.count(f.count()) + " items", "title"),
+            Parts.label(f.kinds(), "muted"));
+    cell(Stop.RECEIVE, f.source(), f.layer());
+    cell(Stop.PLACE, f.extent().toArray(String[]::new));
+    cell(Stop.SHAPE, f.geometry().toArray(String[]::new));
+    cell(Stop.DESCRIBE, f.classes(), f.material());
+    cell(Stop.DRAW, "muted\tLayers and line styles", "muted\tcome with a later version.");
+    cell(Stop.DELIVER, f.deliveries().toArray(String[]::new));
   }
 
   private void receive(Build.BuiltItem i) {

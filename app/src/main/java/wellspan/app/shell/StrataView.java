@@ -1,50 +1,128 @@
 package wellspan.app.shell;
 
+import java.util.EnumSet;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
+import javafx.scene.control.ListView;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Region;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
-import javafx.scene.paint.Color;
-import org.kordamp.ikonli.feather.Feather;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
-import wellspan.app.theme.Theme;
 import wellspan.core.build.Build;
+import wellspan.core.finding.Finding;
 import wellspan.core.item.Band;
-import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.shape.Shape;
+import wellspan.core.search.ItemQuery;
 
-/** The strata: all items as stacked bands, ordered from the top down to the ground. */
+/**
+ * The strata: all items as stacked bands, ordered from the top down to the ground. Only rows in
+ * sight are built, so that tens of thousands of items scroll at ease.
+ */
 final class StrataView extends BorderPane {
   static final double WIDTH = 206;
 
+  /** A job with more items opens with its bands closed. */
+  private static final int FEW = 60;
+
   private final Session session;
-  private final VBox bands = new VBox();
-  private final Set<Band> open = new HashSet<>(List.of(Band.values()));
+  private final ListView<StrataRows.Row> list = new ListView<>();
+  private final TextField search = new TextField();
+  private final ComboBox<Grouping> grouping = new ComboBox<>();
+  private final Label found = Parts.label("", "muted");
+  private final Set<Band> open = EnumSet.noneOf(Band.class);
+  private final Set<String> openGroups = new HashSet<>();
+  private final StrataMenu menu;
+  private boolean telling;
+  private boolean opened;
 
   StrataView(Session session) {
     this.session = session;
+    menu = new StrataMenu(session);
     setId("strata");
     getStyleClass().add("strata");
     setPrefWidth(WIDTH);
     setMinWidth(WIDTH);
-    ScrollPane scroll = new ScrollPane(bands);
-    scroll.setFitToWidth(true);
-    scroll.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
-    scroll.getStyleClass().add("card-scroll");
-    setCenter(scroll);
+    setMaxWidth(WIDTH);
+    list.setId("strata-list");
+    list.getStyleClass().add("strata-list");
+    list.getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+    list.setCellFactory(l -> new StrataCell(session, this::openOrClose));
+    list.setPlaceholder(Parts.label("No item is like that.", "muted"));
+    list.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    list.setOnContextMenuRequested(
+        e -> menu.show(list, chosenIds(), e.getScreenX(), e.getScreenY()));
+    list.getSelectionModel()
+        .getSelectedIndices()
+        .addListener(
+            (javafx.collections.ListChangeListener<Integer>)
+                c -> {
+                  if (!telling) {
+                    javafx.application.Platform.runLater(this::tellSession);
+                  }
+                });
+    setCenter(list);
+    setTop(head());
+    setBottom(foot());
+    session.buildProperty().addListener((o, a, b) -> refresh());
+    session.selection().idsProperty().addListener((o, a, b) -> showSelection());
+    session
+        .findingsProperty()
+        .addListener(
+            (o, a, b) -> {
+              if (search.getText().contains("has:")) {
+                refresh();
+              }
+            });
+    refresh();
+  }
+
+  private VBox head() {
+    search.setId("strata-search");
+    search.setPromptText("Search items");
+    search.setAccessibleText("Search items");
+    search.textProperty().addListener((o, a, b) -> refresh());
+    search.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE && !search.getText().isEmpty()) {
+            search.clear();
+            e.consume();
+          } else if (e.getCode() == KeyCode.DOWN) {
+            list.requestFocus();
+            e.consume();
+          }
+        });
+    HBox.setHgrow(search, Priority.ALWAYS);
+    HBox field = new HBox(4, search, new SearchFilters(session, search));
+    field.setAlignment(Pos.CENTER_LEFT);
+    grouping.setId("strata-grouping");
+    grouping.getItems().setAll(Grouping.values());
+    grouping.setValue(Grouping.NONE);
+    grouping.setAccessibleText("Group items");
+    grouping.getStyleClass().add("small");
+    grouping.setOnAction(e -> refresh());
+    HBox below = new HBox(4, grouping, Parts.space(), found);
+    below.setAlignment(Pos.CENTER_LEFT);
+    VBox head = new VBox(6, field, below);
+    head.setPadding(new Insets(10, 8, 8, 10));
+    return head;
+  }
+
+  private HBox foot() {
     Button away = Parts.button("[", "plain", () -> session.peel(true));
     Button again = Parts.button("]", "plain", () -> session.peel(false));
     away.setAccessibleText("Peel the top stratum away");
@@ -52,111 +130,137 @@ final class StrataView extends BorderPane {
     HBox peel = new HBox(6, Parts.label("Peel from the top", "muted"), Parts.space(), away, again);
     peel.setAlignment(Pos.CENTER_LEFT);
     peel.setPadding(new Insets(8, 10, 10, 18));
-    setBottom(peel);
-    session.buildProperty().addListener((o, a, b) -> refresh());
-    session.selectedProperty().addListener((o, a, b) -> refresh());
-    refresh();
+    return peel;
+  }
+
+  /** Puts the keyboard into the search field. */
+  void search() {
+    search.requestFocus();
+    search.selectAll();
   }
 
   private void refresh() {
-    bands.getChildren().clear();
-    for (Band band : Band.values()) {
-      List<Build.BuiltItem> items =
-          session.build().items().values().stream()
-              .filter(i -> i.item().kind().stratum() == band)
-              .toList();
-      if (items.isEmpty() && band == Band.DRAWINGS) {
-        continue;
-      }
-      bands.getChildren().add(bandRow(band, items));
-      if (open.contains(band)) {
-        items.forEach(i -> bands.getChildren().add(itemRow(band, i)));
+    Build build = session.build();
+    if (!opened && !build.items().isEmpty()) {
+      opened = true;
+      if (build.items().size() <= FEW) {
+        open.addAll(EnumSet.allOf(Band.class));
       }
     }
-  }
-
-  private static Region colour(Band band, double opacity) {
-    Region r = new Region();
-    r.getStyleClass().add("band-colour");
-    r.setMaxHeight(Double.MAX_VALUE);
-    Color c = Theme.of(band);
-    r.setBackground(
-        new javafx.scene.layout.Background(
-            new javafx.scene.layout.BackgroundFill(c.deriveColor(0, 1, 1, opacity), null, null)));
-    return r;
-  }
-
-  private HBox bandRow(Band band, List<Build.BuiltItem> items) {
-    List<ItemId> ids = items.stream().map(Build.BuiltItem::id).toList();
-    boolean shown = ids.stream().anyMatch(session.build()::isVisible);
-    Label name = Parts.label(band.title(), "name");
-    name.setPadding(new Insets(0, 0, 0, 7));
-    HBox row = new HBox(3, colour(band, 1), name, Parts.space());
-    row.setFillHeight(true);
-    row.getStyleClass().add("band");
-    if (items.isEmpty()) {
-      row.setOpacity(0.45);
-    } else {
-      Button eye =
-          Parts.icon(
-              shown ? Feather.EYE : Feather.EYE_OFF,
-              (shown ? "Hide " : "Show ") + band.title(),
-              () -> session.setVisible(ids, !shown));
-      row.getChildren().addAll(Parts.label(Figures.count(ids.size()), "figure", "muted"), eye);
-      name.setOnMouseClicked(
-          e -> {
-            if (!open.remove(band)) {
-              open.add(band);
-            }
-            refresh();
-          });
+    List<Finding> findings = session.findingsProperty().get();
+    ItemQuery query = ItemQuery.of(search.getText());
+    boolean searching = !query.isEmpty();
+    telling = true;
+    try {
+      list.getItems()
+          .setAll(
+              StrataRows.of(
+                  build,
+                  query.on(build, findings),
+                  grouping.getValue(),
+                  searching ? EnumSet.allOf(Band.class) : open,
+                  openGroups));
+    } finally {
+      telling = false;
     }
-    return row;
+    int matching =
+        list.getItems().stream()
+            .filter(StrataRows.BandRow.class::isInstance)
+            .mapToInt(r -> r.ids().size())
+            .sum();
+    found.setText(searching ? Figures.count(matching) + " found" : "");
+    showSelection();
   }
 
-  private HBox itemRow(Band band, Build.BuiltItem i) {
-    boolean shown = session.build().isVisible(i.id());
-    Label name = Parts.label(i.item().name());
-    name.setPadding(new Insets(0, 0, 0, 8));
-    HBox row =
-        new HBox(
-            3,
-            colour(band, 0.55),
-            name,
-            Parts.space(),
-            Parts.label(figure(i.item()), "figure", "muted"),
-            Parts.icon(
-                shown ? Feather.EYE : Feather.EYE_OFF,
-                (shown ? "Hide " : "Show ") + i.item().name(),
-                () -> session.setVisible(List.of(i.id()), !shown)));
-    ((Label) row.getChildren().get(3)).setMinWidth(Region.USE_PREF_SIZE);
-    name.setMinWidth(20);
-    name.setTooltip(new javafx.scene.control.Tooltip(i.item().name()));
-    row.getStyleClass().add("strata-item");
-    row.setId("item-" + i.id().value());
-    row.setFocusTraversable(true);
-    row.setAccessibleText(i.item().kind() + " " + i.item().name());
-    if (session.selectedProperty().get().filter(i.id()::equals).isPresent()) {
-      row.getStyleClass().add("selected");
+  private void openOrClose(StrataRows.Row row) {
+    switch (row) {
+      case StrataRows.BandRow b -> flip(open, b.band());
+      case StrataRows.GroupRow g -> flip(openGroups, g.key());
+      case StrataRows.ItemRow i -> {}
     }
-    row.setOnMouseClicked(e -> session.selectedProperty().set(Optional.of(i.id())));
-    row.setOnKeyPressed(
-        e -> {
-          if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
-            session.selectedProperty().set(Optional.of(i.id()));
-            e.consume();
-          }
-        });
-    return row;
+    refresh();
   }
 
-  private static String figure(Item item) {
-    return switch (item.shape()) {
-      case Shape.Faces f -> Figures.count(f.mesh().triangleCount());
-      case Shape.Axis a -> Figures.number(a.alignment().length(), 0) + " m";
-      case Shape.Lines l -> Figures.number(l.planLength(), 0) + " m";
-      case Shape.Points p -> Figures.count(p.points().size());
-      case Shape.Picture g -> Figures.number(g.place().width(), 0) + " m";
+  private static <T> void flip(Set<T> set, T value) {
+    if (!set.remove(value)) {
+      set.add(value);
+    }
+  }
+
+  private void key(KeyEvent e) {
+    Optional<StrataRows.Row> row = Optional.ofNullable(list.getFocusModel().getFocusedItem());
+    switch (e.getCode()) {
+      case RIGHT -> row.filter(r -> !isOpen(r)).ifPresent(this::openOrClose);
+      case LEFT -> row.filter(StrataView::isOpen).ifPresent(this::openOrClose);
+      case SPACE -> session.flipVisible(chosenIds());
+      case CONTEXT_MENU -> {
+        var at = list.localToScreen(WIDTH / 2, 40);
+        menu.show(list, chosenIds(), at.getX(), at.getY());
+      }
+      default -> {
+        return;
+      }
+    }
+    e.consume();
+  }
+
+  private static boolean isOpen(StrataRows.Row row) {
+    return switch (row) {
+      case StrataRows.BandRow b -> b.open();
+      case StrataRows.GroupRow g -> g.open();
+      case StrataRows.ItemRow i -> true;
     };
+  }
+
+  /** What the chosen rows stand for. */
+  private List<ItemId> chosenIds() {
+    Set<ItemId> out = new LinkedHashSet<>();
+    for (StrataRows.Row r : List.copyOf(list.getSelectionModel().getSelectedItems())) {
+      if (r != null) {
+        out.addAll(r.ids());
+      }
+    }
+    return List.copyOf(out);
+  }
+
+  /** A band or group that is chosen chooses all that lies in it. */
+  private void tellSession() {
+    if (telling) {
+      return;
+    }
+    List<ItemId> ids = chosenIds();
+    if (!ids.isEmpty() && !Set.copyOf(ids).equals(session.selection().ids())) {
+      telling = true;
+      try {
+        session.selection().choose(ids);
+      } finally {
+        telling = false;
+      }
+    }
+  }
+
+  /** Marks the rows of the selected items, unless the choice was made here. */
+  private void showSelection() {
+    if (telling) {
+      return;
+    }
+    telling = true;
+    try {
+      Set<ItemId> ids = session.selection().ids();
+      var model = list.getSelectionModel();
+      model.clearSelection();
+      int first = -1;
+      for (int i = 0; i < list.getItems().size() && !ids.isEmpty(); i++) {
+        if (list.getItems().get(i) instanceof StrataRows.ItemRow r && ids.contains(r.item().id())) {
+          model.select(i);
+          first = first < 0 ? i : first;
+        }
+      }
+      if (first >= 0 && ids.size() == 1) {
+        list.scrollTo(Math.max(0, first - 3));
+      }
+    } finally {
+      telling = false;
+    }
   }
 }

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Supplier;
 import wellspan.app.session.Session;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
@@ -19,11 +20,16 @@ import wellspan.core.shape.Shape;
 final class PlanPlaces {
   private final Session session;
   private final TileCache tiles;
+  private final Supplier<SeenItems> seen;
   private final Map<Alignment, List<AlignmentPoint>> lines = new HashMap<>();
 
-  PlanPlaces(Session session, TileCache tiles) {
+  /**
+   * @param seen the visible items as they are now
+   */
+  PlanPlaces(Session session, TileCache tiles, Supplier<SeenItems> seen) {
     this.session = session;
     this.tiles = tiles;
+    this.seen = seen;
   }
 
   /** Forgets the points of alignments that may be gone. */
@@ -46,27 +52,37 @@ final class PlanPlaces {
 
   /** A place with the level of the topmost surface there, NaN without one. */
   Position at(double e, double n) {
-    double level =
-        session.build().items().values().stream()
-            .filter(i -> session.build().isVisible(i.id()))
-            .map(i -> i.item().triangles())
-            .flatMap(Optional::stream)
-            .mapToDouble(m -> tiles.level(m, e, n))
-            .filter(Double::isFinite)
-            .max()
-            .orElse(Double.NaN);
-    return new Position(e, n, level);
+    double[] level = {Double.NaN};
+    seen.get()
+        .within(
+            e,
+            n,
+            e,
+            n,
+            i ->
+                i.item()
+                    .triangles()
+                    .ifPresent(m -> level[0] = higher(level[0], tiles.level(m, e, n))));
+    return new Position(e, n, level[0]);
+  }
+
+  private static double higher(double a, double b) {
+    return Double.isNaN(a) || b > a ? b : a;
   }
 
   /** The item that is nearest, lines and points before what lies under them. */
   Optional<ItemId> item(Position at, double reach) {
-    Build b = session.build();
     record Hit(ItemId id, double distance) {}
     List<Hit> hits = new ArrayList<>();
-    for (Build.BuiltItem i : b.items().values()) {
-      if (!b.isVisible(i.id())) {
-        continue;
-      }
+    List<Build.BuiltItem> near = new ArrayList<>();
+    seen.get()
+        .within(
+            at.east() - reach,
+            at.north() - reach,
+            at.east() + reach,
+            at.north() + reach,
+            near::add);
+    for (Build.BuiltItem i : near) {
       double d =
           switch (i.item().shape()) {
             case Shape.Axis a ->

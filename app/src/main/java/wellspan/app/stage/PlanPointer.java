@@ -1,6 +1,9 @@
 package wellspan.app.stage;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
@@ -8,6 +11,7 @@ import javafx.scene.input.ScrollEvent;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.core.geom.Position;
+import wellspan.core.item.ItemId;
 
 /**
  * Moves the plan by mouse and keys, and takes clicks for what is to be picked, read or selected.
@@ -67,12 +71,50 @@ final class PlanPointer {
   }
 
   private void drag(MouseEvent e) {
+    if (e.isShiftDown() && session.place().pickProperty().get() == Pick.NONE) {
+      if (Math.hypot(e.getX() - pressX, e.getY() - pressY) > STILL) {
+        plan.setRectangle(Optional.of(rectangle(e)));
+      }
+      return;
+    }
+    plan.setRectangle(Optional.empty());
     move(window().moved(e.getX() - lastX, e.getY() - lastY));
     lastX = e.getX();
     lastY = e.getY();
   }
 
+  private Rectangle2D rectangle(MouseEvent e) {
+    return new Rectangle2D(
+        Math.min(pressX, e.getX()),
+        Math.min(pressY, e.getY()),
+        Math.abs(e.getX() - pressX),
+        Math.abs(e.getY() - pressY));
+  }
+
+  /** Drawn to the right it takes what lies wholly in it, to the left what it touches. */
+  private void select(MouseEvent e) {
+    Rectangle2D r = rectangle(e);
+    double minE = window().eastAt(r.getMinX()), maxE = window().eastAt(r.getMaxX());
+    double minN = window().northAt(r.getMaxY()), maxN = window().northAt(r.getMinY());
+    List<ItemId> found = new ArrayList<>();
+    if (e.getX() >= pressX) {
+      plan.seen().whollyWithin(minE, minN, maxE, maxN, i -> found.add(i.id()));
+    } else {
+      plan.seen().within(minE, minN, maxE, maxN, i -> found.add(i.id()));
+    }
+    if (e.isControlDown()) {
+      session.selection().add(found);
+    } else {
+      session.selection().choose(found);
+    }
+  }
+
   private void release(MouseEvent e) {
+    if (plan.isDrawingRectangle()) {
+      plan.setRectangle(Optional.empty());
+      select(e);
+      return;
+    }
     if (Math.hypot(e.getX() - pressX, e.getY() - pressY) > STILL
         || e.getButton() != MouseButton.PRIMARY) {
       return;
@@ -85,7 +127,12 @@ final class PlanPointer {
     } else if (e.isShiftDown()) {
       session.place().probeProperty().set(Optional.of(at));
     } else {
-      session.selectedProperty().set(places.item(at, PICK_PIXELS * window().metresPerPixel()));
+      Optional<ItemId> hit = places.item(at, PICK_PIXELS * window().metresPerPixel());
+      if (e.isControlDown()) {
+        hit.ifPresent(session.selection()::toggle);
+      } else {
+        session.selectedProperty().set(hit);
+      }
     }
   }
 

@@ -1,15 +1,18 @@
 package wellspan.app.stage;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.value.ChangeListener;
 import javafx.geometry.Point2D;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Cursor;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -27,6 +30,7 @@ import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
 import wellspan.core.picture.Texture;
 import wellspan.core.place.ControlTally;
@@ -38,6 +42,8 @@ import wellspan.core.shape.Shape;
  */
 public final class PlanView extends Pane {
   private final Session session;
+  private SeenItems seen;
+  private Optional<Rectangle2D> rectangle = Optional.empty();
   private final Canvas canvas = new Canvas();
   private final TileCache tiles = new TileCache(this::redrawSoon);
   private final PlanPlaces places;
@@ -75,7 +81,8 @@ public final class PlanView extends Pane {
 
   public PlanView(Session session) {
     this.session = session;
-    places = new PlanPlaces(session, tiles);
+    seen = new SeenItems(session.build());
+    places = new PlanPlaces(session, tiles, this::seen);
     setId("plan");
     setFocusTraversable(true);
     setAccessibleText("Plan");
@@ -83,7 +90,7 @@ public final class PlanView extends Pane {
     getChildren().add(canvas);
     ChangeListener<Object> redraw = (o, a, b) -> redrawSoon();
     session.buildProperty().addListener((o, a, b) -> buildChanged(b));
-    session.selectedProperty().addListener(redraw);
+    session.selection().idsProperty().addListener(redraw);
     session.stopProperty().addListener(redraw);
     session.deliveries().runsProperty().addListener(redraw);
     session.deliveries().returnedProperty().addListener(redraw);
@@ -106,6 +113,7 @@ public final class PlanView extends Pane {
     session
         .goToProperty()
         .addListener((o, a, b) -> b.ifPresent(p -> show(window.centred(p.east(), p.north()))));
+    session.goToBoxProperty().addListener((o, a, b) -> b.ifPresent(this::fit));
     new PlanPointer(session, this, places);
   }
 
@@ -146,11 +154,7 @@ public final class PlanView extends Pane {
   }
 
   private Box visibleBounds() {
-    Build b = session.build();
-    return b.items().values().stream()
-        .filter(i -> b.isVisible(i.id()))
-        .map(i -> i.item().bounds())
-        .reduce(Box.EMPTY, Box::union);
+    return seen().bounds();
   }
 
   private void buildChanged(Build b) {
@@ -251,10 +255,16 @@ public final class PlanView extends Pane {
     if (placing) {
       placeBehind(place, b);
     }
-    List<Build.BuiltItem> shown =
-        b.items().values().stream().filter(i -> b.isVisible(i.id())).toList();
+    List<Build.BuiltItem> shown = new ArrayList<>();
+    inSight(
+        i -> {
+          if (!SmallBodies.takes(i.item())) {
+            shown.add(i);
+          }
+        });
     shown.forEach(i -> furnish(furniture, i, false));
     shown.forEach(i -> furnish(furniture, i, true));
+    drawRectangle();
     if (placing) {
       placeInFront(place, b);
     }
@@ -275,6 +285,47 @@ public final class PlanView extends Pane {
     place.north(placing ? session.place().north() : Optional.empty());
   }
 
+  /** What reaches into the picture. */
+  private void inSight(Consumer<Build.BuiltItem> each) {
+    seen()
+        .within(
+            window.eastAt(0),
+            window.northAt(getHeight()),
+            window.eastAt(getWidth()),
+            window.northAt(0),
+            each);
+  }
+
+  /** The visible items of the build as it is now. */
+  SeenItems seen() {
+    if (!seen.isOf(session.build())) {
+      seen = new SeenItems(session.build());
+    }
+    return seen;
+  }
+
+  /** Shows a rectangle that is being drawn; nothing to end it. */
+  void setRectangle(Optional<Rectangle2D> r) {
+    rectangle = r;
+    redrawSoon();
+  }
+
+  boolean isDrawingRectangle() {
+    return rectangle.isPresent();
+  }
+
+  private void drawRectangle() {
+    rectangle.ifPresent(
+        r -> {
+          GraphicsContext g = canvas.getGraphicsContext2D();
+          g.setFill(theme.accent().deriveColor(0, 1, 1, 0.12));
+          g.fillRect(r.getMinX(), r.getMinY(), r.getWidth(), r.getHeight());
+          g.setStroke(theme.accent());
+          g.setLineWidth(1);
+          g.strokeRect(r.getMinX(), r.getMinY(), r.getWidth(), r.getHeight());
+        });
+  }
+
   private boolean comparing() {
     return session.stopProperty().get() == Stop.SHAPE
         && session.shape().comparisonProperty().get().isPresent();
@@ -293,8 +344,18 @@ public final class PlanView extends Pane {
                 t -> pictures.draw(canvas.getGraphicsContext2D(), window, t.pixels(), t.place()));
       }
     }
+    if (compared.isEmpty()) {
+      SmallBodies bodies = new SmallBodies(canvas.getGraphicsContext2D(), window, theme);
+      Set<ItemId> chosen = session.selection().ids();
+      inSight(
+          i -> {
+            if (SmallBodies.takes(i.item())) {
+              bodies.draw(i.item(), chosen.contains(i.id()));
+            }
+          });
+    }
     for (Build.BuiltItem i : b.items().values()) {
-      if (b.isVisible(i.id()) && compared.isEmpty()) {
+      if (b.isVisible(i.id()) && compared.isEmpty() && !SmallBodies.takes(i.item())) {
         boolean cover = i.item().kind().is(Kind.COVER);
         i.item()
             .triangles()
@@ -365,7 +426,7 @@ public final class PlanView extends Pane {
 
   /** Points first, so that their names get room before chainages do. */
   private void furnish(PlanFurniture furniture, Build.BuiltItem i, boolean lines) {
-    boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
+    boolean chosen = session.selection().ids().contains(i.id());
     switch (i.item().shape()) {
       case Shape.Axis a when lines ->
           furniture.alignment(i.item().name(), a.alignment(), places.line(a.alignment()), chosen);

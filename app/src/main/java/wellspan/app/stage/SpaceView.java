@@ -113,7 +113,7 @@ public final class SpaceView extends StackPane {
       t.addEventHandler(TransformChangedEvent.TRANSFORM_CHANGED, e -> labels.follow());
     }
     session.buildProperty().addListener((o, a, b) -> changed());
-    session.selectedProperty().addListener((o, a, b) -> changed());
+    session.selection().idsProperty().addListener((o, a, b) -> changed());
     visibleProperty().addListener((o, a, b) -> rebuildIfShown());
     session.goToProperty().addListener((o, a, b) -> b.ifPresent(this::look));
     setOnMousePressed(this::press);
@@ -183,7 +183,7 @@ public final class SpaceView extends StackPane {
     SpaceMeshes meshes = new SpaceMeshes(zero);
     double thickness = Math.max(box.width(), box.depth()) / 700;
     for (Build.BuiltItem i : shown) {
-      boolean chosen = session.selectedProperty().get().filter(i.id()::equals).isPresent();
+      boolean chosen = session.selection().ids().contains(i.id());
       switch (i.item().shape()) {
         case Shape.Faces f ->
             surface(

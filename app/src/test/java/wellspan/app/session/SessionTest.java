@@ -60,7 +60,7 @@ class SessionTest extends SessionFixture {
     session.undo();
     assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
         .isEqualTo(CellState.PROVEN);
-    session.deliveries().holdBack("BIM handover", road.id(), true);
+    session.deliveries().holdBack("BIM handover", java.util.List.of(road.id()), true);
     assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
         .isEqualTo(CellState.HELD_BACK);
   }

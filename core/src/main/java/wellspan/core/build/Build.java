@@ -42,6 +42,7 @@ import wellspan.core.shape.NamedPoint;
  * @param results what steps and recipes did
  * @param tallies control points against each source that holds some of them
  * @param cache where results of operations are kept between sessions
+ * @param known what was asked for before
  */
 public record Build(
     Job job,
@@ -50,10 +51,17 @@ public record Build(
     Map<ItemId, BuiltItem> items,
     OperationResults results,
     List<ControlTally> tallies,
-    ResultCache cache) {
+    ResultCache cache,
+    Known known) {
 
   /** Name of the group of the job's own spot marks. */
   public static final String MARKS = "Spot marks";
+
+  /** What is worked out of a build once, by whoever asks first. */
+  static final class Known {
+    private final OnceAsked<Box> bounds = new OnceAsked<>();
+    private final OnceAsked<List<Finding>> findings = new OnceAsked<>();
+  }
 
   /** An item with where it came from. */
   public record BuiltItem(ItemId id, Item item, String source, Origin origin) {}
@@ -70,7 +78,8 @@ public record Build(
 
   /** A build that carries out what the cache does not hold. */
   public static Build of(Job job, Map<String, Received> raw, ResultCache cache, Progress progress) {
-    return new Build(job, Map.of(), Map.of(), Map.of(), OperationResults.NONE, List.of(), cache)
+    return new Build(
+            job, Map.of(), Map.of(), Map.of(), OperationResults.NONE, List.of(), cache, new Known())
         .next(job, raw, progress);
   }
 
@@ -149,7 +158,8 @@ public record Build(
         Collections.unmodifiableMap(all),
         run.result(),
         List.copyOf(tallies),
-        cache);
+        cache,
+        new Known());
   }
 
   /**
@@ -207,9 +217,10 @@ public record Build(
     return same ? received.get(s.name()) : Placer.place(s.name(), r, s.placement(), next.frame());
   }
 
-  /** Extent of all items, shared coordinates. */
+  /** Extent of all items, shared coordinates; worked out once. */
   public Box bounds() {
-    return items.values().stream().map(b -> b.item().bounds()).reduce(Box.EMPTY, Box::union);
+    return known.bounds.get(
+        () -> items.values().stream().map(b -> b.item().bounds()).reduce(Box.EMPTY, Box::union));
   }
 
   public boolean isVisible(ItemId id) {
@@ -224,8 +235,12 @@ public record Build(
         .orElseGet(() -> ClassRules.of(item.item(), item.item().said().entityClass(), schema));
   }
 
-  /** Everything the checks find, by stops. */
+  /** Everything the checks find but for flaws of the ground; worked out once. */
   public List<Finding> findings() {
+    return known.findings.get(this::look);
+  }
+
+  private List<Finding> look() {
     List<Finding> all = new ArrayList<>();
     received.forEach(
         (source, r) -> {
@@ -242,7 +257,7 @@ public record Build(
     all.addAll(FrameChecks.check(job.frame(), bounds()));
     tallies.forEach(t -> all.addAll(t.findings(Stop.PLACE)));
     all.addAll(results.findings());
-    return all;
+    return List.copyOf(all);
   }
 
   /** Extent of the control points and of all sources but one: where the others say the work is. */

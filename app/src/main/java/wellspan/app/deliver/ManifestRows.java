@@ -1,0 +1,75 @@
+package wellspan.app.deliver;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import wellspan.core.build.Build;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.item.Band;
+import wellspan.core.item.ItemId;
+
+/**
+ * The rows of the manifest: every stratum that holds something, and below an open one its items.
+ */
+final class ManifestRows {
+  /** One row. */
+  sealed interface Row {
+    Band band();
+  }
+
+  record BandRow(Band band, List<Build.BuiltItem> items, boolean open) implements Row {}
+
+  record ItemRow(Band band, Build.BuiltItem item) implements Row {}
+
+  /** How the items of a stratum stand to a delivery. */
+  enum Share {
+    ALL,
+    SOME,
+    NONE,
+    /** Its format carries none of them. */
+    CANNOT
+  }
+
+  private ManifestRows() {}
+
+  static List<Row> of(Build build, Set<Band> open) {
+    Map<Band, List<Build.BuiltItem>> byBand = new EnumMap<>(Band.class);
+    build
+        .items()
+        .values()
+        .forEach(
+            i -> byBand.computeIfAbsent(i.item().kind().stratum(), b -> new ArrayList<>()).add(i));
+    List<Row> out = new ArrayList<>();
+    byBand.forEach(
+        (band, items) -> {
+          out.add(new BandRow(band, items, open.contains(band)));
+          if (open.contains(band)) {
+            items.forEach(i -> out.add(new ItemRow(band, i)));
+          }
+        });
+    return out;
+  }
+
+  /** What a delivery takes of a stratum. */
+  static Share share(Delivery d, List<Build.BuiltItem> items) {
+    int carried = 0;
+    int held = 0;
+    for (Build.BuiltItem i : items) {
+      if (d.carries(i.item())) {
+        carried++;
+        held += d.heldBack().contains(i.id()) ? 1 : 0;
+      }
+    }
+    if (carried == 0) {
+      return Share.CANNOT;
+    }
+    return held == 0 ? Share.ALL : held == carried ? Share.NONE : Share.SOME;
+  }
+
+  /** Those of a stratum that the format carries. */
+  static List<ItemId> carried(Delivery d, List<Build.BuiltItem> items) {
+    return items.stream().filter(i -> d.carries(i.item())).map(Build.BuiltItem::id).toList();
+  }
+}

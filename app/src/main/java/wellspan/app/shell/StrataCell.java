@@ -1,0 +1,152 @@
+package wellspan.app.shell;
+
+import java.util.List;
+import java.util.function.Consumer;
+import javafx.geometry.Insets;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.Tooltip;
+import javafx.scene.layout.Background;
+import javafx.scene.layout.BackgroundFill;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
+import javafx.scene.paint.Color;
+import org.kordamp.ikonli.feather.Feather;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Figures;
+import wellspan.app.theme.Parts;
+import wellspan.app.theme.Theme;
+import wellspan.core.item.Band;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.shape.Shape;
+
+/** One row of the strata; used again for other rows as the list is scrolled. */
+final class StrataCell extends ListCell<StrataRows.Row> {
+  private static final double BAND_HEIGHT = 36;
+  private static final double MORE_BY_SHARE = 20;
+  private static final double ITEM_HEIGHT = 26;
+
+  private final Session session;
+  private final Consumer<StrataRows.Row> openOrClose;
+
+  /**
+   * @param openOrClose what a click on a band or group does
+   */
+  StrataCell(Session session, Consumer<StrataRows.Row> openOrClose) {
+    this.session = session;
+    this.openOrClose = openOrClose;
+    setPadding(Insets.EMPTY);
+    setPrefWidth(0); // as wide as the list
+  }
+
+  @Override
+  protected void updateItem(StrataRows.Row row, boolean empty) {
+    super.updateItem(row, empty);
+    setText(null);
+    setTooltip(null);
+    setId(null);
+    setAccessibleText(null);
+    if (empty || row == null) {
+      setGraphic(null);
+      setPrefHeight(ITEM_HEIGHT);
+      return;
+    }
+    HBox line =
+        switch (row) {
+          case StrataRows.BandRow b -> band(b);
+          case StrataRows.GroupRow g -> group(g);
+          case StrataRows.ItemRow i -> item(i);
+        };
+    line.setFillHeight(true);
+    line.setPrefHeight(getPrefHeight());
+    line.setPadding(new Insets(0, 2, 0, 0));
+    line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    setGraphic(line);
+  }
+
+  private HBox band(StrataRows.BandRow b) {
+    setPrefHeight(BAND_HEIGHT + Math.round(MORE_BY_SHARE * b.share()));
+    Label name = Parts.label(b.band().title(), "name");
+    HBox row = new HBox(3, colour(b.band(), 1), name, Parts.space());
+    row.getStyleClass().add("band");
+    setAccessibleText(b.band().title() + ", " + b.ids().size() + " items");
+    if (b.ids().isEmpty()) {
+      row.setOpacity(0.45);
+      return row;
+    }
+    row.getChildren()
+        .addAll(
+            Parts.label(Figures.count(b.ids().size()), "figure", "muted"),
+            eye(b.ids(), b.band().title()));
+    name.setOnMouseClicked(e -> openOrClose.accept(b));
+    return row;
+  }
+
+  private HBox group(StrataRows.GroupRow g) {
+    setPrefHeight(ITEM_HEIGHT + 2);
+    String title = g.title().isEmpty() ? "(says nothing)" : g.title();
+    Label name = Parts.label((g.open() ? "\u25be " : "\u25b8 ") + title);
+    name.setMinWidth(20);
+    setTooltip(new Tooltip(title));
+    setAccessibleText(title + ", " + g.ids().size() + " items");
+    name.setOnMouseClicked(e -> openOrClose.accept(g));
+    HBox row =
+        new HBox(
+            3,
+            colour(g.band(), 0.75),
+            name,
+            Parts.space(),
+            Parts.label(Figures.count(g.ids().size()), "figure", "muted"),
+            eye(g.ids(), title));
+    ((Label) row.getChildren().get(3)).setMinWidth(Region.USE_PREF_SIZE);
+    row.getStyleClass().add("strata-item");
+    return row;
+  }
+
+  private HBox item(StrataRows.ItemRow i) {
+    setPrefHeight(ITEM_HEIGHT);
+    Item item = i.item().item();
+    Label name = Parts.label(item.name());
+    name.setPadding(new Insets(0, 0, 0, i.grouped() ? 12 : 4));
+    name.setMinWidth(20);
+    Label figure = Parts.label(figure(item), "figure", "muted");
+    figure.setMinWidth(Region.USE_PREF_SIZE);
+    HBox row =
+        new HBox(3, colour(i.band(), 0.55), name, Parts.space(), figure, eye(i.ids(), item.name()));
+    row.getStyleClass().add("strata-item");
+    setTooltip(new Tooltip(item.name()));
+    setId("item-" + i.item().id().value());
+    setAccessibleText(item.kind() + " " + item.name());
+    return row;
+  }
+
+  private Button eye(List<ItemId> ids, String of) {
+    boolean shown = ids.stream().anyMatch(session.build()::isVisible);
+    return Parts.icon(
+        shown ? Feather.EYE : Feather.EYE_OFF,
+        (shown ? "Hide " : "Show ") + of,
+        () -> session.setVisible(ids, !shown));
+  }
+
+  private static Region colour(Band band, double opacity) {
+    Region r = new Region();
+    r.getStyleClass().add("band-colour");
+    r.setMaxHeight(Double.MAX_VALUE);
+    Color c = Theme.of(band);
+    r.setBackground(
+        new Background(new BackgroundFill(c.deriveColor(0, 1, 1, opacity), null, null)));
+    return r;
+  }
+
+  private static String figure(Item item) {
+    return switch (item.shape()) {
+      case Shape.Faces f -> Figures.count(f.mesh().triangleCount());
+      case Shape.Axis a -> Figures.number(a.alignment().length(), 0) + " m";
+      case Shape.Lines l -> Figures.number(l.planLength(), 0) + " m";
+      case Shape.Points p -> Figures.count(p.points().size());
+      case Shape.Picture g -> Figures.number(g.place().width(), 0) + " m";
+    };
+  }
+}

@@ -1,0 +1,57 @@
+package wellspan.app.stage;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.Consumer;
+import wellspan.core.build.Build;
+import wellspan.core.geom.Box;
+
+/**
+ * The visible items of a build with their extents, so that what lies elsewhere is passed over at no
+ * cost. Made once for a build.
+ */
+final class SeenItems {
+  private final Build build;
+  private final List<Build.BuiltItem> items = new ArrayList<>();
+  private final List<Box> boxes = new ArrayList<>();
+
+  SeenItems(Build build) {
+    this.build = build;
+    for (Build.BuiltItem i : build.items().values()) {
+      if (build.isVisible(i.id())) {
+        items.add(i);
+        boxes.add(i.item().bounds());
+      }
+    }
+  }
+
+  @SuppressWarnings("ReferenceEquality") // a build is never changed
+  boolean isOf(Build other) {
+    return build == other;
+  }
+
+  Box bounds() {
+    return boxes.stream().reduce(Box.EMPTY, Box::union);
+  }
+
+  /** Every item that reaches into a part of the plan. */
+  void within(double minE, double minN, double maxE, double maxN, Consumer<Build.BuiltItem> each) {
+    for (int i = 0; i < boxes.size(); i++) {
+      Box b = boxes.get(i);
+      if (b.minE() <= maxE && b.maxE() >= minE && b.minN() <= maxN && b.maxN() >= minN) {
+        each.accept(items.get(i));
+      }
+    }
+  }
+
+  /** Every item whose extent lies wholly in a part of the plan. */
+  void whollyWithin(
+      double minE, double minN, double maxE, double maxN, Consumer<Build.BuiltItem> each) {
+    for (int i = 0; i < boxes.size(); i++) {
+      Box b = boxes.get(i);
+      if (b.minE() >= minE && b.maxE() <= maxE && b.minN() >= minN && b.maxN() <= maxN) {
+        each.accept(items.get(i));
+      }
+    }
+  }
+}

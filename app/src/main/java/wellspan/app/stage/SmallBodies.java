@@ -1,0 +1,67 @@
+package wellspan.app.stage;
+
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import wellspan.app.theme.Theme;
+import wellspan.core.describe.Finishes;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Mesh;
+import wellspan.core.item.Item;
+
+/**
+ * Draws bodies of few triangles, of which a received model may have thousands, straight onto the
+ * picture: by their triangles where they are large enough to be told apart, by their extent where
+ * they are a few pixels wide.
+ */
+final class SmallBodies {
+  private static final int FEW_TRIANGLES = 400;
+
+  /** Narrower ones are drawn as what they cover, pixels. */
+  private static final double TINY = 8;
+
+  private final GraphicsContext g;
+  private final PlanWindow window;
+  private final Theme theme;
+
+  SmallBodies(GraphicsContext g, PlanWindow window, Theme theme) {
+    this.g = g;
+    this.window = window;
+    this.theme = theme;
+  }
+
+  /** Whether an item is drawn here and not as ground. */
+  static boolean takes(Item item) {
+    return !item.kind().surface()
+        && item.triangles().filter(m -> m.triangleCount() <= FEW_TRIANGLES).isPresent();
+  }
+
+  void draw(Item item, boolean chosen) {
+    Mesh m = item.triangles().orElseThrow();
+    Box b = item.bounds();
+    Color colour =
+        chosen
+            ? theme.accent()
+            : Finishes.standard(item)
+                .map(f -> Color.rgb(f.rgb() >> 16 & 0xFF, f.rgb() >> 8 & 0xFF, f.rgb() & 0xFF))
+                .orElseGet(() -> Theme.of(item.kind().stratum()));
+    g.setFill(colour);
+    double x = window.x(b.minE()), y = window.y(b.maxN());
+    double w = b.width() / window.metresPerPixel(), h = b.depth() / window.metresPerPixel();
+    if (Math.max(w, h) < TINY) {
+      g.fillRect(x, y, Math.max(1, w), Math.max(1, h));
+      return;
+    }
+    double[] xs = new double[3], ys = new double[3];
+    g.setStroke(chosen ? theme.ink() : colour.darker());
+    g.setLineWidth(1);
+    for (int t = 0; t < m.triangleCount(); t++) {
+      for (int k = 0; k < 3; k++) {
+        int v = m.triangles()[3 * t + k];
+        xs[k] = window.x(m.east(v));
+        ys[k] = window.y(m.north(v));
+      }
+      g.fillPolygon(xs, ys, 3);
+    }
+    g.strokeRect(x, y, w, h);
+  }
+}
