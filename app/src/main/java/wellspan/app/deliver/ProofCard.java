@@ -3,8 +3,10 @@ package wellspan.app.deliver;
 import java.nio.file.Path;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
@@ -17,7 +19,10 @@ import wellspan.app.theme.Parts;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.Losses;
 import wellspan.core.finding.Finding;
+import wellspan.core.finding.Severity;
+import wellspan.core.finding.Stop;
 import wellspan.core.frame.SinglePrecision;
+import wellspan.core.packing.BeforeDelivery;
 import wellspan.core.proof.Proof;
 import wellspan.core.receipt.PastRun;
 import wellspan.core.receipt.Receipt;
@@ -25,6 +30,9 @@ import wellspan.exchange.delivery.DeliveryRun;
 
 /** The delivery in hand: its button, and after a run the figures of the proof. */
 public final class ProofCard extends ScrollPane {
+  private static final int MOST_BEFORE = 3;
+  private static final int MOST_ITEMS = 40;
+
   private final Session session;
   private final WindowActions actions;
   private final Runnable showProof;
@@ -51,10 +59,15 @@ public final class ProofCard extends ScrollPane {
     session.deliveries().returnedProperty().addListener((o, a, b) -> refresh());
     session.deliveries().inHandProperty().addListener((o, a, b) -> refresh());
     session.buildProperty().addListener((o, a, b) -> refresh());
-    refresh();
+    session.findingsProperty().addListener((o, a, b) -> refresh());
+    sceneProperty().addListener((o, a, b) -> refresh());
   }
 
+  /** Nothing that is hidden is built. */
   private void refresh() {
+    if (getScene() == null) {
+      return;
+    }
     Optional<Delivery> chosen = session.deliveries().inHand();
     box.getChildren().clear();
     if (chosen.isEmpty()) {
@@ -79,7 +92,11 @@ public final class ProofCard extends ScrollPane {
             session.deliveries()::run);
     go.setId("deliver");
     go.setMaxWidth(Double.MAX_VALUE);
-    go.disableProperty().bind(session.work().runningProperty());
+    List<Finding> before = BeforeDelivery.of(session.build(), d, session.findingsProperty().get());
+    boolean impossible = before.stream().anyMatch(f -> f.code().equals("deliver.nothing"));
+    go.disableProperty()
+        .bind(session.work().runningProperty().or(new SimpleBooleanProperty(impossible)));
+    before(before);
     box.getChildren().add(go);
     losses(d);
     CameBack back = session.deliveries().returnedProperty().get().get(d.name());
@@ -102,6 +119,38 @@ public final class ProofCard extends ScrollPane {
                     + Figures.distance(SinglePrecision.step(far) / 2)
                     + " at the far end.",
                 "muted"));
+  }
+
+  /** What stands in the way, or should be known, with where it is mended. */
+  private void before(List<Finding> before) {
+    before.stream()
+        .limit(MOST_BEFORE)
+        .forEach(
+            f -> {
+              String style =
+                  f.isError() ? "error" : f.severity() == Severity.WARNING ? "warning" : "muted";
+              box.getChildren().add(Parts.wrapped(f.message(), style));
+              if (f.stop() != Stop.DELIVER) {
+                Button mend =
+                    Parts.button(
+                        f.code().equals("deliver.local")
+                            ? "Choose a system"
+                            : "Go to " + f.stop().title(),
+                        "small",
+                        () -> {
+                          f.subject()
+                              .ifPresent(id -> session.selectedProperty().set(Optional.of(id)));
+                          session.stopProperty().set(f.stop());
+                        });
+                box.getChildren().add(mend);
+              }
+            });
+    if (before.size() > MOST_BEFORE) {
+      box.getChildren()
+          .add(
+              Parts.wrapped(
+                  before.size() - MOST_BEFORE + " more errors stand in the findings.", "muted"));
+    }
   }
 
   private void notRunYet(Delivery d) {
@@ -188,8 +237,18 @@ public final class ProofCard extends ScrollPane {
             Parts.row("Control points", tally(p)),
             Parts.row("File", Figures.bytes(r.files().getFirst().bytes())),
             Parts.row("Took", Figures.number(r.seconds(), 1) + " s"));
-    for (Proof.ItemProof i : p.items()) {
-      box.getChildren().add(Parts.row(i.name(), i.what(), i.identical() ? "proven" : "error"));
+    p.items().stream()
+        .sorted(Comparator.comparing(Proof.ItemProof::identical)) // what differs stands first
+        .limit(MOST_ITEMS)
+        .forEach(
+            i ->
+                box.getChildren()
+                    .add(Parts.row(i.name(), i.what(), i.identical() ? "proven" : "error")));
+    if (p.items().size() > MOST_ITEMS) {
+      box.getChildren()
+          .add(
+              Parts.wrapped(
+                  "and " + Figures.count(p.items().size() - MOST_ITEMS) + " more", "muted"));
     }
     if (!p.notCompared().isEmpty()) {
       box.getChildren()

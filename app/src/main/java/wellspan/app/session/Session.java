@@ -214,7 +214,8 @@ public final class Session {
     return selectedProperty().get().map(id -> build.get().items().get(id));
   }
 
-  void say(String sentence) {
+  /** Says a sentence at the lower edge. */
+  public void say(String sentence) {
     messageIsError.set(false);
     message.set(sentence);
   }

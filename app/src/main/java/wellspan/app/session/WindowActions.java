@@ -13,6 +13,9 @@ public interface WindowActions {
 
   void showShortcuts();
 
+  /** Opens the field that finds whatever can be done or gone to. */
+  void showFind();
+
   /** Opens a file or folder with the system's own program. */
   void openOutside(java.nio.file.Path path);
 }

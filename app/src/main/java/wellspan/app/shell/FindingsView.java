@@ -97,11 +97,11 @@ final class FindingsView extends BorderPane {
     row.getStyleClass().add("finding");
     row.setFocusTraversable(true);
     row.setAccessibleText(f.message());
-    row.setOnMouseClicked(e -> go(f));
+    row.setOnMouseClicked(e -> go(session, f));
     row.setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.ENTER || e.getCode() == KeyCode.SPACE) {
-            go(f);
+            go(session, f);
             e.consume();
           }
         });
@@ -115,7 +115,8 @@ final class FindingsView extends BorderPane {
         .flatMap(i -> Check.of(f.code()).flatMap(c -> c.mendFor(i.item())));
   }
 
-  private void go(Finding f) {
+  /** Brings stop, selection and stage to what was found. */
+  static void go(Session session, Finding f) {
     session.stopProperty().set(f.stop());
     f.subject()
         .or(

@@ -81,6 +81,7 @@ final class RouteView extends Pane {
             undo,
             redo,
             findings,
+            Parts.icon(Feather.SEARCH, "Find anything (Ctrl+K)", actions::showFind),
             Parts.icon(Feather.MOON, "Light or dark (Ctrl+T)", actions::toggleTheme),
             Parts.icon(Feather.HELP_CIRCLE, "Keys (F1)", actions::showShortcuts));
     getChildren().add(tools);

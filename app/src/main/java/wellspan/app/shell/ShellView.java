@@ -58,6 +58,7 @@ public final class ShellView extends StackPane implements WindowActions {
   private final ProofCard proof;
   private final Node shape;
   private final Node draw;
+  private final FindView find;
   private final VBox bottom;
   private Theme theme = Theme.LIGHT;
   private boolean proofOnStage;
@@ -107,7 +108,8 @@ public final class ShellView extends StackPane implements WindowActions {
     StackPane.setMargin(findings, new Insets(RouteView.HEIGHT, 0, ReadingLine.HEIGHT, 0));
     findings.setVisible(false);
     shortcuts.setVisible(false);
-    getChildren().addAll(frame, findings, shortcuts);
+    find = new FindView(new FindEverything(session, this, stage, strata::search));
+    getChildren().addAll(frame, findings, shortcuts, find);
     session.stopProperty().addListener((o, a, b) -> showStop());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     setOnDragOver(ReceiveView::accept);
@@ -231,6 +233,11 @@ public final class ShellView extends StackPane implements WindowActions {
   }
 
   @Override
+  public void showFind() {
+    find.open();
+  }
+
+  @Override
   public void showShortcuts() {
     shortcuts.setVisible(!shortcuts.isVisible());
   }
@@ -282,6 +289,8 @@ public final class ShellView extends StackPane implements WindowActions {
       case S -> session.save();
       case R -> Platform.runLater(this::chooseFiles);
       case F -> toggleFindings();
+      case K -> find.open();
+      case L -> strata.search();
       case T -> toggleTheme();
       case B -> fold(strata);
       case D -> fold(docket);

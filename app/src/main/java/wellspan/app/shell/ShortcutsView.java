@@ -12,18 +12,21 @@ import wellspan.app.theme.Parts;
 final class ShortcutsView extends StackPane {
   private static final List<String[]> KEYS =
       List.of(
+          new String[] {"Ctrl+K", "find anything: actions, items, findings, systems"},
           new String[] {"Ctrl+1 … Ctrl+6", "go to a stop"},
           new String[] {"Ctrl+R", "receive files"},
           new String[] {"Ctrl+Enter", "deliver and prove"},
           new String[] {"Ctrl+S", "save the job"},
           new String[] {"Ctrl+Z, Ctrl+Shift+Z", "undo, redo"},
           new String[] {"Ctrl+F", "findings"},
+          new String[] {"Ctrl+L", "search items"},
           new String[] {"Alt+1, Alt+2, Alt+3", "plan, 3D, long section"},
           new String[] {"F", "show everything"},
           new String[] {"arrows", "move the plan, turn the 3D picture"},
           new String[] {"+ and −", "nearer and farther"},
           new String[] {"Space", "at Place: pick the base point on the plan"},
           new String[] {"P, or Shift+click", "read the position there"},
+          new String[] {"Shift+drag, Ctrl+click", "select by a rectangle, add one more"},
           new String[] {"M", "mark the position as a spot"},
           new String[] {"[ and ]", "peel the top stratum away, put it back"},
           new String[] {"Ctrl+B, Ctrl+D", "fold the strata, fold the docket"},

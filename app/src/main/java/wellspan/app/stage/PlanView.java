@@ -258,7 +258,7 @@ public final class PlanView extends Pane {
     List<Build.BuiltItem> shown = new ArrayList<>();
     inSight(
         i -> {
-          if (!SmallBodies.takes(i.item())) {
+          if (!SmallBodies.takes(i.item(), seen().crowded())) {
             shown.add(i);
           }
         });
@@ -349,13 +349,15 @@ public final class PlanView extends Pane {
       Set<ItemId> chosen = session.selection().ids();
       inSight(
           i -> {
-            if (SmallBodies.takes(i.item())) {
+            if (SmallBodies.takes(i.item(), seen().crowded())) {
               bodies.draw(i.item(), chosen.contains(i.id()));
             }
           });
     }
     for (Build.BuiltItem i : b.items().values()) {
-      if (b.isVisible(i.id()) && compared.isEmpty() && !SmallBodies.takes(i.item())) {
+      if (b.isVisible(i.id())
+          && compared.isEmpty()
+          && !SmallBodies.takes(i.item(), seen().crowded())) {
         boolean cover = i.item().kind().is(Kind.COVER);
         i.item()
             .triangles()

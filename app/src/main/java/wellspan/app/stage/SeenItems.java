@@ -11,7 +11,11 @@ import wellspan.core.geom.Box;
  * cost. Made once for a build.
  */
 final class SeenItems {
+  /** More surfaces than that are drawn plainly where they are small. */
+  private static final int CROWD = 300;
+
   private final Build build;
+  private int faces;
   private final List<Build.BuiltItem> items = new ArrayList<>();
   private final List<Box> boxes = new ArrayList<>();
 
@@ -21,6 +25,7 @@ final class SeenItems {
       if (build.isVisible(i.id())) {
         items.add(i);
         boxes.add(i.item().bounds());
+        faces += i.item().triangles().isPresent() ? 1 : 0;
       }
     }
   }
@@ -28,6 +33,11 @@ final class SeenItems {
   @SuppressWarnings("ReferenceEquality") // a build is never changed
   boolean isOf(Build other) {
     return build == other;
+  }
+
+  /** Whether there are thousands of items with faces. */
+  boolean crowded() {
+    return faces > CROWD;
   }
 
   Box bounds() {

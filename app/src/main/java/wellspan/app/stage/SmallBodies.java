@@ -9,9 +9,9 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 
 /**
- * Draws bodies of few triangles, of which a received model may have thousands, straight onto the
- * picture: by their triangles where they are large enough to be told apart, by their extent where
- * they are a few pixels wide.
+ * Draws bodies of few triangles, and surfaces where there are thousands, straight onto the picture:
+ * by their triangles where they are large enough to be told apart, by their extent where they are a
+ * few pixels wide.
  */
 final class SmallBodies {
   private static final int FEW_TRIANGLES = 400;
@@ -29,9 +29,13 @@ final class SmallBodies {
     this.theme = theme;
   }
 
-  /** Whether an item is drawn here and not as ground. */
-  static boolean takes(Item item) {
-    return !item.kind().surface()
+  /**
+   * Whether an item is drawn here and not as ground.
+   *
+   * @param crowded whether there are so many items that small surfaces too are drawn plainly
+   */
+  static boolean takes(Item item, boolean crowded) {
+    return (crowded || !item.kind().surface())
         && item.triangles().filter(m -> m.triangleCount() <= FEW_TRIANGLES).isPresent();
   }
 

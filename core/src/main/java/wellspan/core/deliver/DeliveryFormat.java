@@ -53,8 +53,12 @@ public interface DeliveryFormat {
    */
   List<PropertySet> sets(Item item, PropertySet facts);
 
-  /** Whether a file of this format says where its zero lies; if not, position files go with it. */
-  default boolean saysPlace() {
+  /**
+   * Whether a file of this format says where its zero lies; if not, position files go with it.
+   *
+   * @param frame of the file
+   */
+  default boolean saysPlace(Frame frame) {
     return false;
   }
 

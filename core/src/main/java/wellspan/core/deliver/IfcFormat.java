@@ -67,9 +67,10 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
     return unit.metres() >= 100 ? 9 : unit.metres() >= 0.1 ? 7 : 4;
   }
 
+  /** A place needs a system to be told in; without one the model is a local one. */
   @Override
-  public boolean saysPlace() {
-    return true;
+  public boolean saysPlace(Frame frame) {
+    return !frame.crs().isEmpty();
   }
 
   @Override

@@ -16,6 +16,10 @@ import wellspan.core.shape.Shape;
 
 /** What formats cannot carry of an item, in words; said before writing and in the receipt. */
 public final class Losses {
+  /** What is said of a model without a system. */
+  public static final String LOCAL =
+      "The job has no reference system, so this is a local model: it does not say where on earth it lies. The position file beside it says where its zero is in the job's coordinates.";
+
   private Losses() {}
 
   /**
@@ -29,6 +33,9 @@ public final class Losses {
   /** All notes of a parcel; the one on the scale once for the file. */
   public static List<Finding> of(Parcel parcel) {
     List<Finding> out = new ArrayList<>();
+    if (parcel.frame().crs().isEmpty() && parcel.format().schema().isPresent()) {
+      out.add(Finding.note(DELIVER, "deliver.local", "", LOCAL));
+    }
     boolean scaleSaid = false;
     for (Parcel.Piece p : parcel.pieces()) {
       for (Finding f : of(p.item(), parcel.format(), parcel.frame())) {

@@ -48,7 +48,9 @@ class DeliveryFormatTest {
 
   @Test
   void onlyModelsSayWhereTheyLie() {
-    assertThat(DeliveryFormat.all().stream().filter(DeliveryFormat::saysPlace)).hasSize(3);
+    Frame somewhere = Frame.UNPLACED.withCrs("EPSG:25832");
+    assertThat(DeliveryFormat.all().stream().filter(f -> f.saysPlace(somewhere))).hasSize(3);
+    assertThat(DeliveryFormat.all().stream().filter(f -> f.saysPlace(Frame.UNPLACED))).isEmpty();
   }
 
   @Test

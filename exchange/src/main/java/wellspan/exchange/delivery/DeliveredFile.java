@@ -35,8 +35,8 @@ public final class DeliveredFile {
       if (other.name().equals(delivery.name())) {
         continue;
       }
-      Set<String> both = files(delivery);
-      both.retainAll(files(other));
+      Set<String> both = files(job, delivery);
+      both.retainAll(files(job, other));
       if (!both.isEmpty()) {
         throw new JobException(
             "The deliveries "
@@ -51,11 +51,11 @@ public final class DeliveredFile {
   }
 
   /** Names of the files that a delivery leaves, without regard to case as some systems do. */
-  private static Set<String> files(Delivery d) {
+  private static Set<String> files(Job job, Delivery d) {
     Set<String> out = new TreeSet<>();
     String file = d.fileName().toLowerCase(Locale.ROOT);
     out.add(file);
-    if (!d.format().saysPlace()) {
+    if (!d.format().saysPlace(job.frame())) {
       out.add(FileStem.withoutEnding(file) + ".position.json");
       out.add(FileStem.withoutEnding(file) + ".position.txt");
     }

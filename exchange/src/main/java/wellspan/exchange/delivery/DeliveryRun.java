@@ -113,7 +113,7 @@ public final class DeliveryRun {
     try {
       Carrier carrier = Carriers.of(parcel.format());
       carrier.write(parcel, pictures.names(), fresh, fileName, clock, progress.part(0.05, 0.45));
-      if (!parcel.format().saysPlace()) {
+      if (!parcel.format().saysPlace(parcel.frame())) {
         place = Optional.of(PositionBeside.write(parcel, target.toAbsolutePath()));
       }
       String position = place.isPresent() ? place.get().read() : "";

@@ -11,7 +11,7 @@ import wellspan.core.receive.Received;
 import wellspan.exchange.ifc.read.IfcReader;
 import wellspan.exchange.ifc.write.IfcWriter;
 
-/** A model says everything itself. */
+/** A model says everything itself, but where it lies if there is no system to say it in. */
 record ModelCarrier(IfcFormat format) implements Carrier {
   @Override
   public void write(
@@ -28,6 +28,7 @@ record ModelCarrier(IfcFormat format) implements Carrier {
   @Override
   public Received readBack(Parcel parcel, Path file, String position, Progress progress)
       throws IOException {
-    return IfcReader.read(file, progress);
+    Received read = IfcReader.read(file, progress);
+    return position.isEmpty() ? read : ReadBack.inShared(read, ReadBack.frame(position), true);
   }
 }

@@ -1,0 +1,57 @@
+package wellspan.core.packing;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+import wellspan.core.build.Build;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.Losses;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
+import wellspan.core.item.ItemId;
+
+/** What stands in the way of a delivery, or should be known, before it runs. */
+public final class BeforeDelivery {
+  private BeforeDelivery() {}
+
+  /**
+   * In time of the number of items and findings.
+   *
+   * @param findings of the job
+   * @return an error where nothing could leave, warnings for what is sent with errors, notes
+   */
+  public static List<Finding> of(Build build, Delivery delivery, List<Finding> findings) {
+    Set<ItemId> sent = new HashSet<>();
+    Set<String> names = new HashSet<>();
+    for (Build.BuiltItem i : build.items().values()) {
+      if (delivery.sends(i.id(), i.item())) {
+        sent.add(i.id());
+        names.add(i.item().name());
+      }
+    }
+    if (sent.isEmpty()) {
+      return List.of(
+          Finding.error(
+              Stop.DELIVER,
+              "deliver.nothing",
+              "",
+              build.items().isEmpty()
+                  ? "There is nothing to deliver yet. Receive a design first."
+                  : "Everything is held back, or "
+                      + delivery.format().title()
+                      + " carries none of it. Include items in the manifest, or choose another format."));
+    }
+    List<Finding> out = new ArrayList<>();
+    if (build.job().frame().crs().isEmpty() && delivery.format().schema().isPresent()) {
+      out.add(Finding.note(Stop.PLACE, "deliver.local", "", Losses.LOCAL));
+    }
+    for (Finding f : findings) {
+      boolean ofSent = f.subject().map(sent::contains).orElse(names.contains(f.item()));
+      if (f.isError() && f.stop() != Stop.DELIVER && ofSent) {
+        out.add(f);
+      }
+    }
+    return out;
+  }
+}
