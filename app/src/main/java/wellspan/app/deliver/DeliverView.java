@@ -141,11 +141,14 @@ public final class DeliverView extends BorderPane {
         setGraphic(null);
         return;
       }
+      setPrefHeight(row instanceof ManifestRows.BandRow ? 34 : 30);
       Region colour = new Region();
       colour.setMinWidth(8);
-      colour.setMinHeight(row instanceof ManifestRows.BandRow ? 36 : 32);
+      colour.setMaxHeight(Double.MAX_VALUE);
       colour.setBackground(new Background(new BackgroundFill(Theme.of(row.band()), null, null)));
       HBox line = new HBox(colour);
+      line.setFillHeight(true);
+      line.setPrefHeight(getPrefHeight());
       line.setAlignment(Pos.CENTER_LEFT);
       line.getStyleClass().add("manifest-row");
       switch (row) {

@@ -1,7 +1,12 @@
 package wellspan.app.shell;
 
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
@@ -17,15 +22,24 @@ import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.check.Check;
+import wellspan.core.check.JobFindings;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Severity;
 import wellspan.core.finding.Stop;
+import wellspan.core.item.ItemId;
 import wellspan.core.operation.Step;
 
 /** Everything the checks found, grouped by stop. A click brings the stage to the place. */
 final class FindingsView extends BorderPane {
   private final Session session;
   private final VBox list = new VBox();
+  private final Set<String> openCodes = new HashSet<>();
+
+  /** More of one code stand together. */
+  private static final int FEW = 3;
+
+  /** More of one code are counted. */
+  private static final int MOST = 100;
 
   FindingsView(Session session, Runnable close) {
     this.session = session;
@@ -45,10 +59,15 @@ final class FindingsView extends BorderPane {
     scroll.getStyleClass().add("card-scroll");
     setCenter(scroll);
     session.findingsProperty().addListener((o, a, b) -> refresh());
+    visibleProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
 
+  /** Nothing that is hidden is built. */
   private void refresh() {
+    if (!isVisible()) {
+      return;
+    }
     list.getChildren().clear();
     for (Stop stop : Stop.values()) {
       List<Finding> here =
@@ -57,7 +76,11 @@ final class FindingsView extends BorderPane {
         var title = Parts.label(stop.title(), "docket-stop");
         title.setPadding(new Insets(10, 14, 2, 14));
         list.getChildren().add(title);
-        here.forEach(f -> list.getChildren().add(row(f)));
+        Map<String, List<Finding>> byCode =
+            here.stream()
+                .collect(
+                    Collectors.groupingBy(Finding::code, LinkedHashMap::new, Collectors.toList()));
+        byCode.forEach(this::group);
       }
     }
     if (list.getChildren().isEmpty()) {
@@ -65,6 +88,61 @@ final class FindingsView extends BorderPane {
       nothing.setPadding(new Insets(14));
       list.getChildren().add(nothing);
     }
+  }
+
+  /** Findings of one code: each on its own where they are few, else together until opened. */
+  private void group(String code, List<Finding> of) {
+    if (of.size() > FEW) {
+      list.getChildren().add(together(code, of));
+    }
+    if (of.size() <= FEW || openCodes.contains(code)) {
+      of.stream().limit(MOST).forEach(f -> list.getChildren().add(row(f)));
+      if (of.size() > MOST) {
+        var more = Parts.label("and " + Figures.count(of.size() - MOST) + " more", "muted");
+        more.setPadding(new Insets(4, 14, 8, 40));
+        list.getChildren().add(more);
+      }
+    }
+  }
+
+  private VBox together(String code, List<Finding> of) {
+    boolean opened = openCodes.contains(code);
+    String words = Check.of(code).map(Check::definition).orElse(of.getFirst().message());
+    Button each =
+        Parts.button(
+            opened ? "Close" : "Show each",
+            "small",
+            () -> {
+              if (!openCodes.remove(code)) {
+                openCodes.add(code);
+              }
+              refresh();
+            });
+    HBox buttons = new HBox(6, each);
+    Map<ItemId, Step> mends = JobFindings.mends(session.build(), of, code);
+    if (!mends.isEmpty()) {
+      Button all =
+          Parts.button(
+              "Mend all: " + mends.values().iterator().next().title(),
+              "small",
+              () -> session.edit("Mend all: " + code, j -> JobFindings.mended(j, mends)));
+      all.setAccessibleText("Mend all of " + code);
+      buttons.getChildren().add(all);
+    }
+    boolean error = of.stream().anyMatch(Finding::isError);
+    VBox v =
+        new VBox(
+            3,
+            Parts.label(
+                Figures.count(of.size()) + " × " + of.getFirst().severity().word(),
+                error
+                    ? "error"
+                    : of.getFirst().severity() == Severity.WARNING ? "warning" : "muted"),
+            Parts.wrapped(words),
+            buttons);
+    v.getStyleClass().add("finding");
+    v.setId("findings-" + code);
+    return v;
   }
 
   private HBox row(Finding f) {

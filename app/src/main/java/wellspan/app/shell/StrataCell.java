@@ -24,7 +24,7 @@ import wellspan.core.shape.Shape;
 
 /** One row of the strata; used again for other rows as the list is scrolled. */
 final class StrataCell extends ListCell<StrataRows.Row> {
-  private static final double BAND_HEIGHT = 36;
+  private static final double BAND_HEIGHT = 34;
   private static final double MORE_BY_SHARE = 20;
   private static final double ITEM_HEIGHT = 26;
 
@@ -68,7 +68,8 @@ final class StrataCell extends ListCell<StrataRows.Row> {
 
   private HBox band(StrataRows.BandRow b) {
     setPrefHeight(BAND_HEIGHT + Math.round(MORE_BY_SHARE * b.share()));
-    Label name = Parts.label(b.band().title(), "name");
+    String sign = b.ids().isEmpty() ? "" : b.open() ? "\u25be " : "\u25b8 ";
+    Label name = Parts.label(sign + b.band().title(), "name");
     HBox row = new HBox(3, colour(b.band(), 1), name, Parts.space());
     row.getStyleClass().add("band");
     setAccessibleText(b.band().title() + ", " + b.ids().size() + " items");

@@ -36,8 +36,11 @@ import wellspan.core.search.ItemQuery;
 final class StrataView extends BorderPane {
   static final double WIDTH = 206;
 
-  /** A job with more items opens with its bands closed. */
-  private static final int FEW = 60;
+  /** A job with more items opens with its bands closed, so that all bands are seen. */
+  private static final int FEW = 12;
+
+  /** A band with more items is not opened just because one of them is selected. */
+  private static final int OPENED = 400;
 
   private final Session session;
   private final ListView<StrataRows.Row> list = new ListView<>();
@@ -147,6 +150,12 @@ final class StrataView extends BorderPane {
         open.addAll(EnumSet.allOf(Band.class));
       }
     }
+    fill();
+    showSelection();
+  }
+
+  private void fill() {
+    Build build = session.build();
     List<Finding> findings = session.findingsProperty().get();
     ItemQuery query = ItemQuery.of(search.getText());
     boolean searching = !query.isEmpty();
@@ -169,12 +178,15 @@ final class StrataView extends BorderPane {
             .mapToInt(r -> r.ids().size())
             .sum();
     found.setText(searching ? Figures.count(matching) + " found" : "");
-    showSelection();
   }
 
   private void openOrClose(StrataRows.Row row) {
     switch (row) {
-      case StrataRows.BandRow b -> flip(open, b.band());
+      case StrataRows.BandRow b -> {
+        flip(open, b.band());
+        fill();
+        return;
+      }
       case StrataRows.GroupRow g -> flip(openGroups, g.key());
       case StrataRows.ItemRow i -> {}
     }
@@ -239,11 +251,24 @@ final class StrataView extends BorderPane {
     }
   }
 
+  /** What was selected elsewhere is to be seen here too. */
+  private void openBandOfLead() {
+    Optional<Band> band = session.selectedItem().map(i -> i.item().kind().stratum());
+    if (session.selection().ids().size() == 1
+        && band.isPresent()
+        && search.getText().isEmpty()
+        && session.itemsIn(band.get()).size() <= OPENED
+        && open.add(band.get())) {
+      fill();
+    }
+  }
+
   /** Marks the rows of the selected items, unless the choice was made here. */
   private void showSelection() {
     if (telling) {
       return;
     }
+    openBandOfLead();
     telling = true;
     try {
       Set<ItemId> ids = session.selection().ids();
