@@ -55,6 +55,11 @@ import wellspan.core.shape.Shape;
  * precision before anything becomes a float.
  */
 public final class SpaceView extends StackPane {
+  /** With more items small ones are put together, so that the picture can be turned fluently. */
+  private static final int CROWD = 300;
+
+  private static final int FEW_TRIANGLES = 2000;
+
   /** What lies farther from the rest is not in the picture, metres. */
   private static final double REACH = 100_000;
 
@@ -116,6 +121,7 @@ public final class SpaceView extends StackPane {
     session.selection().idsProperty().addListener((o, a, b) -> changed());
     visibleProperty().addListener((o, a, b) -> rebuildIfShown());
     session.goToProperty().addListener((o, a, b) -> b.ifPresent(this::look));
+    session.goToBoxProperty().addListener((o, a, b) -> b.ifPresent(x -> look(x.centre())));
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnMouseReleased(this::release);
@@ -182,9 +188,16 @@ public final class SpaceView extends StackPane {
     order = SpaceOrder.of(shown);
     SpaceMeshes meshes = new SpaceMeshes(zero);
     double thickness = Math.max(box.width(), box.depth()) / 700;
+    GatheredBodies gathered = new GatheredBodies(zero);
+    boolean crowded = shown.size() > CROWD;
     for (Build.BuiltItem i : shown) {
       boolean chosen = session.selection().ids().contains(i.id());
       switch (i.item().shape()) {
+        case Shape.Faces f
+            when crowded
+                && f.mesh().triangleCount() <= FEW_TRIANGLES
+                && i.item().attributes().texture().isEmpty() ->
+            gathered.add(i.id(), f.mesh(), chosen ? theme.accent() : colour(i.item()));
         case Shape.Faces f ->
             surface(
                 meshes,
@@ -212,6 +225,9 @@ public final class SpaceView extends StackPane {
                 meshes.points(p, thickness * 4),
                 chosen ? theme.accent() : Theme.of(i.item().kind().stratum()));
       }
+    }
+    for (GatheredBodies.Gathered g : gathered.all()) {
+      add(g, g.mesh(), g.colour());
     }
     shown.forEach(this::label);
     if (!fitted) {
@@ -279,13 +295,16 @@ public final class SpaceView extends StackPane {
     }
   }
 
-  private MeshView add(ItemId id, javafx.scene.shape.TriangleMesh mesh, Color colour) {
+  /**
+   * @param told the item, or the items, that the mesh shows
+   */
+  private MeshView add(Object told, javafx.scene.shape.TriangleMesh mesh, Color colour) {
     MeshView view = new MeshView(mesh);
     view.setCullFace(CullFace.NONE);
     PhongMaterial material = new PhongMaterial(colour);
     material.setSpecularColor(Color.BLACK);
     view.setMaterial(material);
-    view.setUserData(id);
+    view.setUserData(told);
     content.getChildren().add(view);
     return view;
   }
@@ -413,13 +432,22 @@ public final class SpaceView extends StackPane {
         session.place().probeProperty().set(position(e.getPickResult()));
         return;
       }
-      session
-          .selectedProperty()
-          .set(
-              n instanceof MeshView && n.getUserData() instanceof ItemId id
-                  ? Optional.of(id)
-                  : Optional.empty());
+      Optional<ItemId> hit = item(n, e.getPickResult().getIntersectedFace());
+      if (e.isControlDown()) {
+        hit.ifPresent(session.selection()::toggle);
+      } else {
+        session.selectedProperty().set(hit);
+      }
     }
+  }
+
+  /** The item that a picked face belongs to. */
+  private static Optional<ItemId> item(Node picked, int face) {
+    return switch (picked == null ? null : picked.getUserData()) {
+      case ItemId id -> Optional.of(id);
+      case GatheredBodies.Gathered g when face >= 0 -> Optional.of(g.of(face));
+      case null, default -> Optional.empty();
+    };
   }
 
   private void point(MouseEvent e) {
