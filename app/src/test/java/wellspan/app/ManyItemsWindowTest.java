@@ -82,7 +82,7 @@ class ManyItemsWindowTest extends WindowTest {
     assertThat(lookup("#docket .title").queryAll())
         .extracting(n -> ((Labeled) n).getText())
         .anyMatch(t -> t.replace("\u202f", "").replace(" ", "").equals(chosen + "items"));
-    interact(() -> session.showOnly(session.selection().ids()));
+    interact(() -> session.visibility().only(session.selection().ids()));
     assertThat(session.build().items().keySet().stream().filter(session.build()::isVisible))
         .hasSize(chosen);
     interact(session::undo);

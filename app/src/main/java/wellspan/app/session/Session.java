@@ -9,7 +9,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
@@ -29,7 +28,6 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.History;
-import wellspan.core.job.ItemSettings;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.job.Journal;
@@ -70,6 +68,7 @@ public final class Session {
   private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
   private final ReadOnlyBooleanWrapper messageIsError = new ReadOnlyBooleanWrapper();
   private final Selection selection = new Selection();
+  private final Visibility visibility = new Visibility(this);
   private final ObjectProperty<Stop> stop = new SimpleObjectProperty<>(Stop.RECEIVE);
   private final ObjectProperty<Optional<Pointer>> pointer =
       new SimpleObjectProperty<>(Optional.empty());
@@ -413,32 +412,9 @@ public final class Session {
     findings.set(List.copyOf(all));
   }
 
-  public void setVisible(Collection<ItemId> items, boolean visible) {
-    edit(
-        (visible ? "Show " : "Hide ")
-            + (items.size() == 1 ? items.iterator().next().value() : items.size() + " items"),
-        j -> j.withSettings(items, (ItemSettings s) -> s.withVisible(visible)));
-  }
-
-  /** Hides items of which one is seen, or shows them. */
-  public void flipVisible(Collection<ItemId> items) {
-    setVisible(items, items.stream().noneMatch(build.get()::isVisible));
-  }
-
-  /** Hides everything else. */
-  public void showOnly(Collection<ItemId> items) {
-    Set<ItemId> these = Set.copyOf(items);
-    List<ItemId> others =
-        build.get().items().keySet().stream().filter(id -> !these.contains(id)).toList();
-    edit(
-        "Show only " + (items.size() == 1 ? "one item" : items.size() + " items"),
-        j ->
-            j.withSettings(others, (ItemSettings s) -> s.withVisible(false))
-                .withSettings(items, (ItemSettings s) -> s.withVisible(true)));
-  }
-
-  public void showAll() {
-    setVisible(build.get().items().keySet(), true);
+  /** What is shown and hidden. */
+  public Visibility visibility() {
+    return visibility;
   }
 
   /** Asks the stage to show items as large as it can. */
@@ -457,22 +433,6 @@ public final class Session {
   /** An extent that the stage is asked to show. */
   public ObjectProperty<Optional<Box>> goToBoxProperty() {
     return goToBox;
-  }
-
-  /** Hides the topmost stratum that still shows something, or shows the one hidden last. */
-  public void peel(boolean away) {
-    List<Band> bands = new ArrayList<>(List.of(Band.values()));
-    if (!away) {
-      bands = bands.reversed();
-    }
-    for (Band band : bands) {
-      List<ItemId> ids = itemsIn(band);
-      boolean anyVisible = ids.stream().anyMatch(build.get()::isVisible);
-      if (!ids.isEmpty() && anyVisible == away) {
-        setVisible(ids, !away);
-        return;
-      }
-    }
   }
 
   public List<ItemId> itemsIn(Band band) {

@@ -116,16 +116,17 @@ final class FindEverything {
             "Hide the selection",
             "",
             "visible",
-            () -> session.setVisible(session.selection().ids(), false)));
+            () -> session.visibility().set(session.selection().ids(), false)));
     out.add(
         action(
             "Show only the selection",
             "",
             "isolate visible",
-            () -> session.showOnly(session.selection().ids())));
-    out.add(action("Show all items", "", "visible unhide", session::showAll));
-    out.add(action("Peel the top stratum away", "[", "hide", () -> session.peel(true)));
-    out.add(action("Put the stratum back", "]", "show", () -> session.peel(false)));
+            () -> session.visibility().only(session.selection().ids())));
+    out.add(action("Show all items", "", "visible unhide", session.visibility()::all));
+    out.add(
+        action("Peel the top stratum away", "[", "hide", () -> session.visibility().peel(true)));
+    out.add(action("Put the stratum back", "]", "show", () -> session.visibility().peel(false)));
     out.add(action("Light or dark", "Ctrl+T", "theme colours", window::toggleTheme));
     out.add(action("Keys", "F1", "help shortcuts", window::showShortcuts));
     for (Class<? extends Operation> o : operations()) {

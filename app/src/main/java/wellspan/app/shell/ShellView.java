@@ -345,8 +345,8 @@ public final class ShellView extends StackPane implements WindowActions {
         }
         session.place().pickProperty().set(Pick.NONE);
       }
-      case OPEN_BRACKET -> session.peel(true);
-      case CLOSE_BRACKET -> session.peel(false);
+      case OPEN_BRACKET -> session.visibility().peel(true);
+      case CLOSE_BRACKET -> session.visibility().peel(false);
       case SPACE -> {
         boolean onStage =
             session.stopProperty().get() == Stop.PLACE

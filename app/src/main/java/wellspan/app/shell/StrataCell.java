@@ -128,7 +128,7 @@ final class StrataCell extends ListCell<StrataRows.Row> {
     return Parts.icon(
         shown ? Feather.EYE : Feather.EYE_OFF,
         (shown ? "Hide " : "Show ") + of,
-        () -> session.setVisible(ids, !shown));
+        () -> session.visibility().set(ids, !shown));
   }
 
   private static Region colour(Band band, double opacity) {

@@ -29,10 +29,12 @@ final class StrataMenu {
         .setAll(
             entry("Go to", () -> session.goTo(ids)),
             new SeparatorMenuItem(),
-            entry("Hide", () -> session.setVisible(ids, false)),
-            entry("Show", () -> session.setVisible(ids, true)),
-            entry("Show only " + (ids.size() == 1 ? "this" : "these"), () -> session.showOnly(ids)),
-            entry("Show all", session::showAll),
+            entry("Hide", () -> session.visibility().set(ids, false)),
+            entry("Show", () -> session.visibility().set(ids, true)),
+            entry(
+                "Show only " + (ids.size() == 1 ? "this" : "these"),
+                () -> session.visibility().only(ids)),
+            entry("Show all", session.visibility()::all),
             new SeparatorMenuItem(),
             entry("Hold back from all deliveries", () -> session.deliveries().holdBack(ids, true)),
             entry("Deliver in all deliveries", () -> session.deliveries().holdBack(ids, false)));

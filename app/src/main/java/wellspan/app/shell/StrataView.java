@@ -126,8 +126,8 @@ final class StrataView extends BorderPane {
   }
 
   private HBox foot() {
-    Button away = Parts.button("[", "plain", () -> session.peel(true));
-    Button again = Parts.button("]", "plain", () -> session.peel(false));
+    Button away = Parts.button("[", "plain", () -> session.visibility().peel(true));
+    Button again = Parts.button("]", "plain", () -> session.visibility().peel(false));
     away.setAccessibleText("Peel the top stratum away");
     again.setAccessibleText("Put the stratum back");
     HBox peel = new HBox(6, Parts.label("Peel from the top", "muted"), Parts.space(), away, again);
@@ -204,7 +204,7 @@ final class StrataView extends BorderPane {
     switch (e.getCode()) {
       case RIGHT -> row.filter(r -> !isOpen(r)).ifPresent(this::openOrClose);
       case LEFT -> row.filter(StrataView::isOpen).ifPresent(this::openOrClose);
-      case SPACE -> session.flipVisible(chosenIds());
+      case SPACE -> session.visibility().flip(chosenIds());
       case CONTEXT_MENU -> {
         var at = list.localToScreen(WIDTH / 2, 40);
         menu.show(list, chosenIds(), at.getX(), at.getY());

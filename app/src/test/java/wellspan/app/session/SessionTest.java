@@ -112,12 +112,12 @@ class SessionTest extends SessionFixture {
   @Test
   void peelingHidesFromTheTopAndBringsBack() throws Exception {
     receive(ROAD);
-    session.peel(true);
+    session.visibility().peel(true);
     assertThat(session.itemsIn(Band.LINES_AND_POINTS)).noneMatch(session.build()::isVisible);
     assertThat(session.itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
-    session.peel(true);
+    session.visibility().peel(true);
     assertThat(session.itemsIn(Band.GROUND)).noneMatch(session.build()::isVisible);
-    session.peel(false);
+    session.visibility().peel(false);
     assertThat(session.itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
   }
 
