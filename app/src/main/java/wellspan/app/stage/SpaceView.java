@@ -1,5 +1,6 @@
 package wellspan.app.stage;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -10,7 +11,6 @@ import javafx.scene.AmbientLight;
 import javafx.scene.DirectionalLight;
 import javafx.scene.Group;
 import javafx.scene.Node;
-import javafx.scene.PerspectiveCamera;
 import javafx.scene.SceneAntialiasing;
 import javafx.scene.SubScene;
 import javafx.scene.control.Label;
@@ -28,11 +28,9 @@ import javafx.scene.shape.CullFace;
 import javafx.scene.shape.DrawMode;
 import javafx.scene.shape.MeshView;
 import javafx.scene.text.TextAlignment;
-import javafx.scene.transform.Rotate;
 import javafx.scene.transform.Scale;
 import javafx.scene.transform.Transform;
 import javafx.scene.transform.TransformChangedEvent;
-import javafx.scene.transform.Translate;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
@@ -63,18 +61,12 @@ public final class SpaceView extends StackPane {
   /** What lies farther from the rest is not in the picture, metres. */
   private static final double REACH = 100_000;
 
-  private static final double NEAR = 0.002;
-
   private final Session session;
   private final PictureLayer pictures = new PictureLayer();
   private final Group world = new Group();
   private final Group content = new Group();
   private final Scale exaggeration = new Scale(1, 1, 1);
-  private final PerspectiveCamera camera = new PerspectiveCamera(true);
-  private final Translate pivot = new Translate();
-  private final Rotate turn = new Rotate(0, Rotate.Z_AXIS);
-  private final Rotate tilt = new Rotate(0, Rotate.X_AXIS);
-  private final Translate back = new Translate(0, 0, -1000);
+  private final OrbitCamera camera = new OrbitCamera(this::lift);
   private final SubScene scene;
   private final SpaceLabels labels = new SpaceLabels(content);
   private final boolean possible = Platform.isSupported(ConditionalFeature.SCENE3D);
@@ -104,9 +96,7 @@ public final class SpaceView extends StackPane {
     sun.setDirection(new Point3D(0.55, -0.45, -0.75));
     world.getChildren().addAll(content, sun, new AmbientLight(Color.gray(0.58)));
     content.getTransforms().add(exaggeration);
-    camera.setFieldOfView(38);
-    camera.getTransforms().addAll(pivot, turn, tilt, back);
-    scene.setCamera(camera);
+    scene.setCamera(camera.camera());
     Pane holder = new Pane(scene);
     scene.widthProperty().bind(holder.widthProperty());
     scene.heightProperty().bind(holder.heightProperty());
@@ -114,7 +104,9 @@ public final class SpaceView extends StackPane {
     labels.prefWidthProperty().bind(holder.widthProperty());
     labels.prefHeightProperty().bind(holder.heightProperty());
     getChildren().addAll(holder, labels);
-    for (Transform t : List.of(pivot, turn, tilt, back, exaggeration)) {
+    List<Transform> moving = new ArrayList<>(camera.transforms());
+    moving.add(exaggeration);
+    for (Transform t : moving) {
       t.addEventHandler(TransformChangedEvent.TRANSFORM_CHANGED, e -> labels.follow());
     }
     session.buildProperty().addListener((o, a, b) -> changed());
@@ -128,7 +120,6 @@ public final class SpaceView extends StackPane {
     setOnMouseMoved(this::point);
     setOnScroll(this::zoom);
     addEventHandler(KeyEvent.KEY_PRESSED, this::key);
-    resetView();
   }
 
   private static Label notPossible() {
@@ -323,15 +314,7 @@ public final class SpaceView extends StackPane {
 
   /** At the middle of the picture. */
   private double metresPerPixel() {
-    return -back.getZ()
-        * 2
-        * Math.tan(Math.toRadians(camera.getFieldOfView() / 2))
-        / Math.max(1, getHeight());
-  }
-
-  private void resetView() {
-    turn.setAngle(-28);
-    tilt.setAngle(-122);
+    return camera.metresPerPixel(getHeight());
   }
 
   /** Shows everything. */
@@ -342,11 +325,9 @@ public final class SpaceView extends StackPane {
       return;
     }
     fitted = true;
-    pivot.setX(0);
-    pivot.setY(0);
-    pivot.setZ(0);
+    camera.lookAt(0, 0, 0);
     double size = Math.hypot(box.width(), box.depth());
-    back(size * 1.28 * Math.max(1, 1.25 * getHeight() / Math.max(1, getWidth())));
+    camera.goTo(size * 1.28 * Math.max(1, 1.25 * getHeight() / Math.max(1, getWidth())));
   }
 
   /** Extent of what lies together; a source that is not in its place yet would leave a blank. */
@@ -354,19 +335,12 @@ public final class SpaceView extends StackPane {
     return Gathering.of(items.stream().map(i -> i.item().bounds()).toList(), REACH);
   }
 
-  private void back(double distance) {
-    double d = Math.max(1, Math.min(500_000, distance));
-    back.setZ(-d);
-    camera.setNearClip(Math.max(0.1, d * NEAR));
-    camera.setFarClip(d * 20);
-    lift();
-  }
-
   private void look(Position at) {
-    pivot.setX(at.east() - zero.east());
-    pivot.setY(at.north() - zero.north());
-    pivot.setZ((Double.isNaN(at.height()) ? 0 : at.height() - zero.height()) * exaggeration.getZ());
-    back(Math.min(-back.getZ(), 300));
+    camera.lookAt(
+        at.east() - zero.east(),
+        at.north() - zero.north(),
+        (Double.isNaN(at.height()) ? 0 : at.height() - zero.height()) * exaggeration.getZ());
+    camera.goTo(Math.min(camera.distance(), 300));
   }
 
   private void press(MouseEvent e) {
@@ -384,37 +358,15 @@ public final class SpaceView extends StackPane {
     if (e.getButton() == MouseButton.SECONDARY
         || e.getButton() == MouseButton.MIDDLE
         || e.isShiftDown()) {
-      pan(dx, dy);
+      camera.pan(dx, dy, getHeight());
     } else {
-      orbit(dx, dy);
+      camera.orbit(dx, dy);
     }
   }
 
-  private void orbit(double dx, double dy) {
-    turn.setAngle(turn.getAngle() + dx * 0.3);
-    tilt.setAngle(Math.max(-178, Math.min(-92, tilt.getAngle() + dy * 0.3)));
-  }
-
-  private void pan(double dx, double dy) {
-    double perPixel = metresPerPixel();
-    double a = Math.toRadians(turn.getAngle());
-    double right = -dx * perPixel;
-    double up = dy * perPixel / Math.max(0.25, Math.abs(Math.cos(Math.toRadians(tilt.getAngle()))));
-    pivot.setX(pivot.getX() + right * Math.cos(a) - up * Math.sin(a));
-    pivot.setY(pivot.getY() + right * Math.sin(a) + up * Math.cos(a));
-  }
-
   private void zoom(ScrollEvent e) {
-    double factor = Math.pow(0.9985, e.getDeltaY());
     session.stageMotion().moved();
-    hit(e.getPickResult())
-        .ifPresent(
-            p -> {
-              pivot.setX(p.getX() + (pivot.getX() - p.getX()) * factor);
-              pivot.setY(p.getY() + (pivot.getY() - p.getY()) * factor);
-              pivot.setZ(p.getZ() + (pivot.getZ() - p.getZ()) * factor);
-            });
-    back(-back.getZ() * factor);
+    camera.zoom(Math.pow(0.9985, e.getDeltaY()), hit(e.getPickResult()));
   }
 
   /** Where it was hit, in the picture's coordinates and without its lift. */
@@ -466,12 +418,12 @@ public final class SpaceView extends StackPane {
 
   private void key(KeyEvent e) {
     switch (e.getCode()) {
-      case LEFT -> orbit(-20, 0);
-      case RIGHT -> orbit(20, 0);
-      case UP -> orbit(0, -20);
-      case DOWN -> orbit(0, 20);
-      case PLUS, ADD, EQUALS -> back(-back.getZ() / 1.3);
-      case MINUS, SUBTRACT -> back(-back.getZ() * 1.3);
+      case LEFT -> camera.orbit(-20, 0);
+      case RIGHT -> camera.orbit(20, 0);
+      case UP -> camera.orbit(0, -20);
+      case DOWN -> camera.orbit(0, 20);
+      case PLUS, ADD, EQUALS -> camera.goTo(camera.distance() / 1.3);
+      case MINUS, SUBTRACT -> camera.goTo(camera.distance() * 1.3);
       default -> {
         return;
       }

@@ -29,6 +29,8 @@ record ModelCarrier(IfcFormat format) implements Carrier {
   public Received readBack(Parcel parcel, Path file, String position, Progress progress)
       throws IOException {
     Received read = IfcReader.read(file, progress);
-    return position.isEmpty() ? read : ReadBack.inShared(read, ReadBack.frame(position), true);
+    return format.saysPlace(parcel.frame())
+        ? read
+        : ReadBack.inShared(read, ReadBack.frame(position), true);
   }
 }
