@@ -41,13 +41,14 @@ class BorderTest extends CommandFixture {
     json.writeValue(job.resolve("job.json").toFile(), n);
   }
 
-  /** Digests of all files, out/ and receipts/ left aside. */
+  /** Digests of all files, out/, receipts/ and cache/ left aside. */
   private Map<String, String> state() throws IOException {
     Map<String, String> out = new TreeMap<>();
     try (Stream<Path> all = Files.walk(dir)) {
       for (Path p : all.filter(Files::isRegularFile).toList()) {
         String name = dir.relativize(p).toString();
-        if (!name.startsWith("inner/job/out") && !name.startsWith("inner/job/receipts")) {
+        if (Stream.of("out", "receipts", "cache")
+            .noneMatch(own -> name.startsWith("inner/job/" + own))) {
           out.put(name, Sha256.of(p));
         }
       }
@@ -100,6 +101,22 @@ class BorderTest extends CommandFixture {
     Files.createSymbolicLink(out, away);
     assertThat(run("deliver", job.toString())).isEqualTo(2);
     assertThat(err.toString()).contains("leads out of the job's folder");
+    assertThat(away).isEmptyDirectory();
+  }
+
+  @Test
+  void aCacheThatLeadsOutIsNotUsed() throws IOException {
+    Path away = Files.createDirectories(dir.resolve("away"));
+    Path cache = job.resolve("cache");
+    if (Files.exists(cache)) {
+      try (Stream<Path> all = Files.walk(cache)) {
+        for (Path p : all.sorted(java.util.Comparator.reverseOrder()).toList()) {
+          Files.delete(p);
+        }
+      }
+    }
+    Files.createSymbolicLink(cache, away);
+    assertThat(run("check", job.toString())).isEqualTo(1);
     assertThat(away).isEmptyDirectory();
   }
 

@@ -77,11 +77,18 @@ class Form extends VBox {
   }
 
   final ComboBox<String> choice(String name, List<String> titles) {
+    return choice(name, titles, 0);
+  }
+
+  /**
+   * @param start index of what is chosen where nothing was before
+   */
+  final ComboBox<String> choice(String name, List<String> titles, int start) {
     ComboBox<String> c = new ComboBox<>();
     String id = prefix + name.replace(' ', '-');
     c.setId(id);
     c.getItems().addAll(titles);
-    c.getSelectionModel().selectFirst();
+    c.getSelectionModel().select(start);
     if (titles.contains(filled.get(id))) {
       c.setValue(filled.get(id));
     }

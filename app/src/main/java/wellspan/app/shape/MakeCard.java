@@ -50,6 +50,9 @@ final class MakeCard extends VBox {
   private String name = "Ground";
   private LevelRule crossings = LevelRule.MEAN;
 
+  /** What is wrong with the form, told where the hand is. */
+  private String problem = "";
+
   /**
    * @param opened is told of the card when a form opens on it
    */
@@ -126,7 +129,30 @@ final class MakeCard extends VBox {
     getChildren().add(form);
   }
 
+  /** Starts from what is selected; the only points there are need no choosing. */
+  private void presetRoles() {
+    if (roles.values().stream().anyMatch(r -> r > 0)) {
+      return; // chosen before
+    }
+    List<ItemId> points = new ArrayList<>();
+    for (Build.BuiltItem i : session.build().items().values()) {
+      boolean chosen = session.selection().ids().contains(i.id());
+      if (i.item().shape() instanceof Shape.Points g && g.points().size() >= 3) {
+        points.add(i.id());
+        if (chosen) {
+          roles.put(i.id(), 1);
+        }
+      } else if (chosen && i.item().shape() instanceof Shape.Lines) {
+        roles.put(i.id(), 2);
+      }
+    }
+    if (roles.values().stream().noneMatch(r -> r == 1) && points.size() == 1) {
+      roles.put(points.getFirst(), 1);
+    }
+  }
+
   private void form() {
+    presetRoles();
     TextField title = new TextField(name);
     title.setId("make-name");
     title.getStyleClass().add("field");
@@ -152,6 +178,9 @@ final class MakeCard extends VBox {
     Button make = Parts.button("Triangulate", "primary", this::make);
     make.setId("make-go");
     getChildren().add(make);
+    if (!problem.isEmpty()) {
+      getChildren().add(Parts.wrapped(problem, "error"));
+    }
   }
 
   private void row(Build.BuiltItem i, List<String> choices) {
@@ -169,9 +198,12 @@ final class MakeCard extends VBox {
   private void make() {
     List<ItemId> points = of(1);
     if (points.isEmpty() && of(2).isEmpty() || name.isEmpty()) {
-      session.complain("Give the surface a name, and points or breaklines to be made of.");
+      problem = "Give the surface a name, and choose above what it is made of.";
+      session.complain(problem);
+      refresh();
       return;
     }
+    problem = "";
     open = Open.NOTHING;
     session
         .shape()

@@ -78,7 +78,9 @@ final class OperationForm<T extends Operation> extends Form {
     }
     if (p.type() == ItemId.class) {
       List<ItemId> fitting = fitting(d);
-      ComboBox<String> c = choice(d.label(), fitting.stream().map(this::name).toList());
+      int selected = session.selectedProperty().get().map(fitting::indexOf).orElse(-1);
+      ComboBox<String> c =
+          choice(d.label(), fitting.stream().map(this::name).toList(), Math.max(0, selected));
       return () -> fitting.get(index(c));
     }
     if (p.type() instanceof ParameterizedType) {
@@ -121,6 +123,7 @@ final class OperationForm<T extends Operation> extends Form {
     List<CheckBox> boxes = new ArrayList<>();
     for (ItemId id : fitting) {
       CheckBox box = new CheckBox(name(id));
+      box.setSelected(session.selection().ids().contains(id));
       boxes.add(box);
       getChildren().add(box);
     }

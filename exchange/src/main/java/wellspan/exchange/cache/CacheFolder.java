@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import wellspan.core.build.ResultCache;
+import wellspan.core.folder.Inside;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.job.JobStore;
 
@@ -41,9 +42,15 @@ public final class CacheFolder implements ResultCache {
     this.most = most;
   }
 
-  /** That of a job. */
-  public static CacheFolder of(JobStore store) {
-    return new CacheFolder(store.folder().resolve("cache"), MOST);
+  /** That of a job; nothing is kept where a link would lead out of the job's folder. */
+  public static ResultCache of(JobStore store) {
+    try {
+      return Inside.of(store.folder(), "cache")
+          .<ResultCache>map(folder -> new CacheFolder(folder, MOST))
+          .orElse(ResultCache.NONE);
+    } catch (IOException e) {
+      return ResultCache.NONE;
+    }
   }
 
   @Override
