@@ -18,7 +18,7 @@ import wellspan.core.item.Kind;
 class FirstDeliveryWindowTest extends WindowTest {
   private Path survey() throws IOException {
     Random random = new Random(7);
-    StringBuilder s = new StringBuilder();
+    StringBuilder s = new StringBuilder("name,easting,northing,height\n");
     for (int i = 1; i <= 300; i++) {
       s.append(
           String.format(
