@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.finding.Finding;
@@ -131,7 +132,7 @@ public record Build(
       base.put(OperationRun.made(marks), marks);
     }
     OperationRun run =
-        new OperationRun(job, base, keys(job, base, sources), results, cache, progress);
+        new OperationRun(job, base, keys(job, raw, base, sources), results, cache, progress);
     Map<ItemId, BuiltItem> all = new LinkedHashMap<>();
     run.items()
         .forEach(
@@ -166,8 +167,8 @@ public record Build(
    * What each item hangs on, as text: content, reading and placement of its source; for those of
    * the job itself what they are.
    */
-  private static Map<ItemId, String> keys(
-      Job job, Map<ItemId, Item> base, Map<ItemId, Source> sources) {
+  private Map<ItemId, String> keys(
+      Job job, Map<String, Received> raw, Map<ItemId, Item> base, Map<ItemId, Source> sources) {
     Map<ItemId, String> out = new HashMap<>();
     Map<String, String> bySource = new HashMap<>();
     for (Source s : job.sources()) {
@@ -178,7 +179,8 @@ public record Build(
               Origin.of(s.current()).content(),
               s.reading().toString(),
               s.placement().toString(),
-              inSystem ? job.frame().crs() + " " + job.frame().definition() : ""));
+              inSystem ? job.frame().crs() + " " + job.frame().definition() : "",
+              isOfAnotherReading(s, raw.get(s.name())) ? UUID.randomUUID().toString() : ""));
     }
     base.forEach(
         (id, item) -> {
@@ -190,6 +192,15 @@ public record Build(
                   : ResultCache.key(id.value(), bySource.get(s.name())));
         });
     return out;
+  }
+
+  /** What was read anew although the job names the same file is nothing that a key can tell. */
+  @SuppressWarnings("ReferenceEquality")
+  private boolean isOfAnotherReading(Source s, Received r) {
+    Received before = raw.get(s.name());
+    return before != null
+        && before != r
+        && job.source(s.name()).filter(o -> o.current().equals(s.current())).isPresent();
   }
 
   // the same object, not an equal one: comparing millions of coordinates would cost more than it

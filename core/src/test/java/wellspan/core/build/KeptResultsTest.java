@@ -126,4 +126,12 @@ class KeptResultsTest {
     open(job("abc").withRecipe(new Copy("Second", GROUND)));
     assertThat(cache.missed).isEqualTo(1);
   }
+
+  @Test
+  void anotherReadingUnderTheSameNameIsNotMistaken() {
+    Build first = open(job("abc"));
+    cache.found = 0;
+    first.next(job("abc"), raw(), Progress.NONE);
+    assertThat(cache.found).isZero();
+  }
 }
