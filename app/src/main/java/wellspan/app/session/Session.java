@@ -174,7 +174,7 @@ public final class Session {
     return goTo;
   }
 
-  /** PositionFile by the stage whenever it is moved by hand. */
+  /** Told by the stage whenever it is moved by hand. */
   public StageMotion stageMotion() {
     return stageMotion;
   }

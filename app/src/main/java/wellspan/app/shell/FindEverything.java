@@ -3,6 +3,7 @@ package wellspan.app.shell;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.function.Predicate;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
@@ -107,10 +108,10 @@ final class FindEverything {
             "Alt+3",
             "picture profile",
             () -> stage.show(StageView.Picture.SECTION)));
-    out.add(action("Show everything", "F", "fit zoom extents", stage::fit));
+    out.add(action("Show everything", "F", "fit zoom all", stage::fit));
     out.add(
         action(
-            "Go to the selection", "", "fit zoom", () -> session.goTo(session.selection().ids())));
+            "Go to the selection", "", "zoom to", () -> session.goTo(session.selection().ids())));
     out.add(
         action(
             "Hide the selection",
@@ -121,7 +122,7 @@ final class FindEverything {
         action(
             "Show only the selection",
             "",
-            "isolate visible",
+            "alone visible",
             () -> session.visibility().only(session.selection().ids())));
     out.add(action("Show all items", "", "visible unhide", session.visibility()::all));
     out.add(
@@ -165,7 +166,7 @@ final class FindEverything {
                         i.item().kind().title() + ", " + i.source(),
                         "",
                         () -> {
-                          session.selectedProperty().set(java.util.Optional.of(i.id()));
+                          session.selectedProperty().set(Optional.of(i.id()));
                           session.goTo(List.of(i.id()));
                         })));
   }

@@ -91,17 +91,17 @@ final class PlanPointer {
         Math.abs(e.getY() - pressY));
   }
 
-  /** Drawn to the right it takes what lies wholly in it, to the left what it touches. */
+  /** Takes what lies wholly in the rectangle; with Ctrl besides what is selected already. */
   private void select(MouseEvent e) {
     Rectangle2D r = rectangle(e);
-    double minE = window().eastAt(r.getMinX()), maxE = window().eastAt(r.getMaxX());
-    double minN = window().northAt(r.getMaxY()), maxN = window().northAt(r.getMinY());
     List<ItemId> found = new ArrayList<>();
-    if (e.getX() >= pressX) {
-      plan.seen().whollyWithin(minE, minN, maxE, maxN, i -> found.add(i.id()));
-    } else {
-      plan.seen().within(minE, minN, maxE, maxN, i -> found.add(i.id()));
-    }
+    plan.seen()
+        .whollyWithin(
+            window().eastAt(r.getMinX()),
+            window().northAt(r.getMaxY()),
+            window().eastAt(r.getMaxX()),
+            window().northAt(r.getMinY()),
+            i -> found.add(i.id()));
     if (e.isControlDown()) {
       session.selection().add(found);
     } else {

@@ -3,7 +3,6 @@ package wellspan.app.stage;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import wellspan.app.theme.Theme;
-import wellspan.core.describe.Finishes;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
@@ -42,12 +41,7 @@ final class SmallBodies {
   void draw(Item item, boolean chosen) {
     Mesh m = item.triangles().orElseThrow();
     Box b = item.bounds();
-    Color colour =
-        chosen
-            ? theme.accent()
-            : Finishes.standard(item)
-                .map(f -> Color.rgb(f.rgb() >> 16 & 0xFF, f.rgb() >> 8 & 0xFF, f.rgb() & 0xFF))
-                .orElseGet(() -> Theme.of(item.kind().stratum()));
+    Color colour = chosen ? theme.accent() : ItemColour.of(item);
     g.setFill(colour);
     double x = window.x(b.minE()), y = window.y(b.maxN());
     double w = b.width() / window.metresPerPixel(), h = b.depth() / window.metresPerPixel();

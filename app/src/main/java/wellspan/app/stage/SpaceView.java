@@ -37,11 +37,9 @@ import wellspan.app.theme.Theme;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
 import wellspan.core.build.Build;
-import wellspan.core.describe.Finishes;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Gathering;
 import wellspan.core.geom.Position;
-import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
 import wellspan.core.picture.Texture;
@@ -188,7 +186,7 @@ public final class SpaceView extends StackPane {
             when crowded
                 && f.mesh().triangleCount() <= FEW_TRIANGLES
                 && i.item().attributes().texture().isEmpty() ->
-            gathered.add(i.id(), f.mesh(), chosen ? theme.accent() : colour(i.item()));
+            gathered.add(i.id(), f.mesh(), chosen ? theme.accent() : ItemColour.of(i.item()));
         case Shape.Faces f ->
             surface(
                 meshes,
@@ -196,7 +194,7 @@ public final class SpaceView extends StackPane {
                 f.mesh(),
                 i.item().kind().is(Kind.TERRAIN)
                     ? Theme.of(i.item().kind().stratum())
-                    : colour(i.item()),
+                    : ItemColour.of(i.item()),
                 chosen,
                 i.item().attributes().texture());
         case Shape.Axis a ->
@@ -250,13 +248,6 @@ public final class SpaceView extends StackPane {
   private Point3D inPicture(Position p) {
     double h = Double.isNaN(p.height()) ? 0 : p.height() - zero.height();
     return new Point3D(p.east() - zero.east(), p.north() - zero.north(), h);
-  }
-
-  /** Of what it is made of, or of its stratum. */
-  private static Color colour(Item item) {
-    return Finishes.standard(item)
-        .map(f -> Color.rgb(f.rgb() >> 16 & 0xFF, f.rgb() >> 8 & 0xFF, f.rgb() & 0xFF))
-        .orElseGet(() -> Theme.of(item.kind().stratum()));
   }
 
   private void surface(
