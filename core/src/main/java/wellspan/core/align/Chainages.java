@@ -1,5 +1,6 @@
 package wellspan.core.align;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 
@@ -40,6 +41,33 @@ public record Chainages(double start, List<Equation> equations) {
       }
     }
     return label;
+  }
+
+  /**
+   * Distances from the start at which a label stands: none where an equation leaves it out, two and
+   * more where one uses it again.
+   *
+   * @param length of the alignment, metres
+   */
+  public List<Double> distances(double label, double length) {
+    List<Double> out = new ArrayList<>();
+    double from = 0;
+    double first = start;
+    boolean up = true;
+    for (int i = 0; i <= equations.size(); i++) {
+      double to = i < equations.size() ? equations.get(i).distance() : length;
+      double d = from + (up ? label - first : first - label);
+      boolean last = i == equations.size();
+      if (d >= from - ROUNDING && (last ? d <= to + ROUNDING : d < to - ROUNDING)) {
+        out.add(Math.clamp(d, 0, length));
+      }
+      if (!last) {
+        from = to;
+        first = equations.get(i).ahead();
+        up = equations.get(i).increasing();
+      }
+    }
+    return out;
   }
 
   /**

@@ -103,7 +103,12 @@ public record Kind(
     IfcSchema[] schemas = {IfcSchema.IFC4X3, IfcSchema.IFC4, IfcSchema.IFC2X3};
     for (int i = 0; i < schemas.length; i++) {
       String[] named = c[4 + i].split(" ");
-      classes.put(schemas[i], new EntityClass(named[0], named.length > 1 ? named[1] : ""));
+      classes.put(
+          schemas[i],
+          new EntityClass(
+              named[0],
+              named.length > 1 && !named[1].equals(".") ? named[1] : "",
+              named.length > 2 ? named[2].replace('_', ' ') : ""));
     }
     Optional<Finish> finish =
         c[8].isEmpty()

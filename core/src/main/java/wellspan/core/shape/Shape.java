@@ -21,6 +21,15 @@ public sealed interface Shape {
     return Optional.empty();
   }
 
+  /**
+   * The same with curved faces made anew for another chord tolerance; itself where there are none.
+   *
+   * @param chord metres
+   */
+  default Shape within(double chord) {
+    return this;
+  }
+
   /** Whether there is nothing that a file could hold: no triangle, no point. */
   default boolean isEmpty() {
     return false;
@@ -44,13 +53,29 @@ public sealed interface Shape {
    *
    * @param invisible vertex numbers, in threes, of faces that the designer marked as invisible;
    *     they are kept but are no part of the surface
+   * @param curved what they were made of for a tolerance; empty where they are as designed
    */
-  record Faces(Mesh mesh, int[] invisible) implements Shape {
+  record Faces(Mesh mesh, int[] invisible, Optional<Curved> curved) implements Shape {
     private static final int[] NONE = {};
+
+    /** As designed. */
+    public Faces(Mesh mesh, int[] invisible) {
+      this(mesh, invisible, Optional.empty());
+    }
 
     /** All of them visible. */
     public Faces(Mesh mesh) {
       this(mesh, NONE);
+    }
+
+    /** Made of curves for a chord tolerance in metres. */
+    public static Faces of(Curved curved, double chord) {
+      return new Faces(curved.mesh(chord), NONE, Optional.of(curved));
+    }
+
+    @Override
+    public Shape within(double chord) {
+      return curved.map(c -> (Shape) of(c, chord)).orElse(this);
     }
 
     @Override

@@ -82,6 +82,8 @@ final class AlignmentSection {
       List<RawElement> elements,
       List<RawProfile> profiles,
       List<RawEquation> equations,
+      List<CrossSectSection.Raw> sections,
+      List<String> leftOut,
       List<PropertySet> sets) {}
 
   Raw read() throws IOException {
@@ -92,6 +94,8 @@ final class AlignmentSection {
     List<RawElement> elements = new ArrayList<>();
     List<RawProfile> profiles = new ArrayList<>();
     List<RawEquation> equations = new ArrayList<>();
+    List<CrossSectSection.Raw> sections = new ArrayList<>();
+    List<String> leftOut = new ArrayList<>();
     List<PropertySet> sets = new ArrayList<>();
     while (xml.nextTag()) {
       switch (xml.name()) {
@@ -107,12 +111,21 @@ final class AlignmentSection {
                   xml.attribute("staIncrement").map(s -> s.equals("increasing")).orElse(true)));
           xml.skip();
         }
-        case "CrossSects" -> crossSections();
+        case "CrossSects" -> new CrossSectSection(xml, counts).read(sections, leftOut);
         default -> countAndSkip();
       }
     }
     return new Raw(
-        name, line, Double.isNaN(start) ? 0 : start, length, elements, profiles, equations, sets);
+        name,
+        line,
+        Double.isNaN(start) ? 0 : start,
+        length,
+        elements,
+        profiles,
+        equations,
+        sections,
+        leftOut,
+        sets);
   }
 
   private void countAndSkip() throws IOException {
@@ -120,12 +133,6 @@ final class AlignmentSection {
       counts.merge(xml.name(), 1, Integer::sum);
     }
     xml.skip();
-  }
-
-  private void crossSections() throws IOException {
-    while (xml.nextTag()) {
-      countAndSkip();
-    }
   }
 
   /** The elements of a {@code CoordGeom}. */

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import wellspan.core.align.Alignment;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
@@ -43,6 +44,7 @@ public final class LandXmlReader {
   private final NamedPoints named = new NamedPoints();
   private LinearUnit unit;
   private LinearUnit elevations;
+  private double radians = 1;
   private DeclaredSystem system = DeclaredSystem.NONE;
   private String version = "";
 
@@ -145,6 +147,12 @@ public final class LandXmlReader {
     while (xml.nextTag()) {
       unit = lengthUnit(xml, "linearUnit", unit);
       elevations = lengthUnit(xml, "elevationUnit", elevations);
+      radians =
+          switch (xml.attribute("angularUnit").orElse("radians")) {
+            case "decimal degrees", "decimal dd.mm.ss" -> Math.PI / 180;
+            case "grads" -> Math.PI / 200;
+            default -> 1;
+          };
       xml.skip();
     }
   }
@@ -246,9 +254,25 @@ public final class LandXmlReader {
       made.sourcePoints(s);
     }
     AlignmentMaker maker = new AlignmentMaker(metres, up, named, findings);
+    RoadItems roads = new RoadItems(metres, up, radians, names, findings);
     for (AlignmentSection.Raw a : alignments) {
       String name = names.of("alignment", a.name());
-      maker.make(a).ifPresent(line -> made.add(Item.alignment(name, line), a.sets()));
+      Optional<Alignment> line = maker.make(a);
+      if (line.isPresent()) {
+        made.add(Item.alignment(name, line.get()), a.sets());
+        roads.of(name, line.get(), a).forEach(made::add);
+      } else if (!a.sections().isEmpty()) {
+        findings.add(
+            Finding.error(
+                    RECEIVE,
+                    "section.alignment",
+                    name,
+                    a.sections().size()
+                        + " cross sections of "
+                        + name
+                        + " are left out, since their alignment could not be read.")
+                .withFigure(Figure.count(a.sections().size(), "sections")));
+      }
     }
     for (SectionItems.RawPointGroup g : groups) {
       Item points = made.group(g, names.of("points", g.name()));

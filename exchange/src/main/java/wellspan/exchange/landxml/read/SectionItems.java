@@ -51,6 +51,10 @@ final class SectionItems {
     return items;
   }
 
+  void add(Item item) {
+    items.add(item);
+  }
+
   void add(Item item, List<PropertySet> sets) {
     items.add(item.saying(Description.of(sets, Optional.empty())));
   }

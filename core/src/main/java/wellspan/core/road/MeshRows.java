@@ -1,0 +1,142 @@
+package wellspan.core.road;
+
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.Map;
+import wellspan.core.geom.Mesh;
+
+/**
+ * Joins rows of points to triangles. Points of a row that coincide are one; triangles without area
+ * between them fall away. The diagonal of each strip runs from the left point of a row to the right
+ * point of the next, above and below alike, so that a twisted course keeps its thickness.
+ */
+final class MeshRows {
+  private static final double SAME = 1e-9;
+
+  private final boolean closed;
+  private double[] xyz = new double[3 * 1024];
+  private int points;
+  private int[] triangles = new int[3 * 2048];
+  private int corners;
+  private SectionRing last;
+  private int[] lastRow;
+
+  MeshRows(boolean closed) {
+    this.closed = closed;
+  }
+
+  /** Starts a body of its own. */
+  void open() {
+    last = null;
+    lastRow = null;
+  }
+
+  void row(SectionRing r, double[] at) {
+    int[] row = new int[r.size()];
+    for (int i = 0; i < row.length; i++) {
+      int same = -1;
+      if (r.isFlat()) { // an edge in which a body ends: above and below are the same points
+        for (int j = 0; j < i && same < 0; j++) {
+          same = coincide(at, i, j) ? j : -1;
+        }
+      } else if (i > 0 && coincide(at, i, i - 1)) {
+        same = i - 1;
+      } else if (closed && i == row.length - 1 && coincide(at, i, 0)) {
+        same = 0;
+      }
+      row[i] = same >= 0 ? row[same] : point(at, i);
+    }
+    if (lastRow == null) {
+      if (closed && !r.isFlat()) {
+        cap(r, row, true);
+      }
+    } else {
+      for (int i = 0; i + (closed ? 0 : 1) < row.length; i++) {
+        strip(r, row, i, (i + 1) % row.length);
+      }
+    }
+    last = r;
+    lastRow = row;
+  }
+
+  /** Ends the body. */
+  void close() {
+    if (closed && last != null && !last.isFlat()) {
+      cap(last, lastRow, false);
+    }
+  }
+
+  private static boolean coincide(double[] at, int i, int j) {
+    return Math.abs(at[3 * i] - at[3 * j]) < SAME
+        && Math.abs(at[3 * i + 1] - at[3 * j + 1]) < SAME
+        && Math.abs(at[3 * i + 2] - at[3 * j + 2]) < SAME;
+  }
+
+  private int point(double[] at, int i) {
+    if (3 * points == xyz.length) {
+      xyz = Arrays.copyOf(xyz, 2 * xyz.length);
+    }
+    System.arraycopy(at, 3 * i, xyz, 3 * points, 3);
+    return points++;
+  }
+
+  /** Outlines run counter-clockwise seen along the axis: outside is on the right of a strip. */
+  private void strip(SectionRing r, int[] row, int i, int j) {
+    int a = lastRow[i];
+    int b = lastRow[j];
+    int c = row[j];
+    int d = row[i];
+    double way = last.offset()[j] - last.offset()[i] + r.offset()[j] - r.offset()[i];
+    if (Math.abs(way) < SAME) {
+      way = last.level()[j] - last.level()[i] + r.level()[j] - r.level()[i];
+    }
+    if (way > 0) { // i is the left point: from it here to j ahead
+      triangle(a, c, b);
+      triangle(a, d, c);
+    } else {
+      triangle(b, a, d);
+      triangle(b, d, c);
+    }
+  }
+
+  private void triangle(int a, int b, int c) {
+    if (a == b || b == c || c == a) {
+      return;
+    }
+    if (corners == triangles.length) {
+      triangles = Arrays.copyOf(triangles, 2 * corners);
+    }
+    triangles[corners++] = a;
+    triangles[corners++] = b;
+    triangles[corners++] = c;
+  }
+
+  private void cap(SectionRing r, int[] row, boolean first) {
+    Map<Integer, Integer> own = new HashMap<>();
+    int[] loop = new int[row.length];
+    int n = 0;
+    for (int i = 0; i < row.length; i++) {
+      if (own.putIfAbsent(row[i], i) == null) {
+        loop[n++] = i;
+      }
+    }
+    if (n < 3) {
+      return;
+    }
+    int[] t = CarriedSection.cap(r, Arrays.copyOf(loop, n));
+    for (int k = 0; k < t.length; k += 3) {
+      int a = row[t[k]];
+      int b = row[t[k + 1]];
+      int c = row[t[k + 2]];
+      if (first) { // seen along the axis the first cap looks back
+        triangle(a, b, c);
+      } else {
+        triangle(a, c, b);
+      }
+    }
+  }
+
+  Mesh mesh() {
+    return new Mesh(Arrays.copyOf(xyz, 3 * points), Arrays.copyOf(triangles, corners));
+  }
+}

@@ -1,0 +1,90 @@
+package wellspan.core.road;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import wellspan.core.align.Alignment;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
+
+/** What is known of a part of a road: own facts, and the standard quantities of its kind. */
+public final class RoadFacts {
+  /** Name of the own set: no standard set holds chainages, strings or numbers of courses. */
+  public static final String SET = "Wellspan_RoadPart";
+
+  private RoadFacts() {}
+
+  /**
+   * @param road name of the road
+   * @param volume of the part, cubic metres
+   */
+  public static List<PropertySet> of(String road, Alignment axis, RoadPart part, double volume) {
+    CarriedSection b = part.body();
+    double length = b.length();
+    double width = b.meanWidth();
+    double thickness =
+        part.thickness() > 0 ? part.thickness() : width > 0 ? b.meanArea() / width : 0;
+    Map<String, PropertyValue> v = new LinkedHashMap<>();
+    v.put("Road", new PropertyValue.Label(road));
+    v.put("Part", new PropertyValue.Label(part.name()));
+    put(v, "Side", part.side());
+    put(v, "LeftString", b.between().get(0));
+    put(v, "RightString", b.between().get(1));
+    v.put("Number", new PropertyValue.Count(part.number()));
+    put(v, "Material", part.material());
+    v.put("StartChainage", new PropertyValue.Length(axis.chainages().at(b.from())));
+    v.put("EndChainage", new PropertyValue.Length(axis.chainages().at(b.to())));
+    v.put("Length", new PropertyValue.Length(length));
+    v.put("Width", new PropertyValue.Length(width));
+    List<PropertySet> out = new ArrayList<>();
+    if (b.isSolid()) {
+      v.put("Thickness", new PropertyValue.Length(thickness));
+      v.put("SectionArea", new PropertyValue.Area(b.meanArea()));
+      v.put("Volume", volume(volume));
+      quantities(part.kind(), length, width, thickness, volume, out);
+    }
+    out.addFirst(new PropertySet(SET, v));
+    return out;
+  }
+
+  private static void put(Map<String, PropertyValue> v, String name, String text) {
+    if (!text.isEmpty()) {
+      v.put(name, new PropertyValue.Label(text));
+    }
+  }
+
+  private static PropertyValue volume(double cubicMetres) {
+    return new PropertyValue.Measure("IfcVolumeMeasure", cubicMetres);
+  }
+
+  private static void quantities(
+      String kind,
+      double length,
+      double width,
+      double thickness,
+      double volume,
+      List<PropertySet> out) {
+    Map<String, PropertyValue> q = new LinkedHashMap<>();
+    q.put("Length", new PropertyValue.Length(length));
+    q.put("Width", new PropertyValue.Length(width));
+    switch (kind) {
+      case "kerb" -> {
+        q.put("Height", new PropertyValue.Length(thickness));
+        q.put("Volume", volume(volume));
+        out.add(new PropertySet("Qto_KerbBaseQuantities", q, true));
+      }
+      case "side slope", "road fill" -> {
+        q.put("Depth", new PropertyValue.Length(thickness));
+        q.put("CompactedVolume", volume(volume));
+        out.add(new PropertySet("Qto_EarthworksFillBaseQuantities", q, true));
+      }
+      case "road cut" -> {} // the standard's set is of the opening, not of the body
+      default -> {
+        q.put("Thickness", new PropertyValue.Length(thickness));
+        q.put("Volume", volume(volume));
+        out.add(new PropertySet("Qto_CourseBaseQuantities", q, true));
+      }
+    }
+  }
+}

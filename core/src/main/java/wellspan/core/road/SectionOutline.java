@@ -1,0 +1,110 @@
+package wellspan.core.road;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.GeometryFactory;
+import org.locationtech.jts.geom.Polygon;
+import org.locationtech.jts.geom.util.GeometryFixer;
+import org.locationtech.jts.operation.valid.IsValidOp;
+
+/** Makes the outline of a design surface, counter-clockwise seen along the alignment. */
+final class SectionOutline {
+  private static final double SAME = 1e-9;
+
+  private SectionOutline() {}
+
+  /** Says why there is no outline. */
+  static final class Refused extends Exception {
+    private static final long serialVersionUID = 1;
+
+    Refused(String why) {
+      super(why);
+    }
+  }
+
+  static SectionRing of(CrossSection c, DesignArea a) throws Refused {
+    List<SectionPoint> points = new ArrayList<>();
+    for (SectionPoint p : a.points()) {
+      if (!Double.isFinite(p.offset()) || !Double.isFinite(p.level())) {
+        throw new Refused("a point has no offset or no level.");
+      }
+      if (points.isEmpty() || !same(points.getLast(), p) || a.form() == DesignArea.Form.AREA) {
+        points.add(p);
+      }
+    }
+    if (a.form() == DesignArea.Form.AREA) {
+      if (points.size() > 3
+          && same(points.getFirst(), points.getLast())
+          && !ring(c, points, true).isFlat()) {
+        points.removeLast(); // the first point may be repeated; in an edge it has its pair
+      }
+    }
+    if (points.size() < (a.form() == DesignArea.Form.AREA ? 3 : 2)) {
+      throw new Refused("it has " + points.size() + " points.");
+    }
+    if (a.form() == DesignArea.Form.TOP) {
+      if (points.getFirst().offset() > points.getLast().offset()) {
+        Collections.reverse(points);
+      }
+      List<SectionPoint> ring = new ArrayList<>();
+      for (SectionPoint p : points) {
+        String code = p.code().isEmpty() ? "" : p.code() + "\u2193"; // its foot has a code too
+        ring.add(new SectionPoint(p.offset(), p.level() - a.thickness(), code));
+      }
+      ring.addAll(points.reversed());
+      points = ring;
+    }
+    SectionRing r = ring(c, points, a.form() != DesignArea.Form.LINE);
+    if (!r.closed() || r.isFlat() && enclosed(points) < SectionRing.NO_AREA) {
+      return r;
+    }
+    if (r.isFlat() || crosses(points)) {
+      throw new Refused("its outline crosses itself. Ask for a corrected section.");
+    }
+    if (r.area() < 0) {
+      List<SectionPoint> turned = new ArrayList<>(points.subList(1, points.size()).reversed());
+      turned.addFirst(points.getFirst());
+      return ring(c, turned, true);
+    }
+    return r;
+  }
+
+  private static boolean same(SectionPoint a, SectionPoint b) {
+    return Math.abs(a.offset() - b.offset()) < SAME && Math.abs(a.level() - b.level()) < SAME;
+  }
+
+  private static SectionRing ring(CrossSection c, List<SectionPoint> points, boolean closed) {
+    return new SectionRing(
+        c.distance(),
+        c.skew(),
+        points.stream().mapToDouble(SectionPoint::offset).toArray(),
+        points.stream().mapToDouble(SectionPoint::level).toArray(),
+        points.stream().map(SectionPoint::code).toList(),
+        closed);
+  }
+
+  private static boolean crosses(List<SectionPoint> points) {
+    return !new IsValidOp(polygon(points)).isValid();
+  }
+
+  /** Area that is enclosed, whatever way round: a loop of an eight counts as much as the other. */
+  private static double enclosed(List<SectionPoint> points) {
+    return GeometryFixer.fix(polygon(points)).getArea();
+  }
+
+  private static Polygon polygon(List<SectionPoint> points) {
+    List<Coordinate> ring = new ArrayList<>();
+    for (SectionPoint p : points) {
+      Coordinate at = new Coordinate(p.offset(), p.level());
+      if (ring.isEmpty() || !ring.getLast().equals2D(at)) {
+        ring.add(at);
+      }
+    }
+    ring.add(ring.getFirst());
+    return ring.size() < 4
+        ? new GeometryFactory().createPolygon()
+        : new GeometryFactory().createPolygon(ring.toArray(new Coordinate[0]));
+  }
+}

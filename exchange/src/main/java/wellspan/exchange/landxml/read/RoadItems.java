@@ -1,0 +1,277 @@
+package wellspan.exchange.landxml.read;
+
+import static wellspan.core.finding.Stop.RECEIVE;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.attribute.Attributes;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.Finish;
+import wellspan.core.finding.Figure;
+import wellspan.core.finding.Finding;
+import wellspan.core.geom.Polyline;
+import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
+import wellspan.core.road.CrossSection;
+import wellspan.core.road.DesignArea;
+import wellspan.core.road.RoadFacts;
+import wellspan.core.road.RoadPart;
+import wellspan.core.road.RoadParts;
+import wellspan.core.road.SectionPoint;
+import wellspan.core.shape.Curved;
+import wellspan.core.shape.Shape;
+import wellspan.exchange.file.UniqueNames;
+
+/** Makes courses, kerbs and slopes of the cross sections of an alignment, in metres. */
+final class RoadItems {
+  /** A slope above this is a percentage: no crossfall is that steep. */
+  private static final double PERCENT = 1.5;
+
+  private final double metres;
+  private final double up;
+  private final UniqueNames names;
+  private final List<Finding> findings;
+  private final double radians;
+
+  /**
+   * @param metres in the file's unit
+   * @param up metres in the file's unit of levels
+   * @param radians in the file's unit of angles
+   */
+  RoadItems(double metres, double up, double radians, UniqueNames names, List<Finding> findings) {
+    this.metres = metres;
+    this.up = up;
+    this.radians = radians;
+    this.names = names;
+    this.findings = findings;
+  }
+
+  List<Item> of(String road, Alignment axis, AlignmentSection.Raw raw) {
+    for (String part : raw.leftOut()) {
+      findings.add(
+          Finding.error(RECEIVE, "landxml.left-out", road, road + ": left out is " + part));
+    }
+    List<Item> out = new ArrayList<>();
+    if (raw.sections().isEmpty()) {
+      return out;
+    }
+    double[] distances = distances(road, axis, raw);
+    List<CrossSection> sections = new ArrayList<>();
+    boolean skewed = false;
+    for (int i = 0; i < distances.length; i++) {
+      CrossSectSection.Raw s = raw.sections().get(i);
+      List<DesignArea> areas = new ArrayList<>();
+      for (CrossSectSection.RawDesign d : s.designs()) {
+        areas.add(area(road, axis, distances[i], s, d));
+      }
+      skewed |= s.skew() != 0;
+      sections.add(new CrossSection(distances[i], s.skew() * radians, areas));
+    }
+    if (skewed) {
+      findings.add(
+          Finding.note(
+              RECEIVE,
+              "section.skew",
+              road,
+              road
+                  + " has cross sections at an angle; angleSkew is taken clockwise from the square to the alignment."));
+    }
+    for (RoadPart p : RoadParts.of(axis, sections, findings)) {
+      part(road, axis, p).ifPresent(out::add);
+    }
+    grounds(axis, raw, distances, out);
+    return out;
+  }
+
+  /** Chainages of sections count along the line, unless only the labels fit all of them. */
+  private double[] distances(String road, Alignment axis, AlignmentSection.Raw raw) {
+    int n = raw.sections().size();
+    double length = axis.length();
+    double[] along = new double[n];
+    double[] labelled = new double[n];
+    boolean alongFits = true;
+    boolean labelsFit = true;
+    for (int i = 0; i < n; i++) {
+      double station = raw.sections().get(i).station();
+      along[i] = (station - raw.start()) * metres;
+      alongFits &= along[i] > -1e-3 && along[i] < length + 1e-3;
+      List<Double> at = axis.chainages().distances(station * metres, length);
+      labelsFit &= !at.isEmpty();
+      labelled[i] = at.isEmpty() ? Double.NaN : at.getFirst();
+    }
+    if (alongFits || !labelsFit || axis.chainages().equations().isEmpty()) {
+      return along;
+    }
+    findings.add(
+        Finding.note(
+            RECEIVE,
+            "section.chainages",
+            road,
+            road
+                + ": the chainages of its cross sections are taken as displayed ones, since as distances along the line some would lie beyond its end."));
+    return labelled;
+  }
+
+  private DesignArea area(
+      String road,
+      Alignment axis,
+      double distance,
+      CrossSectSection.Raw s,
+      CrossSectSection.RawDesign d) {
+    List<SectionPoint> points = new ArrayList<>();
+    double offset = 0;
+    double level = axis.profile().map(p -> p.levelAt(distance)).orElse(Double.NaN);
+    boolean slopes = false;
+    for (CrossSectSection.RawPoint p : d.points()) {
+      if (p.slope()) {
+        double slope = Math.abs(p.numbers()[0]) > PERCENT ? p.numbers()[0] / 100 : p.numbers()[0];
+        double along = p.numbers()[1] * metres;
+        offset += along;
+        level += slope * Math.abs(along);
+        slopes = true;
+      } else {
+        offset = p.numbers()[0] * metres;
+        level = p.numbers()[1] * up;
+      }
+      points.add(new SectionPoint(offset, level, p.code()));
+    }
+    if (slopes) {
+      findings.add(
+          Finding.note(
+              RECEIVE,
+              "section.slopes",
+              road,
+              road
+                  + ", line "
+                  + s.line()
+                  + ": points of "
+                  + d.name()
+                  + " are given by slope and distance; they are taken as horizontal distances from the axis on, slopes above 1.5 as per cent."));
+    }
+    double thickness = Double.isNaN(d.thickness()) ? 0 : d.thickness() * metres;
+    return new DesignArea(
+        d.name(),
+        d.side(),
+        d.material(),
+        d.description(),
+        form(d, points, thickness),
+        thickness,
+        points);
+  }
+
+  private static DesignArea.Form form(
+      CrossSectSection.RawDesign d, List<SectionPoint> points, double thickness) {
+    String said = d.closed().toLowerCase(Locale.ROOT);
+    if (said.equals("true") || said.equals("1")) {
+      return DesignArea.Form.AREA;
+    }
+    if (said.isEmpty() && comesBack(points)) {
+      return DesignArea.Form.AREA;
+    }
+    return thickness > 0 ? DesignArea.Form.TOP : DesignArea.Form.LINE;
+  }
+
+  /** Whether points run to one side and back again, as an outline does and a surface does not. */
+  private static boolean comesBack(List<SectionPoint> points) {
+    boolean right = false;
+    boolean left = false;
+    for (int i = 0; i + 1 < points.size(); i++) {
+      double step = points.get(i + 1).offset() - points.get(i).offset();
+      right |= step > 1e-6;
+      left |= step < -1e-6;
+    }
+    return right && left;
+  }
+
+  private Optional<Item> part(String road, Alignment axis, RoadPart p) {
+    Kind kind = Kind.of(p.kind());
+    String name = names.of(kind.id(), p.name());
+    Shape.Faces faces = Shape.Faces.of(p.body(), Curved.USUAL_CHORD);
+    boolean solid = p.body().isSolid();
+    if (faces.isEmpty()) {
+      return Optional.empty();
+    }
+    if (solid && !faces.mesh().isClosed()) {
+      findings.add(
+          Finding.error(
+              RECEIVE,
+              "section.solid",
+              name,
+              name + " of " + road + " makes no closed body and is left out."));
+      return Optional.empty();
+    }
+    if (solid && p.body().isCutAtCentre()) {
+      findings.add(
+          Finding.warning(
+              RECEIVE,
+              "section.centre",
+              name,
+              name
+                  + " of "
+                  + road
+                  + " reaches beyond the centre of a curve; it is cut where another place of the axis is nearer."));
+    }
+    double volume = solid ? p.body().exactVolume() : 0;
+    Description said =
+        Description.of(RoadFacts.of(road, axis, p, volume), finish(kind, p.material()))
+            .withClosed(solid);
+    Attributes a = Attributes.NONE.withLayer(road).with(said);
+    return Optional.of(new Item(name, kind, faces, a));
+  }
+
+  private static Optional<Finish> finish(Kind kind, String material) {
+    return material.isEmpty()
+        ? kind.finish()
+        : Optional.of(new Finish(material, Finish.colour(material)));
+  }
+
+  /** Ground sections as lines across the alignment, one item for each surface. */
+  private void grounds(
+      Alignment axis, AlignmentSection.Raw raw, double[] distances, List<Item> out) {
+    Map<String, List<Polyline>> lines = new LinkedHashMap<>();
+    int shortOnes = 0;
+    for (int i = 0; i < distances.length; i++) {
+      CrossSectSection.Raw s = raw.sections().get(i);
+      if (distances[i] < -1e-3 || distances[i] > axis.length() + 1e-3) {
+        continue; // named with the section
+      }
+      AlignmentPoint p = axis.at(distances[i]);
+      double right = p.direction() - Math.PI / 2 - s.skew() * radians;
+      for (CrossSectSection.RawGround g : s.grounds()) {
+        for (double[] pairs : g.stretches()) {
+          if (pairs.length < 6) {
+            shortOnes++;
+            continue;
+          }
+          double[] xyz = new double[pairs.length];
+          for (int k = 0; k < pairs.length; k += 3) { // the list is read northing first
+            double offset = pairs[k + 1] * metres;
+            xyz[k] = p.east() + offset * Math.cos(right);
+            xyz[k + 1] = p.north() + offset * Math.sin(right);
+            xyz[k + 2] = pairs[k] * up;
+          }
+          lines.computeIfAbsent(g.name(), n -> new ArrayList<>()).add(new Polyline(xyz));
+        }
+      }
+    }
+    if (shortOnes > 0) {
+      findings.add(
+          Finding.warning(
+                  RECEIVE,
+                  "line.short",
+                  raw.name(),
+                  raw.name()
+                      + ": "
+                      + shortOnes
+                      + " ground sections have fewer than two points and were left out.")
+              .withFigure(Figure.count(shortOnes, "lines")));
+    }
+    lines.forEach((name, l) -> out.add(Item.string(names.of("string", name), l).on(raw.name())));
+  }
+}
