@@ -2,6 +2,7 @@ package wellspan.core.road;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.FaceTriangulator;
 import wellspan.core.geom.Mesh;
@@ -79,6 +80,11 @@ public final class CarriedSection implements Curved {
       }
     }
     return false;
+  }
+
+  @Override
+  public OptionalDouble planLength() {
+    return OptionalDouble.of(length());
   }
 
   @Override

@@ -1,5 +1,6 @@
 package wellspan.core.shape;
 
+import java.util.OptionalDouble;
 import wellspan.core.geom.Mesh;
 
 /**
@@ -17,4 +18,9 @@ public interface Curved {
    * @param chord largest distance between a chord and its curve, metres, greater than 0
    */
   Mesh mesh(double chord);
+
+  /** Length in plan by which it is known, metres: of a pipe between the centres of its chambers. */
+  default OptionalDouble planLength() {
+    return OptionalDouble.empty();
+  }
 }

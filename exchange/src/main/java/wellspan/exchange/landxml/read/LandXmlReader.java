@@ -41,10 +41,14 @@ public final class LandXmlReader {
   private final List<PlanFeatureSection.Raw> features = new ArrayList<>();
   private final List<AlignmentSection.Raw> alignments = new ArrayList<>();
   private final List<SectionItems.RawPointGroup> groups = new ArrayList<>();
+  private final List<PipeNetworkSection.Raw> networks = new ArrayList<>();
+  private final Map<SectionUnits.Of, LinearUnit> sectionUnits = new LinkedHashMap<>();
   private final NamedPoints named = new NamedPoints();
   private LinearUnit unit;
   private LinearUnit elevations;
   private double radians = 1;
+  private double directions = 1;
+  private boolean imperial;
   private DeclaredSystem system = DeclaredSystem.NONE;
   private String version = "";
 
@@ -81,6 +85,9 @@ public final class LandXmlReader {
             each(xml, "Surface", () -> surfaces.add(new SurfaceSection(xml, unread).read()));
         case "Alignments" ->
             each(xml, "Alignment", () -> alignments.add(new AlignmentSection(xml, unread).read()));
+        case "PipeNetworks" ->
+            each(
+                xml, "PipeNetwork", () -> networks.add(new PipeNetworkSection(xml, unread).read()));
         case "CgPoints" -> points(xml);
         case "PlanFeatures" ->
             each(
@@ -147,14 +154,25 @@ public final class LandXmlReader {
     while (xml.nextTag()) {
       unit = lengthUnit(xml, "linearUnit", unit);
       elevations = lengthUnit(xml, "elevationUnit", elevations);
-      radians =
-          switch (xml.attribute("angularUnit").orElse("radians")) {
-            case "decimal degrees", "decimal dd.mm.ss" -> Math.PI / 180;
-            case "grads" -> Math.PI / 200;
-            default -> 1;
-          };
+      imperial = xml.name().equals("Imperial");
+      for (SectionUnits.Of of : SectionUnits.Of.values()) {
+        String attribute = of.name().toLowerCase(java.util.Locale.ROOT) + "Unit";
+        if (xml.attribute(attribute).isPresent()) {
+          sectionUnits.put(of, lengthUnit(xml, attribute, LinearUnit.METRE));
+        }
+      }
+      radians = angleUnit(xml.attribute("angularUnit").orElse("radians"));
+      directions = angleUnit(xml.attribute("directionUnit").orElse("radians"));
       xml.skip();
     }
+  }
+
+  private static double angleUnit(String name) {
+    return switch (name) {
+      case "decimal degrees", "decimal dd.mm.ss" -> Math.PI / 180;
+      case "grads" -> Math.PI / 200;
+      default -> 1;
+    };
   }
 
   private LinearUnit lengthUnit(XmlCursor xml, String attribute, LinearUnit before) {
@@ -273,6 +291,13 @@ public final class LandXmlReader {
                         + " are left out, since their alignment could not be read.")
                 .withFigure(Figure.count(a.sections().size(), "sections")));
       }
+    }
+    if (!networks.isEmpty()) {
+      SectionUnits units = new SectionUnits(unit == null ? LinearUnit.METRE : unit, imperial);
+      sectionUnits.forEach(units::declare);
+      new NetworkItems(metres, up, units, directions, named, names, findings)
+          .of(networks)
+          .forEach(made::add);
     }
     for (SectionItems.RawPointGroup g : groups) {
       Item points = made.group(g, names.of("points", g.name()));

@@ -1,0 +1,353 @@
+package wellspan.core.network;
+
+import static wellspan.core.finding.Stop.RECEIVE;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import wellspan.core.finding.Figure;
+import wellspan.core.finding.Finding;
+import wellspan.core.geom.Position;
+
+/**
+ * Makes bodies of the pipes and chambers of networks. Pipes run straight between the centres of
+ * their chambers at the levels of the inverts that name them, and end at the outer face of the
+ * chamber's wall. What is not given and has to be assumed is said.
+ */
+public final class NetworkBodies {
+  private static final double COVER = 0.10;
+  private static final double BELOW_LOWEST_PIPE = 0.10;
+  private static final double ASSUMED_NODE = 0.60;
+
+  private final List<Finding> findings;
+  private final List<NetworkBody> out = new ArrayList<>();
+  private final Map<String, Chamber> anywhere = new HashMap<>();
+  private final List<String> assumedWalls = new ArrayList<>();
+  private final List<String> assumedSizes = new ArrayList<>();
+  private final List<String> assumedSumps = new ArrayList<>();
+
+  private NetworkBodies(List<Finding> findings) {
+    this.findings = findings;
+  }
+
+  /**
+   * @param networks of one file; pipes may end at chambers of another one
+   * @param findings takes what is wrong or assumed
+   */
+  public static List<NetworkBody> of(List<Network> networks, List<Finding> findings) {
+    return new NetworkBodies(findings).bodies(networks);
+  }
+
+  private List<NetworkBody> bodies(List<Network> networks) {
+    for (Network n : networks) {
+      n.chambers().forEach(c -> anywhere.putIfAbsent(c.name(), c));
+    }
+    for (Network n : networks) {
+      Map<String, Chamber> own = new LinkedHashMap<>();
+      for (Chamber c : n.chambers()) {
+        own.putIfAbsent(c.name(), c);
+        chamber(n, c);
+      }
+      List<LaidPipe> laid = new ArrayList<>();
+      for (Pipe p : n.pipes()) {
+        lay(n, own, p).ifPresent(laid::add);
+      }
+      for (LaidPipe p : laid) {
+        pipe(n, p);
+      }
+      NetworkChecks.check(n, own, laid, findings);
+    }
+    assumed("network.wall", assumedWalls, "have no wall thickness; one by their size is assumed");
+    assumed(
+        "network.size",
+        assumedSizes,
+        "have no measures in the file; a box of 0.6 m is shown in their place");
+    assumed(
+        "network.sump",
+        assumedSumps,
+        "have no level of their floor; 0.1 m below their lowest pipe is taken");
+    return out;
+  }
+
+  private void assumed(String code, List<String> names, String what) {
+    if (!names.isEmpty()) {
+      findings.add(
+          Finding.note(
+                  RECEIVE,
+                  code,
+                  "",
+                  names.size()
+                      + " of the network"
+                      + (names.size() == 1
+                          ? " (" + names.getFirst() + ") "
+                          : ", the first " + names.getFirst() + ", ")
+                      + what
+                      + ".")
+              .withFigure(Figure.count(names.size())));
+    }
+  }
+
+  private void error(String code, String item, String sentence) {
+    findings.add(Finding.error(RECEIVE, code, item, sentence));
+  }
+
+  private void chamber(Network n, Chamber c) {
+    if (c.form() instanceof Chamber.Form.None) {
+      return; // pipes meet, nothing is built
+    }
+    if (!Double.isFinite(c.east()) || !Double.isFinite(c.north())) {
+      error(
+          "network.place",
+          c.name(),
+          "The chamber " + c.name() + " of " + n.name() + " has no place and is left out.");
+      return;
+    }
+    boolean node =
+        c.form() instanceof Chamber.Form.Inlet || c.form() instanceof Chamber.Form.Outlet;
+    Chamber.Form form =
+        node ? new Chamber.Form.Rectangular(ASSUMED_NODE, ASSUMED_NODE, 0) : c.form();
+    double size =
+        form instanceof Chamber.Form.Round r
+            ? r.diameter()
+            : form instanceof Chamber.Form.Rectangular b ? Math.min(b.length(), b.width()) : 0;
+    if (!(size > 0)) {
+      error(
+          "network.size.none",
+          c.name(),
+          "The chamber " + c.name() + " of " + n.name() + " has no size and is left out.");
+      return;
+    }
+    double wall = c.wall();
+    if (!(wall > 0)) {
+      wall = size > 1.2 ? 0.15 : 0.12;
+      (node ? assumedSizes : assumedWalls).add(c.name());
+    }
+    double floor = c.sump();
+    if (!Double.isFinite(floor)) {
+      Optional<Double> lowest = c.lowestInvert();
+      if (lowest.isEmpty()) {
+        error(
+            "network.level",
+            c.name(),
+            "The chamber "
+                + c.name()
+                + " of "
+                + n.name()
+                + " has neither a level of its floor nor a pipe with a level, and is left out.");
+        return;
+      }
+      floor = lowest.get() - BELOW_LOWEST_PIPE;
+      if (!node) {
+        assumedSumps.add(c.name());
+      }
+    }
+    double rim = c.rim();
+    if (!Double.isFinite(rim) && node) {
+      rim = floor + 1;
+    }
+    if (!Double.isFinite(rim) || rim - COVER <= floor) {
+      error(
+          "network.level",
+          c.name(),
+          "The chamber "
+              + c.name()
+              + " of "
+              + n.name()
+              + (Double.isFinite(rim)
+                  ? String.format(
+                      Locale.ROOT, " has its rim at %.3f, not above its floor at %.3f,", rim, floor)
+                  : " has no level of its rim")
+              + " and is left out.");
+      return;
+    }
+    ChamberBody body = new ChamberBody(c.east(), c.north(), form, rim, floor, wall, wall, COVER);
+    String kind =
+        c.form() instanceof Chamber.Form.Inlet
+            ? "gully"
+            : c.form() instanceof Chamber.Form.Outlet ? "outfall" : "chamber";
+    out.add(
+        new NetworkBody(c.name(), kind, c.material(), n.name(), body, NetworkFacts.of(n, c, body)));
+  }
+
+  /** A pipe with its ends: centres of chambers, lowest inside points. */
+  record LaidPipe(Pipe pipe, Chamber start, Chamber end, Position from, Position to) {
+    double planLength() {
+      return Math.hypot(to.east() - from.east(), to.north() - from.north());
+    }
+
+    /** Fall over length in plan, positive falling. */
+    double slope() {
+      return (from.height() - to.height()) / planLength();
+    }
+  }
+
+  private Optional<LaidPipe> lay(Network n, Map<String, Chamber> own, Pipe p) {
+    Chamber start = own.getOrDefault(p.start(), anywhere.get(p.start()));
+    Chamber end = own.getOrDefault(p.end(), anywhere.get(p.end()));
+    if (start == null || end == null) {
+      error(
+          "network.chamber",
+          p.name(),
+          "The pipe "
+              + p.name()
+              + " of "
+              + n.name()
+              + " names "
+              + (start == null ? p.start() : p.end())
+              + " as a chamber, which does not exist; the pipe is left out. Ask for the whole network.");
+      return Optional.empty();
+    }
+    if (!(p.section().height() > 0) || !(p.section().width() > 0)) {
+      error(
+          "network.size.none",
+          p.name(),
+          "The pipe " + p.name() + " of " + n.name() + " has no size and is left out.");
+      return Optional.empty();
+    }
+    double run = Math.hypot(end.east() - start.east(), end.north() - start.north());
+    if (!(run > 1e-6)) {
+      error(
+          "network.length",
+          p.name(),
+          "The pipe "
+              + p.name()
+              + " of "
+              + n.name()
+              + " starts and ends at one place and is left out.");
+      return Optional.empty();
+    }
+    double from = invert(start, p.name(), "out");
+    double to = invert(end, p.name(), "in");
+    if (Double.isNaN(from) && Double.isNaN(to)) {
+      from = start.sump();
+      to = end.sump();
+      if (Double.isNaN(from) || Double.isNaN(to)) {
+        error(
+            "network.invert",
+            p.name(),
+            "The pipe "
+                + p.name()
+                + " of "
+                + n.name()
+                + " has no level at either end and is left out. Ask for its inverts.");
+        return Optional.empty();
+      }
+      doubt(n, p, "at both ends; the floors of its chambers are taken");
+    } else if (Double.isNaN(from) || Double.isNaN(to)) {
+      boolean first = Double.isNaN(from);
+      double other = first ? to : from;
+      Chamber at = first ? start : end;
+      double level =
+          Double.isFinite(p.slope()) ? other + (first ? 1 : -1) * p.slope() * run : at.sump();
+      if (Double.isNaN(level)) {
+        error(
+            "network.invert",
+            p.name(),
+            "The pipe "
+                + p.name()
+                + " of "
+                + n.name()
+                + " has no level at "
+                + at.name()
+                + " and is left out. Ask for its inverts.");
+        return Optional.empty();
+      }
+      doubt(
+          n,
+          p,
+          "at "
+              + at.name()
+              + "; it is taken from "
+              + (Double.isFinite(p.slope()) ? "its slope" : "the chamber's floor"));
+      from = first ? level : from;
+      to = first ? to : level;
+    }
+    return Optional.of(
+        new LaidPipe(
+            p,
+            start,
+            end,
+            new Position(start.east(), start.north(), from),
+            new Position(end.east(), end.north(), to)));
+  }
+
+  private void doubt(Network n, Pipe p, String what) {
+    error(
+        "network.invert.assumed",
+        p.name(),
+        "The pipe " + p.name() + " of " + n.name() + " has no level " + what + ". Check it.");
+  }
+
+  /** Level of the invert that names a pipe, the one of a flow direction before others. */
+  private static double invert(Chamber c, String pipe, String direction) {
+    double found = Double.NaN;
+    for (Chamber.Invert i : c.inverts()) {
+      if (i.pipe().equals(pipe)) {
+        if (i.direction().equals(direction)) {
+          return i.level();
+        }
+        found = Double.isNaN(found) ? i.level() : found;
+      }
+    }
+    return found;
+  }
+
+  private void pipe(Network n, LaidPipe l) {
+    Pipe p = l.pipe();
+    double wall = p.wall();
+    if (!(wall > 0)) {
+      wall = Math.max(0.005, 0.1 * Math.min(p.section().height(), p.section().width()));
+      assumedWalls.add(p.name());
+    }
+    double run = l.planLength();
+    double direction =
+        Math.atan2(l.to().north() - l.from().north(), l.to().east() - l.from().east());
+    double first = outer(l.start(), direction);
+    double last = outer(l.end(), direction);
+    if (first + last >= run) { // the chambers touch: shown from centre to centre
+      first = 0;
+      last = 0;
+    }
+    PipeBody body =
+        new PipeBody(
+            p.section(),
+            wall,
+            between(l.from(), l.to(), first / run),
+            between(l.from(), l.to(), 1 - last / run),
+            run);
+    String kind = p.section().open() ? "channel" : "pipe";
+    out.add(
+        new NetworkBody(p.name(), kind, p.material(), n.name(), body, NetworkFacts.of(n, l, body)));
+  }
+
+  private static Position between(Position a, Position b, double t) {
+    return new Position(
+        a.east() + t * (b.east() - a.east()),
+        a.north() + t * (b.north() - a.north()),
+        a.height() + t * (b.height() - a.height()));
+  }
+
+  /** From the centre of a chamber to the outer face of its wall in a direction, metres. */
+  private static double outer(Chamber c, double direction) {
+    return switch (c.form()) {
+      case Chamber.Form.Round r ->
+          r.diameter() / 2 + (c.wall() > 0 ? c.wall() : r.diameter() > 1.2 ? 0.15 : 0.12);
+      case Chamber.Form.Rectangular b -> {
+        double w = c.wall() > 0 ? c.wall() : Math.min(b.length(), b.width()) > 1.2 ? 0.15 : 0.12;
+        double a = direction - b.direction();
+        double along = Math.abs(Math.cos(a));
+        double across = Math.abs(Math.sin(a));
+        yield Math.min(
+            along > 1e-12 ? (b.length() / 2 + w) / along : Double.POSITIVE_INFINITY,
+            across > 1e-12 ? (b.width() / 2 + w) / across : Double.POSITIVE_INFINITY);
+      }
+      case Chamber.Form.Inlet i -> ASSUMED_NODE / 2 + 0.12;
+      case Chamber.Form.Outlet o -> ASSUMED_NODE / 2 + 0.12;
+      case Chamber.Form.None none -> 0;
+    };
+  }
+}

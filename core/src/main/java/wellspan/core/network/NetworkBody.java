@@ -1,0 +1,23 @@
+package wellspan.core.network;
+
+import java.util.List;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.shape.Curved;
+
+/**
+ * A pipe or a chamber as a body.
+ *
+ * @param name as in the source, not unique
+ * @param kind id of the kind of item that it is
+ * @param material empty where it is not said
+ * @param network name of the network it is part of
+ * @param body its geometry
+ * @param sets what is known of it, and what its source says
+ */
+public record NetworkBody(
+    String name,
+    String kind,
+    String material,
+    String network,
+    Curved body,
+    List<PropertySet> sets) {}
