@@ -1,5 +1,7 @@
 package wellspan.cli;
 
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -28,6 +30,8 @@ import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.extract.Extract;
+import wellspan.core.extract.Split;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.BasePoints;
@@ -59,6 +63,8 @@ final class ConvertCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
   @Mixin private ReadingOptions reading;
+
+  @Mixin private ExtractOptions parts;
 
   @Parameters(
       paramLabel = "IN... OUT",
@@ -141,7 +147,8 @@ final class ConvertCommand implements Callable<Integer> {
           out + " is also an input. A received file is never written over; choose another name.");
     }
     ReadingRule rule = reading.rule();
-    List<Parcel.Piece> pieces = new ArrayList<>();
+    Extract extract = parts.extract();
+    parts.split(); // says early what is wrong with it
     List<Finding> doubts = new ArrayList<>();
     UniqueNames origins = new UniqueNames();
     Map<Path, Received> read = new LinkedHashMap<>();
@@ -152,47 +159,131 @@ final class ConvertCommand implements Callable<Integer> {
       read.put(in, r);
     }
     SystemOption.Named system = system(read.values());
-    Box box = Box.EMPTY;
-    GlobalIds ids =
-        new GlobalIds(UUID.nameUUIDFromBytes(inputs().getBytes(StandardCharsets.UTF_8)));
-    for (Map.Entry<Path, Received> in : read.entrySet()) {
-      String file = in.getKey().getFileName().toString();
-      String origin = origins.of("", file); // two folders may hold files of one name
-      for (Item e : placed(file, in.getValue(), system, doubts).items()) {
-        Item item = e;
-        if (format.carries(item)) {
-          box = box.union(item.bounds());
-          ItemId id = ItemId.of(origin, item);
-          pieces.add(Packing.loosePiece(ids, id, e, format, file));
-        }
-      }
-    }
-    if (pieces.isEmpty()) {
+    List<Taken> taken = taken(read, extract, system, origins, doubts);
+    if (taken.stream().noneMatch(t -> format.carries(t.item()))) {
       throw new IllegalArgumentException(
           "Nothing to write: "
               + (read.values().stream().allMatch(r -> r.items().isEmpty())
                   ? "nothing that can be delivered was found."
-                  : refusal(format, read.values())));
+                  : taken.isEmpty()
+                      ? "no item lies in what was asked for."
+                      : refusal(format, taken)));
     }
+    Box box =
+        taken.stream()
+            .filter(t -> format.carries(t.item()))
+            .map(t -> t.item().bounds())
+            .reduce(Box.EMPTY, Box::union);
     Frame frame = frame(system, box);
     say(FrameChecks.check(frame, box), "");
-    Parcel parcel =
-        Packing.loose(
-            out.getFileName().toString().replaceFirst("\\.[^.]*$", ""),
-            format,
-            where.frame(frame),
-            lengths,
-            ids,
-            pieces);
-    DeliveryRun.Outcome o =
-        DeliveryRun.run(
-            out.getFileName().toString(), parcel, doubts, out, Clock.systemUTC(), Progress.NONE);
-    if (json) {
-      spec.commandLine().getOut().println(ReceiptJson.node(o.receipt()).toPrettyString());
-    } else {
-      DeliverCommand.text(spec.commandLine().getOut(), o);
+    boolean whole = true;
+    List<JsonNode> receipts = new ArrayList<>();
+    for (Map.Entry<Path, List<Taken>> file : files(out, taken).entrySet()) {
+      Optional<DeliveryRun.Outcome> o =
+          write(file.getKey(), file.getValue(), format, where.frame(frame), lengths, doubts);
+      if (o.isEmpty()) {
+        continue;
+      }
+      whole &= o.get().receipt().proof().whole();
+      receipts.add(ReceiptJson.node(o.get().receipt()));
+      if (!json) {
+        DeliverCommand.text(spec.commandLine().getOut(), o.get());
+      }
     }
-    return o.receipt().proof().whole() ? Main.DONE : Main.ERRORS_FOUND;
+    if (json) {
+      JsonNode all =
+          parts.split().isPresent()
+              ? JsonNodeFactory.instance.arrayNode().addAll(receipts)
+              : receipts.getFirst();
+      spec.commandLine().getOut().println(all.toPrettyString());
+    }
+    return whole ? Main.DONE : Main.ERRORS_FOUND;
+  }
+
+  /** An item that goes into a file, with where it came from. */
+  private record Taken(Item item, ItemId id, String file) {}
+
+  private List<Taken> taken(
+      Map<Path, Received> read,
+      Extract extract,
+      SystemOption.Named system,
+      UniqueNames origins,
+      List<Finding> doubts) {
+    List<Taken> out = new ArrayList<>();
+    List<Item> all = new ArrayList<>();
+    for (Map.Entry<Path, Received> in : read.entrySet()) {
+      String file = in.getKey().getFileName().toString();
+      String origin = origins.of("", file); // two folders may hold files of one name
+      List<Item> items = placed(file, in.getValue(), system, doubts).items();
+      all.addAll(items);
+      List<Finding> told = new ArrayList<>();
+      for (Item i : extract.of(items, told)) {
+        out.add(new Taken(i, ItemId.of(origin, i), file));
+      }
+      say(told, "");
+      told.stream().filter(Finding::isError).forEach(doubts::add);
+    }
+    List<String> missing = extract.notFound(all);
+    if (!missing.isEmpty()) {
+      throw new IllegalArgumentException(
+          "Nothing is named or of the kind "
+              + String.join(", ", missing)
+              + "; inspect shows names and kinds. Nothing was written.");
+    }
+    return out;
+  }
+
+  /** The files to write, with what goes into each. */
+  private Map<Path, List<Taken>> files(Path out, List<Taken> taken) {
+    Map<Path, List<Taken>> all = new LinkedHashMap<>();
+    Optional<Split> split = parts.split();
+    if (split.isEmpty()) {
+      all.put(out, taken);
+      return all;
+    }
+    String name = out.getFileName().toString();
+    int dot = name.lastIndexOf('.');
+    split
+        .get()
+        .deal(taken.stream().map(Taken::item).toList())
+        .forEach(
+            (part, dealt) ->
+                all.put(
+                    out.resolveSibling(name.substring(0, dot) + "-" + part + name.substring(dot)),
+                    dealt.stream()
+                        .map(
+                            p ->
+                                new Taken(
+                                    p.item(), taken.get(p.of()).id(), taken.get(p.of()).file()))
+                        .toList()));
+    return all;
+  }
+
+  /** Writes and proves a file; nothing where the format holds none of what goes into it. */
+  private Optional<DeliveryRun.Outcome> write(
+      Path out,
+      List<Taken> taken,
+      DeliveryFormat format,
+      Frame frame,
+      LinearUnit lengths,
+      List<Finding> doubts)
+      throws IOException {
+    GlobalIds ids =
+        new GlobalIds(UUID.nameUUIDFromBytes(inputs().getBytes(StandardCharsets.UTF_8)));
+    List<Parcel.Piece> pieces = new ArrayList<>();
+    for (Taken t : taken) {
+      if (format.carries(t.item())) {
+        pieces.add(Packing.loosePiece(ids, t.id(), t.item(), format, t.file()));
+      }
+    }
+    if (pieces.isEmpty()) {
+      return Optional.empty();
+    }
+    String name = out.getFileName().toString();
+    Parcel parcel =
+        Packing.loose(name.replaceFirst("\\.[^.]*$", ""), format, frame, lengths, ids, pieces);
+    return Optional.of(
+        DeliveryRun.run(name, parcel, doubts, out, Clock.systemUTC(), Progress.NONE));
   }
 
   /** By the ending of the output, and by --schema or --drawing where there are several. */
@@ -228,10 +319,9 @@ final class ConvertCommand implements Callable<Integer> {
   }
 
   /** Why the format takes none of what was read. */
-  private static String refusal(DeliveryFormat format, Collection<Received> read) {
-    return read.stream()
-        .flatMap(r -> r.items().stream())
-        .map(i -> format.carriage(i, Frame.UNPLACED))
+  private static String refusal(DeliveryFormat format, List<Taken> taken) {
+    return taken.stream()
+        .map(t -> format.carriage(t.item(), Frame.UNPLACED))
         .flatMap(c -> c instanceof Carriage.Not n ? Stream.of(n.why()) : Stream.empty())
         .distinct()
         .collect(Collectors.joining(" "));

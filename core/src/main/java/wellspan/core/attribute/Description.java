@@ -49,6 +49,10 @@ public record Description(
     return new Description(entityClass, id, propertySets, finish, closed);
   }
 
+  public Description withSets(List<PropertySet> sets) {
+    return new Description(entityClass, globalId, sets, finish, closed);
+  }
+
   public Description withClosed(boolean body) {
     return new Description(entityClass, globalId, propertySets, finish, Optional.of(body));
   }

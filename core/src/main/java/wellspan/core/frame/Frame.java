@@ -5,6 +5,7 @@ import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.crs.CrsTextException;
 import wellspan.core.crs.OwnSystem;
+import wellspan.core.crs.WellKnownTexts;
 import wellspan.core.geom.Position;
 import wellspan.core.geom.Similarity;
 import wellspan.core.unit.LinearUnit;
@@ -59,6 +60,18 @@ public record Frame(
       String crs, String verticalDatum, Position basePoint, double rotationDegrees) {
     return new Frame(
         crs, "", verticalDatum, Double.NaN, basePoint, rotationDegrees, 1, LinearUnit.METRE, "");
+  }
+
+  /** Whether local coordinates are the shared ones. */
+  public boolean isShared() {
+    return basePoint.equals(new Position(0, 0, 0)) && rotationDegrees == 0 && scale == 1;
+  }
+
+  /** WKT 1 of its system, where there is one: its own, or the catalogue's. */
+  public Optional<String> wellKnownText() {
+    return definition.contains("[")
+        ? Optional.of(definition)
+        : system().filter(c -> !c.isOwn()).flatMap(WellKnownTexts::of);
   }
 
   public boolean isLocked() {

@@ -2,6 +2,7 @@ package wellspan.core.road;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.FaceTriangulator;
@@ -80,6 +81,36 @@ public final class CarriedSection implements Curved {
       }
     }
     return false;
+  }
+
+  /** The part between two distances along the axis; empty where it has none. */
+  Optional<CarriedSection> between(double from, double to) {
+    List<List<SectionRing>> cut = new ArrayList<>();
+    for (List<SectionRing> run : runs) {
+      double low = Math.max(from, run.getFirst().distance());
+      double high = Math.min(to, run.getLast().distance());
+      if (high - low < 1e-6) {
+        continue;
+      }
+      List<SectionRing> part = new ArrayList<>();
+      part.add(at(run, low));
+      run.stream()
+          .filter(r -> r.distance() > low + 1e-6 && r.distance() < high - 1e-6)
+          .forEach(part::add);
+      part.add(at(run, high));
+      cut.add(part);
+    }
+    return cut.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new CarriedSection(new RoadStations(stations.line()), cut));
+  }
+
+  private SectionRing at(List<SectionRing> run, double distance) {
+    int i = 0;
+    while (i + 2 < run.size() && run.get(i + 1).distance() < distance) {
+      i++;
+    }
+    return between(run.get(i), run.get(i + 1), distance);
   }
 
   @Override

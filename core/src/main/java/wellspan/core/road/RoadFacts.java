@@ -9,9 +9,9 @@ import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 
 /** What is known of a part of a road: own facts, and the standard quantities of its kind. */
-public final class RoadFacts {
+final class RoadFacts {
   /** Name of the own set: no standard set holds chainages, strings or numbers of courses. */
-  public static final String SET = "Wellspan_RoadPart";
+  static final String SET = "Wellspan_RoadPart";
 
   private RoadFacts() {}
 
@@ -19,7 +19,7 @@ public final class RoadFacts {
    * @param road name of the road
    * @param volume of the part, cubic metres
    */
-  public static List<PropertySet> of(String road, Alignment axis, RoadPart part, double volume) {
+  static List<PropertySet> of(String road, Alignment axis, RoadPart part, double volume) {
     CarriedSection b = part.body();
     double length = b.length();
     double width = b.meanWidth();

@@ -18,4 +18,9 @@ public record RoadPart(
     int number,
     String kind,
     double thickness,
-    CarriedSection body) {}
+    CarriedSection body) {
+  /** The same with another body. */
+  RoadPart with(CarriedSection other) {
+    return new RoadPart(name, side, material, number, kind, thickness, other);
+  }
+}

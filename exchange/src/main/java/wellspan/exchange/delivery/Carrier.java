@@ -3,6 +3,7 @@ package wellspan.exchange.delivery;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.List;
 import java.util.Map;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.Parcel;
@@ -16,6 +17,11 @@ import wellspan.core.receive.Received;
 public interface Carrier {
   /** The format it writes. */
   DeliveryFormat format();
+
+  /** Endings of the files that are written beside the main one and belong to it, without dot. */
+  default List<String> companions() {
+    return List.of();
+  }
 
   /**
    * Writes a file.

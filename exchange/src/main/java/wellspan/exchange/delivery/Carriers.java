@@ -8,6 +8,7 @@ import wellspan.core.deliver.FormatList;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.PointListFormat;
+import wellspan.core.deliver.ShapefileFormat;
 import wellspan.core.schema.IfcSchema;
 
 /**
@@ -25,7 +26,8 @@ public final class Carriers implements FormatList {
           new DxfCarrier(new DxfFormat(DxfRelease.R2000, false)),
           new DxfCarrier(new DxfFormat(DxfRelease.R2018, false)),
           new DxfCarrier(new DxfFormat(DxfRelease.R2018, true)),
-          new PointListCarrier(new PointListFormat()));
+          new PointListCarrier(new PointListFormat()),
+          new ShapefileCarrier(new ShapefileFormat()));
 
   @Override
   public List<DeliveryFormat> formats() {

@@ -104,28 +104,32 @@ public final class DeliveryRun {
     Path folder = target.toAbsolutePath().getParent();
     Files.createDirectories(folder);
     String fileName = String.valueOf(target.getFileName());
-    Path fresh = AtomicFile.fresh(target.toAbsolutePath());
+    Carrier carrier = Carriers.of(parcel.format());
+    FreshFiles fresh = FreshFiles.of(target.toAbsolutePath(), carrier.companions());
     PicturesBeside pictures =
         PicturesBeside.write(
             parcel, folder, FileStem.withoutEnding(fileName), progress.part(0, 0.05));
     Optional<PositionBeside.Fresh> place = Optional.empty();
     boolean delivered = false;
     try {
-      Carrier carrier = Carriers.of(parcel.format());
-      carrier.write(parcel, pictures.names(), fresh, fileName, clock, progress.part(0.05, 0.45));
+      carrier.write(
+          parcel, pictures.names(), fresh.main(), fileName, clock, progress.part(0.05, 0.45));
       if (!parcel.format().saysPlace(parcel.frame())) {
         place = Optional.of(PositionBeside.write(parcel, target.toAbsolutePath()));
       }
       String position = place.isPresent() ? place.get().read() : "";
-      Received arrived = carrier.readBack(parcel, fresh, position, progress.part(0.45, 0.8));
+      Received arrived = carrier.readBack(parcel, fresh.main(), position, progress.part(0.45, 0.8));
       Proof proof = Prover.compare(parcel, arrived, progress.part(0.8, 0.9)).with(lost);
       Path kept = proof.pass() ? target : folder.resolve(fileName + ".unproven");
       List<Receipt.SentFile> files = new ArrayList<>();
-      files.add(sent(kept, fresh, progress.part(0.9, 1)));
+      files.add(sent(kept, fresh.main(), progress.part(0.9, 1)));
+      for (Map.Entry<Path, Path> c : fresh.companions(kept).entrySet()) {
+        files.add(sent(c.getValue(), c.getKey(), Progress.NONE));
+      }
       for (Path p : pictures.files()) {
         files.add(sent(p, p, Progress.NONE));
       }
-      AtomicFile.move(fresh, kept); // from here on it is delivered and cannot be cancelled
+      fresh.keep(kept); // from here on it is delivered and cannot be cancelled
       delivered = true;
       if (place.isPresent()) {
         for (Path p : place.get().keep()) {
@@ -147,7 +151,7 @@ public final class DeliveryRun {
       if (!delivered) {
         pictures.discard();
       }
-      Files.deleteIfExists(fresh);
+      fresh.discard();
       if (place.isPresent()) {
         place.get().discard();
       }

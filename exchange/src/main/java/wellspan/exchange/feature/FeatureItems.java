@@ -231,7 +231,7 @@ public final class FeatureItems {
   }
 
   private static boolean standAlone(List<? extends Own<?>> features) {
-    return features.size() > 1
+    return (features.size() > 1 || !features.getFirst().feature().name().isEmpty())
         && features.size() <= OWN_ITEMS
         && features.stream().allMatch(o -> o.feature().saysAnything());
   }

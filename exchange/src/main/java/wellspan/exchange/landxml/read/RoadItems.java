@@ -20,7 +20,7 @@ import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
 import wellspan.core.road.CrossSection;
 import wellspan.core.road.DesignArea;
-import wellspan.core.road.RoadFacts;
+import wellspan.core.road.RoadBody;
 import wellspan.core.road.RoadPart;
 import wellspan.core.road.RoadParts;
 import wellspan.core.road.SectionPoint;
@@ -192,7 +192,8 @@ final class RoadItems {
   private Optional<Item> part(String road, Alignment axis, RoadPart p) {
     Kind kind = Kind.of(p.kind());
     String name = names.of(kind.id(), p.name());
-    Shape.Faces faces = Shape.Faces.of(p.body(), Curved.USUAL_CHORD);
+    RoadBody body = new RoadBody(road, axis, p);
+    Shape.Faces faces = Shape.Faces.of(body, Curved.USUAL_CHORD);
     boolean solid = p.body().isSolid();
     if (faces.isEmpty()) {
       return Optional.empty();
@@ -217,10 +218,7 @@ final class RoadItems {
                   + road
                   + " reaches beyond the centre of a curve; it is cut where another place of the axis is nearer."));
     }
-    double volume = solid ? p.body().exactVolume() : 0;
-    Description said =
-        Description.of(RoadFacts.of(road, axis, p, volume), finish(kind, p.material()))
-            .withClosed(solid);
+    Description said = Description.of(body.facts(), finish(kind, p.material())).withClosed(solid);
     Attributes a = Attributes.NONE.withLayer(road).with(said);
     return Optional.of(new Item(name, kind, faces, a));
   }

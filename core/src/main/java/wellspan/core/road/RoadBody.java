@@ -1,0 +1,48 @@
+package wellspan.core.road;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import wellspan.core.align.Alignment;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.geom.Mesh;
+import wellspan.core.shape.Curved;
+
+/**
+ * A part of a road as the geometry of an item.
+ *
+ * @param road name of the road
+ */
+public record RoadBody(String road, Alignment axis, RoadPart part) implements Curved {
+  @Override
+  public Mesh mesh(double chord) {
+    return part.body().mesh(chord);
+  }
+
+  @Override
+  public OptionalDouble planLength() {
+    return OptionalDouble.of(part.body().length());
+  }
+
+  /** What is known of it. */
+  public List<PropertySet> facts() {
+    CarriedSection b = part.body();
+    return RoadFacts.of(road, axis, part, b.isSolid() ? b.exactVolume() : 0);
+  }
+
+  /** The sets of an item with those of this body in the place of what they said before. */
+  public List<PropertySet> facts(List<PropertySet> before) {
+    List<PropertySet> fresh = facts();
+    List<PropertySet> out = new ArrayList<>();
+    for (PropertySet s : before) {
+      out.add(fresh.stream().filter(f -> f.name().equals(s.name())).findFirst().orElse(s));
+    }
+    return out;
+  }
+
+  /** The part between two distances along the axis; empty where it has none. */
+  public Optional<RoadBody> between(double from, double to) {
+    return part.body().between(from, to).map(b -> new RoadBody(road, axis, part.with(b)));
+  }
+}

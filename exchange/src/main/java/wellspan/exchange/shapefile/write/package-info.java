@@ -1,0 +1,2 @@
+/** Shapefiles as deliveries write them. */
+package wellspan.exchange.shapefile.write;
