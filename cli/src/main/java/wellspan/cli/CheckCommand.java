@@ -23,17 +23,19 @@ import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
 import wellspan.core.operation.Step;
 import wellspan.core.progress.Progress;
+import wellspan.exchange.bcf.write.BcfVersion;
 import wellspan.exchange.intake.SourceIntake;
 
-/** {@code check JOB}: the findings of a job. */
+/** {@code check JOB}: the findings of a job; {@code check FILE --ids}: requirements on a model. */
 @Command(
     name = "check",
-    description = "Lists the findings of a job; exit 1 if any is an error.",
+    description =
+        "Lists the findings of a job; exit 1 if any is an error. With --ids: checks a model against requirements; exit 1 if a specification fails.",
     mixinStandardHelpOptions = true)
 final class CheckCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
 
-  @Parameters(paramLabel = "JOB", description = "folder of the job")
+  @Parameters(paramLabel = "JOB|FILE", description = "folder of the job, or an IFC file")
   private Path job;
 
   @Option(names = "--json", description = "as JSON")
@@ -45,8 +47,43 @@ final class CheckCommand implements Callable<Integer> {
       description = "adds the step that mends the findings of a code, such as terrain.spike")
   private String mend;
 
+  @Option(
+      names = "--ids",
+      paramLabel = "FILE.ids",
+      description = "requirements that the model is checked against")
+  private Path ids;
+
+  @Option(names = "--html", paramLabel = "OUT", description = "the report as a page")
+  private Path html;
+
+  @Option(
+      names = "--bcf",
+      paramLabel = "OUT",
+      description = "what fails as BCF, a topic for each specification")
+  private Path bcf;
+
+  @Option(
+      names = "--bcf-version",
+      paramLabel = "3.0|2.1",
+      description = "version of BCF (${DEFAULT-VALUE} if not given)")
+  private String bcfVersion = "3.0";
+
   @Override
   public Integer call() throws IOException {
+    if (ids != null) {
+      if (mend != null) {
+        throw new IllegalArgumentException("--mend is for jobs and --ids for models; give one.");
+      }
+      return new ModelCheck(spec.commandLine(), job, ids)
+          .run(json, html, bcf, BcfVersion.named(bcfVersion));
+    }
+    if (html != null || bcf != null) {
+      throw new IllegalArgumentException("--html and --bcf go with --ids FILE.ids.");
+    }
+    if (!java.nio.file.Files.isDirectory(job)) {
+      throw new IllegalArgumentException(
+          job + " is no folder of a job. To check a model give its requirements: --ids FILE.ids.");
+    }
     if (mend == null) {
       JobStore store = new JobStore(job);
       return tell(SourceIntake.build(store, store.open(), Progress.NONE));

@@ -289,7 +289,9 @@ final class ConvertCommand implements Callable<Integer> {
   /** By the ending of the output, and by --schema or --drawing where there are several. */
   private DeliveryFormat format(Path out, String ending) {
     List<DeliveryFormat> ofEnding =
-        DeliveryFormat.all().stream().filter(f -> ending.endsWith(f.ending())).toList();
+        DeliveryFormat.all().stream()
+            .filter(f -> f.endings().stream().anyMatch(ending::endsWith))
+            .toList();
     if (ofEnding.size() == 1) {
       return ofEnding.getFirst();
     }
@@ -298,7 +300,7 @@ final class ConvertCommand implements Callable<Integer> {
           out
               + ": name the output with one of the endings "
               + DeliveryFormat.all().stream()
-                  .map(DeliveryFormat::ending)
+                  .flatMap(f -> f.endings().stream())
                   .distinct()
                   .collect(Collectors.joining(", "))
               + ".");

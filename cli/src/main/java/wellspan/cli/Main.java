@@ -24,6 +24,7 @@ import picocli.CommandLine.Command;
     },
     subcommands = {
       InspectCommand.class,
+      DescribeCommand.class,
       CheckCommand.class,
       DeliverCommand.class,
       ConvertCommand.class,

@@ -21,6 +21,11 @@ public interface DeliveryFormat {
   /** Of the file's name, with its dot. */
   String ending();
 
+  /** All endings by which a written file may be named; the usual one first. */
+  default List<String> endings() {
+    return List.of(ending());
+  }
+
   /** Decimals that coordinates are written with in a unit. */
   int decimals(LinearUnit unit);
 

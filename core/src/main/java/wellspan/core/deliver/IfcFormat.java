@@ -52,6 +52,12 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
     return of.title();
   }
 
+  /** The second is the same model packed. */
+  @Override
+  public List<String> endings() {
+    return List.of(ending(), ".ifczip");
+  }
+
   @Override
   public String ending() {
     return ".ifc";

@@ -21,10 +21,12 @@ final class RoadFacts {
    */
   static List<PropertySet> of(String road, Alignment axis, RoadPart part, double volume) {
     CarriedSection b = part.body();
-    double length = b.length();
-    double width = b.meanWidth();
+    double length = rounded(b.length());
+    double width = rounded(b.meanWidth());
     double thickness =
-        part.thickness() > 0 ? part.thickness() : width > 0 ? b.meanArea() / width : 0;
+        part.thickness() > 0
+            ? part.thickness()
+            : width > 0 ? rounded(b.meanArea() / b.meanWidth()) : 0;
     Map<String, PropertyValue> v = new LinkedHashMap<>();
     v.put("Road", new PropertyValue.Label(road));
     v.put("Part", new PropertyValue.Label(part.name()));
@@ -46,6 +48,11 @@ final class RoadFacts {
     }
     out.addFirst(new PropertySet(SET, v));
     return out;
+  }
+
+  /** To a thousandth of a millimetre, so that a course of 40 mm is one of 0.04 m. */
+  private static double rounded(double metres) {
+    return Math.round(metres * 1e6) / 1e6;
   }
 
   private static void put(Map<String, PropertyValue> v, String name, String text) {

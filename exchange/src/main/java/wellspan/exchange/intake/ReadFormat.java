@@ -17,6 +17,7 @@ import wellspan.exchange.gpkg.read.GeoPackageReader;
 import wellspan.exchange.grid.read.AsciiGridReader;
 import wellspan.exchange.grid.read.GeoTiffGridReader;
 import wellspan.exchange.ifc.read.IfcReader;
+import wellspan.exchange.ifc.read.PackedStep;
 import wellspan.exchange.image.read.ImageReader;
 import wellspan.exchange.kml.read.KmlReader;
 import wellspan.exchange.landxml.read.LandXmlReader;
@@ -91,6 +92,10 @@ record ReadFormat(String title, Knows knows, Reads reads, boolean utf16) {
               "GeoPackage",
               h -> GeoPackageReader.isDatabase(h.bytes()),
               (f, r, p) -> GeoPackageReader.read(f, p)),
+          binary(
+              "IFC",
+              h -> KmlReader.isPacked(h.bytes()) && PackedStep.isPacked(h.file()),
+              (f, r, p) -> IfcReader.read(f, p)),
           binary(
               "KMZ", h -> KmlReader.isPacked(h.bytes()), (f, r, p) -> KmlReader.readPacked(f, p)),
           text("IFC", h -> h.text().contains("ISO-10303-21"), (f, r, p) -> IfcReader.read(f, p)),

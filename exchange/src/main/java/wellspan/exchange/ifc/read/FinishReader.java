@@ -26,15 +26,37 @@ final class FinishReader {
     }
   }
 
+  /** Colour of an object's shape, 0xRRGGBB; empty if none is given. */
+  Optional<Integer> colour(Instance object) {
+    return object
+        .ref("Representation")
+        .map(d -> d.refs("Representations"))
+        .orElse(List.of())
+        .stream()
+        .flatMap(r -> r.refs("Items").stream())
+        .map(i -> colour(i, 0))
+        .filter(java.util.Objects::nonNull)
+        .findFirst();
+  }
+
+  /** Of an item itself, else of what it maps; null if none is given. */
+  private Integer colour(Instance item, int depth) {
+    Integer own = colours.get(item.id());
+    if (own != null || depth > DEPTH || !item.isA("IFCMAPPEDITEM")) {
+      return own;
+    }
+    return item.ref("MappingSource").flatMap(m -> m.ref("MappedRepresentation")).stream()
+        .flatMap(r -> r.refs("Items").stream())
+        .map(i -> colour(i, depth + 1))
+        .filter(java.util.Objects::nonNull)
+        .findFirst()
+        .orElse(null);
+  }
+
   /** Empty if neither material nor colour is given. */
   Optional<Finish> of(Instance object) {
     String material = materials.getOrDefault(object.id(), "");
-    Optional<Integer> rgb =
-        object.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of()).stream()
-            .flatMap(r -> r.refs("Items").stream())
-            .map(i -> colours.get(i.id()))
-            .filter(java.util.Objects::nonNull)
-            .findFirst();
+    Optional<Integer> rgb = colour(object);
     return material.isEmpty() && rgb.isEmpty()
         ? Optional.empty()
         : Optional.of(new Finish(material, rgb.orElseGet(() -> Finish.colour(material))));

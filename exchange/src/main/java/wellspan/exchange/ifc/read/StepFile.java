@@ -44,7 +44,7 @@ final class StepFile {
               + " MB; STEP files up to 2 000 MB can be read. Ask for it in parts.");
     }
     progress.step(0, "Reading " + file.getFileName());
-    StepFile f = new StepFile(file, Files.readAllBytes(file));
+    StepFile f = new StepFile(file, PackedStep.bytes(file, Integer.MAX_VALUE));
     try {
       f.scan(progress);
       f.index();

@@ -209,10 +209,10 @@ class LandXmlReaderTest {
                 + PYRAMID.replace(
                     "<Definition",
                     "<SourceData><PointFiles><PointFile/><PointFile/></PointFiles></SourceData><Watersheds><Watershed/><Watershed/></Watersheds><Definition")
-                + "<PipeNetworks/><Parcels/>");
+                + "<Monuments/><Parcels/>");
     assertThat(r.counts())
         .containsEntry("Watershed", 2)
-        .containsEntry("PipeNetworks", 1)
+        .containsEntry("Monuments", 1)
         .containsEntry("Parcels", 1)
         .containsEntry("Surface", 1);
     assertThat(r.findings())

@@ -1,0 +1,41 @@
+package wellspan.core.model;
+
+import java.util.List;
+
+/**
+ * A property or a quantity.
+ *
+ * @param kind how its values are meant
+ * @param values of a single one none or one; of a bounded one lower, upper and set point, where
+ *     {@link ModelValue.Unknown} of an empty type stands for one that is not given; of a table
+ *     defining and defined values in turn
+ */
+public record ModelProperty(String name, Kind kind, List<ModelValue> values) {
+
+  /** How values of a property are meant. */
+  public enum Kind {
+    /** One value. */
+    SINGLE,
+    /** Chosen out of an enumeration. */
+    ENUMERATED,
+    /** Several. */
+    LIST,
+    /** A range. */
+    BOUNDED,
+    /** Pairs. */
+    TABLE,
+    /** A quantity. */
+    QUANTITY,
+    /** A reference, or made of others: it is there and not compared. */
+    OTHER
+  }
+
+  public ModelProperty {
+    values = List.copyOf(values);
+  }
+
+  /** The values that are given. */
+  public List<ModelValue> given() {
+    return values.stream().filter(ModelValue::isGiven).toList();
+  }
+}

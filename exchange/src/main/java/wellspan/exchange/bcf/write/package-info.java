@@ -1,0 +1,2 @@
+/** Writes findings on models as buildingSMART's BCF. */
+package wellspan.exchange.bcf.write;

@@ -1,0 +1,2 @@
+/** Tables as files: CSV and workbooks. */
+package wellspan.exchange.table.write;
