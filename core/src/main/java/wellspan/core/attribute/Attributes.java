@@ -9,20 +9,27 @@ import wellspan.core.picture.Texture;
  * @param layer name of the layer or group it was received on, empty if there was none
  * @param said what its source says of it: class, identity, property sets, material and colour
  * @param texture a picture laid over it
+ * @param connection what it is joined to, where it is part of a network
  */
-public record Attributes(String layer, Description said, Optional<Texture> texture) {
-  public static final Attributes NONE = new Attributes("", Description.NONE, Optional.empty());
+public record Attributes(
+    String layer, Description said, Optional<Texture> texture, Optional<Connection> connection) {
+  public static final Attributes NONE =
+      new Attributes("", Description.NONE, Optional.empty(), Optional.empty());
 
   public Attributes with(Description d) {
-    return new Attributes(layer, d, texture);
+    return new Attributes(layer, d, texture, connection);
   }
 
   public Attributes withLayer(String name) {
-    return new Attributes(name, said, texture);
+    return new Attributes(name, said, texture, connection);
   }
 
   public Attributes withTexture(Optional<Texture> picture) {
-    return new Attributes(layer, said, picture);
+    return new Attributes(layer, said, picture, connection);
+  }
+
+  public Attributes withConnection(Optional<Connection> to) {
+    return new Attributes(layer, said, texture, to);
   }
 
   /** Made of a material, with the colour that goes with its name. */

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.attribute.Connection;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
@@ -26,6 +27,7 @@ public final class NetworkBodies {
   private final List<Finding> findings;
   private final List<NetworkBody> out = new ArrayList<>();
   private final Map<String, Chamber> anywhere = new HashMap<>();
+  private final Map<Chamber, List<Connection.Port>> ports = new HashMap<>();
   private final List<String> assumedWalls = new ArrayList<>();
   private final List<String> assumedSizes = new ArrayList<>();
   private final List<String> assumedSumps = new ArrayList<>();
@@ -46,16 +48,26 @@ public final class NetworkBodies {
     for (Network n : networks) {
       n.chambers().forEach(c -> anywhere.putIfAbsent(c.name(), c));
     }
+    Map<Network, List<LaidPipe>> all = new LinkedHashMap<>();
+    Map<Network, Map<String, Chamber>> chambers = new LinkedHashMap<>();
     for (Network n : networks) {
       Map<String, Chamber> own = new LinkedHashMap<>();
-      for (Chamber c : n.chambers()) {
-        own.putIfAbsent(c.name(), c);
-        chamber(n, c);
-      }
+      n.chambers().forEach(c -> own.putIfAbsent(c.name(), c));
       List<LaidPipe> laid = new ArrayList<>();
       for (Pipe p : n.pipes()) {
         lay(n, own, p).ifPresent(laid::add);
       }
+      all.put(n, laid);
+      chambers.put(n, own);
+      for (LaidPipe p : laid) {
+        port(p.start(), new Connection.Port(link(n, p, "start"), p.from(), true));
+        port(p.end(), new Connection.Port(link(n, p, "end"), p.to(), false));
+      }
+    }
+    for (Network n : networks) {
+      n.chambers().forEach(c -> chamber(n, c));
+      List<LaidPipe> laid = all.get(n);
+      Map<String, Chamber> own = chambers.get(n);
       for (LaidPipe p : laid) {
         pipe(n, p);
       }
@@ -71,6 +83,14 @@ public final class NetworkBodies {
         assumedSumps,
         "have no level of their floor; 0.1 m below their lowest pipe is taken");
     return out;
+  }
+
+  private static String link(Network n, LaidPipe p, String end) {
+    return n.name() + "/" + p.pipe().name() + "/" + end;
+  }
+
+  private void port(Chamber c, Connection.Port p) {
+    ports.computeIfAbsent(c, k -> new ArrayList<>()).add(p);
   }
 
   private void assumed(String code, List<String> names, String what) {
@@ -170,7 +190,13 @@ public final class NetworkBodies {
             ? "gully"
             : c.form() instanceof Chamber.Form.Outlet ? "outfall" : "chamber";
     out.add(
-        new NetworkBody(c.name(), kind, c.material(), n.name(), body, NetworkFacts.of(n, c, body)));
+        new NetworkBody(
+            c.name(),
+            kind,
+            c.material(),
+            new Connection(n.name(), n.type(), ports.getOrDefault(c, List.of())),
+            body,
+            NetworkFacts.of(n, c, body)));
   }
 
   /** A pipe with its ends: centres of chambers, lowest inside points. */
@@ -321,7 +347,18 @@ public final class NetworkBodies {
             run);
     String kind = p.section().open() ? "channel" : "pipe";
     out.add(
-        new NetworkBody(p.name(), kind, p.material(), n.name(), body, NetworkFacts.of(n, l, body)));
+        new NetworkBody(
+            p.name(),
+            kind,
+            p.material(),
+            new Connection(
+                n.name(),
+                n.type(),
+                List.of(
+                    new Connection.Port(link(n, l, "start"), body.from(), false),
+                    new Connection.Port(link(n, l, "end"), body.to(), true))),
+            body,
+            NetworkFacts.of(n, l, body)));
   }
 
   private static Position between(Position a, Position b, double t) {

@@ -1,6 +1,7 @@
 package wellspan.core.network;
 
 import java.util.List;
+import wellspan.core.attribute.Connection;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.shape.Curved;
 
@@ -10,7 +11,7 @@ import wellspan.core.shape.Curved;
  * @param name as in the source, not unique
  * @param kind id of the kind of item that it is
  * @param material empty where it is not said
- * @param network name of the network it is part of
+ * @param connection the network it is part of, and where others join it
  * @param body its geometry
  * @param sets what is known of it, and what its source says
  */
@@ -18,6 +19,6 @@ public record NetworkBody(
     String name,
     String kind,
     String material,
-    String network,
+    Connection connection,
     Curved body,
     List<PropertySet> sets) {}

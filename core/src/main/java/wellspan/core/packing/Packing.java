@@ -18,6 +18,7 @@ import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.Finishes;
 import wellspan.core.describe.KnownFacts;
+import wellspan.core.describe.StandardSets;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
@@ -124,7 +125,7 @@ public final class Packing {
     return new Description(
         c,
         globalId,
-        format.sets(item, facts),
+        sets(c, facts, item, format),
         faces ? Finishes.standard(item) : item.kind().finish(),
         faces
             ? Optional.of(
@@ -132,6 +133,15 @@ public final class Packing {
                     && item.shape() instanceof Shape.Faces b
                     && b.mesh().isClosed())
             : Optional.empty());
+  }
+
+  /** Standard sets made here fit the class; those of a received model stay as they are. */
+  private static List<PropertySet> sets(
+      EntityClass c, PropertySet facts, Item item, DeliveryFormat format) {
+    List<PropertySet> all = format.sets(item, facts);
+    return format.schema().isPresent() && item.said().entityClass().equals(EntityClass.NONE)
+        ? StandardSets.of(format.schema().get()).fitted(all, c.entity())
+        : all;
   }
 
   /**

@@ -9,6 +9,7 @@ import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.MovedAlignment;
+import wellspan.core.attribute.Connection;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.crs.CrsTextException;
@@ -248,8 +249,21 @@ public final class Placer {
 
   private Item move(Item item, PointMap m) throws Transformation.OutsideAreaException {
     Optional<Texture> texture = moved(item.name(), item.attributes().texture(), m);
+    Optional<Connection> connection = moved(item.attributes().connection(), m);
     return item.with(move(item.name(), item.shape(), m))
-        .with(item.attributes().withTexture(texture));
+        .with(item.attributes().withTexture(texture).withConnection(connection));
+  }
+
+  private static Optional<Connection> moved(Optional<Connection> connection, PointMap m)
+      throws Transformation.OutsideAreaException {
+    if (connection.isEmpty()) {
+      return connection;
+    }
+    List<Connection.Port> ports = new ArrayList<>();
+    for (Connection.Port p : connection.get().ports()) {
+      ports.add(new Connection.Port(p.link(), m.apply(p.at()), p.out()));
+    }
+    return Optional.of(new Connection(connection.get().network(), connection.get().type(), ports));
   }
 
   private Shape move(String name, Shape shape, PointMap m)

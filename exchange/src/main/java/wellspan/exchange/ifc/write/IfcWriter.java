@@ -15,6 +15,7 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -24,6 +25,7 @@ import wellspan.core.deliver.Parcel;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Band;
+import wellspan.core.item.Kind;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.Attribute;
@@ -47,8 +49,12 @@ public final class IfcWriter {
   private final FinishRecords finishes;
   private final MeshRecords meshes;
   private final List<Integer> inSite = new ArrayList<>();
+  private static final Kind COURSE = Kind.of("course");
+
   private final List<Integer> inRoad = new ArrayList<>();
   private final List<Integer> alignments = new ArrayList<>();
+  private final Map<String, List<Integer>> pavements = new LinkedHashMap<>();
+  private final TypeRecords types;
 
   private IfcWriter(Parcel parcel, Map<String, String> pictures, StepWriter step) {
     this.parcel = parcel;
@@ -56,6 +62,7 @@ public final class IfcWriter {
     this.step = step;
     schema = Schema.forFile(parcel.schema().id()).orElseThrow();
     local = new LocalCoordinates(parcel);
+    types = new TypeRecords(step, parcel, schema);
     representations = new Representations(step);
     lines = new LineRecords(step, local, representations);
     finishes = new FinishRecords(step, parcel);
@@ -108,16 +115,21 @@ public final class IfcWriter {
   private void write(Progress progress) throws IOException {
     PropertyRecords properties = new PropertyRecords(step, parcel);
     ProjectRecords project = new ProjectRecords(step, parcel, properties).write();
+    NetworkRecords networks = new NetworkRecords(step, parcel, project, local);
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
       progress.step((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
       representations.on(piece.item().layer());
       int object = piece(piece, project, properties);
       piece.description().finish().ifPresent(f -> finishes.made(object, f));
+      types.of(piece, object);
+      networks.element(piece, object);
       properties.attach(piece.key(), object, piece.description().propertySets());
     }
     representations.layers();
     finishes.materials();
+    types.write();
+    networks.systems();
     structure(project);
   }
 
@@ -161,6 +173,11 @@ public final class IfcWriter {
 
   private int contained(Parcel.Piece piece, int product) {
     boolean ground = piece.item().kind().stratum() == Band.GROUND;
+    if (piece.item().kind().is(COURSE)
+        && piece.description().entityClass().entity().equals("IfcCourse")) {
+      pavements.computeIfAbsent(piece.item().layer(), k -> new ArrayList<>()).add(product);
+      return product;
+    }
     (ground || parcel.schema() != IfcSchema.IFC4X3 ? inSite : inRoad).add(product);
     return product;
   }
@@ -234,7 +251,7 @@ public final class IfcWriter {
                             + ". Choose another class."))
             .attributes();
     StepValue[] values = new StepValue[attributes.size()];
-    boolean typed = c.predefinedType().isEmpty();
+    boolean typed = c.predefinedType().isEmpty() || types.hold(c);
     for (int i = 0; i < values.length; i++) {
       String name = attributes.get(i).name();
       if (name.equals("PredefinedType") && !c.predefinedType().isEmpty()) {
@@ -255,7 +272,31 @@ public final class IfcWriter {
     return step.add(c.entity(), values);
   }
 
+  /** The courses of a road are parts of its pavement, which lies in the road in their stead. */
+  private void pavements(ProjectRecords p) throws IOException {
+    for (Map.Entry<String, List<Integer>> road : pavements.entrySet()) {
+      String key = "pavement " + road.getKey();
+      int placement = step.add("IfcLocalPlacement", ref(p.sitePlacement()), ref(p.identity()));
+      int pavement =
+          occurrence(
+              new EntityClass("IfcPavement", "NOTDEFINED"),
+              Map.of(
+                  "GlobalId", text(id(key, "product")),
+                  "Name", text((road.getKey() + " pavement").strip()),
+                  "ObjectPlacement", ref(placement)));
+      inRoad.add(pavement);
+      step.root(
+          "IfcRelAggregates",
+          id(key, "courses"),
+          UNSET,
+          UNSET,
+          ref(pavement),
+          refs(road.getValue()));
+    }
+  }
+
   private void structure(ProjectRecords p) throws IOException {
+    pavements(p);
     List<Integer> parts = new ArrayList<>(List.of(p.site()));
     parts.addAll(alignments);
     step.root(

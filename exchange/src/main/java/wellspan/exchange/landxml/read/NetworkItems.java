@@ -85,7 +85,8 @@ final class NetworkItems {
               : Optional.of(new Finish(b.material(), Finish.colour(b.material())));
       Attributes a =
           Attributes.NONE
-              .withLayer(b.network())
+              .withLayer(b.connection().network())
+              .withConnection(Optional.of(b.connection()))
               .with(Description.of(b.sets(), finish).withClosed(true));
       Shape shape = Shape.Faces.of(b.body(), Curved.USUAL_CHORD);
       out.add(new Item(names.of(kind.id(), b.name()), kind, shape, a));
