@@ -216,14 +216,16 @@ class ShapeWindowTest extends WindowTest {
         .isEqualTo("Five metres");
   }
 
+  @SuppressWarnings("unchecked")
   @Test
   void theDistanceOfDrawnContoursIsChosenOnTheStage() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));
-    choose("#contour-interval", "contours every 5 m");
+    choose("#contour-interval", "every 5 m");
     interact(() -> lookup("#run-off").queryAs(javafx.scene.control.ToggleButton.class).fire());
     idle();
     assertThat(lookup("#contour-interval").query().isVisible()).isTrue();
-    interact(() -> lookup("Shade").queryAs(javafx.scene.control.ToggleButton.class).fire());
+    ComboBox<PlanView.SurfaceStyle> styles = lookup("#surface-style").queryAs(ComboBox.class);
+    interact(() -> styles.setValue(PlanView.SurfaceStyle.SHADE));
     assertThat(lookup("#contour-interval").query().isVisible()).isFalse();
   }
 }

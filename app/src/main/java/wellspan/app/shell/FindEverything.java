@@ -108,6 +108,12 @@ final class FindEverything {
             "Alt+3",
             "picture profile",
             () -> stage.show(StageView.Picture.SECTION)));
+    out.add(
+        action(
+            "Cross section under the plan",
+            "Alt+4",
+            "picture courses cut",
+            () -> stage.show(StageView.Picture.CROSS)));
     out.add(action("Show everything", "F", "fit zoom all", stage::fit));
     out.add(
         action(

@@ -307,6 +307,7 @@ public final class ShellView extends StackPane implements WindowActions {
       case DIGIT1 -> stage.show(StageView.Picture.PLAN);
       case DIGIT2 -> stage.show(StageView.Picture.SPACE);
       case DIGIT3 -> stage.show(StageView.Picture.SECTION);
+      case DIGIT4 -> stage.show(StageView.Picture.CROSS);
       default -> {
         return false;
       }

@@ -20,7 +20,7 @@ final class ShortcutsView extends StackPane {
           new String[] {"Ctrl+Z, Ctrl+Shift+Z", "undo, redo"},
           new String[] {"Ctrl+F", "findings"},
           new String[] {"Ctrl+L", "search items"},
-          new String[] {"Alt+1, Alt+2, Alt+3", "plan, 3D, long section"},
+          new String[] {"Alt+1 to Alt+4", "plan, 3D, long section, cross section under the plan"},
           new String[] {"F", "show everything"},
           new String[] {"arrows", "move the plan, turn the 3D picture"},
           new String[] {"+ and −", "nearer and farther"},

@@ -1,6 +1,7 @@
 package wellspan.app.shell;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
@@ -17,6 +18,7 @@ import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -143,11 +145,23 @@ final class StrataCell extends ListCell<StrataRows.Row> {
 
   private static String figure(Item item) {
     return switch (item.shape()) {
-      case Shape.Faces f -> Figures.count(f.mesh().triangleCount());
+      case Shape.Faces f ->
+          thickness(item)
+              .map(t -> Figures.number(1000 * t, 0) + " mm")
+              .orElseGet(() -> Figures.count(f.mesh().triangleCount()));
       case Shape.Axis a -> Figures.number(a.alignment().length(), 0) + " m";
       case Shape.Lines l -> Figures.number(l.planLength(), 0) + " m";
       case Shape.Points p -> Figures.count(p.points().size());
       case Shape.Picture g -> Figures.number(g.place().width(), 0) + " m";
     };
+  }
+
+  /** Of a course, as its source or its section says. */
+  private static Optional<Double> thickness(Item item) {
+    return item.said().propertySets().stream()
+        .map(set -> set.values().get("Thickness"))
+        .filter(PropertyValue.Length.class::isInstance)
+        .map(v -> ((PropertyValue.Length) v).metres())
+        .findFirst();
   }
 }

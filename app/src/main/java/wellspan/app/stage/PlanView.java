@@ -366,6 +366,9 @@ public final class PlanView extends Pane {
                   if (cover) {
                     int rgb = Finish.colour(i.item().attributes().material());
                     terrain.draw(m, new SurfaceLook.Tint(rgb));
+                  } else if (!i.item().kind().surface()) {
+                    terrain.draw(m, new SurfaceLook.Tint(ItemColour.rgb(i.item())));
+                    return;
                   }
                   terrain.draw(m, look());
                 });

@@ -1,6 +1,7 @@
 package wellspan.app.stage;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.function.Consumer;
 import wellspan.core.build.Build;
@@ -24,10 +25,18 @@ final class SeenItems {
     for (Build.BuiltItem i : build.items().values()) {
       if (build.isVisible(i.id())) {
         items.add(i);
-        boxes.add(i.item().bounds());
         faces += i.item().triangles().isPresent() ? 1 : 0;
       }
     }
+    items.sort(Comparator.comparingDouble(SeenItems::top));
+    items.forEach(i -> boxes.add(i.item().bounds()));
+  }
+
+  /** Bodies are seen from above: what reaches higher lies over what does not. */
+  private static double top(Build.BuiltItem i) {
+    Box b = i.item().bounds();
+    boolean body = i.item().triangles().isPresent() && !i.item().kind().surface();
+    return body && b.hasLevels() ? b.maxH() : Double.NEGATIVE_INFINITY;
   }
 
   @SuppressWarnings("ReferenceEquality") // a build is never changed

@@ -5,6 +5,7 @@ import javafx.scene.paint.Color;
 import wellspan.app.theme.Theme;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.MeshEdges;
 import wellspan.core.item.Item;
 
 /**
@@ -17,6 +18,9 @@ final class SmallBodies {
 
   /** Narrower ones are drawn as what they cover, pixels. */
   private static final double TINY = 8;
+
+  /** Wider ones get an outline, pixels. */
+  private static final double LARGE = 30;
 
   private final GraphicsContext g;
   private final PlanWindow window;
@@ -60,6 +64,22 @@ final class SmallBodies {
       }
       g.fillPolygon(xs, ys, 3);
     }
-    g.strokeRect(x, y, w, h);
+    if (Math.max(w, h) > LARGE) {
+      silhouette(m);
+    }
+  }
+
+  /** Edges at which the side that is seen from above ends. */
+  private void silhouette(Mesh m) {
+    MeshEdges edges = new MeshEdges(m);
+    for (int e = 0; e < edges.halfEdgeCount(); e++) {
+      int other = edges.twin(e);
+      if (m.planArea(e / 3) > 0 && (other < 0 || m.planArea(other / 3) <= 0)) {
+        int a = edges.from(e);
+        int b = edges.to(e);
+        g.strokeLine(
+            window.x(m.east(a)), window.y(m.north(a)), window.x(m.east(b)), window.y(m.north(b)));
+      }
+    }
   }
 }

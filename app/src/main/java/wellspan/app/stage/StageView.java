@@ -3,27 +3,31 @@ package wellspan.app.stage;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.geometry.Insets;
+import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
-import javafx.scene.layout.VBox;
+import javafx.util.StringConverter;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Theme;
 
-/** The picture with its switches: plan, 3D, long section. */
+/** The picture with its switches: plan, 3D, long section, plan over cross section. */
 public final class StageView extends StackPane {
   /** The pictures of the stage. */
   public enum Picture {
     PLAN("Plan"),
     SPACE("3D"),
-    SECTION("Long section");
+    SECTION("Long section"),
+    CROSS("Cross section");
 
     private final String title;
 
@@ -38,10 +42,14 @@ public final class StageView extends StackPane {
   private final PlanView plan;
   private final SpaceView space;
   private final SectionView section;
+  private final CrossSectionView cross;
+  private final CutMark cutMark;
+  private final SplitPane halves = new SplitPane();
   private final List<ToggleButton> pictures = new ArrayList<>();
   private final HBox planStyles;
   private final HBox planOptions;
   private final HBox spaceOptions;
+  private final HBox crossOptions;
   private Picture shown = Picture.PLAN;
 
   public StageView(Session session) {
@@ -50,6 +58,18 @@ public final class StageView extends StackPane {
     plan = new PlanView(session);
     space = new SpaceView(session);
     section = new SectionView(session);
+    cross = new CrossSectionView(session);
+    cutMark = new CutMark(plan, cross);
+    halves.setOrientation(Orientation.VERTICAL);
+    halves.getStyleClass().add("halves");
+    halves.getItems().add(plan);
+    plan.addEventHandler(
+        MouseEvent.MOUSE_CLICKED,
+        e -> {
+          if (shown == Picture.CROSS && e.isStillSincePress()) {
+            session.pointerProperty().get().ifPresent(p -> cross.cutAt(p.shared()));
+          }
+        });
     HBox tabs = segments();
     ToggleGroup group = new ToggleGroup();
     for (Picture p : Picture.values()) {
@@ -61,12 +81,14 @@ public final class StageView extends StackPane {
     }
     planStyles = styles();
     spaceOptions = spaceOptions();
+    crossOptions = crossOptions();
     planOptions = planOptions();
-    VBox bar = new VBox(8, new HBox(10, tabs, planStyles, spaceOptions), planOptions);
+    HBox bar = new HBox(8, tabs, planStyles, planOptions, spaceOptions, crossOptions);
+    bar.setAlignment(Pos.CENTER_LEFT);
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     StackPane.setAlignment(bar, Pos.TOP_LEFT);
     StackPane.setMargin(bar, new Insets(12, 0, 0, 16));
-    getChildren().addAll(plan, space, section, bar, new PickPrompt(session));
+    getChildren().addAll(halves, cutMark, space, section, bar, new PickPrompt(session));
     show(Picture.PLAN);
   }
 
@@ -85,19 +107,32 @@ public final class StageView extends StackPane {
   }
 
   private HBox styles() {
-    HBox h = segments();
-    ToggleGroup group = new ToggleGroup();
-    for (PlanView.SurfaceStyle s : PlanView.SurfaceStyle.values()) {
-      ToggleButton b = segment(s.title(), group);
-      b.setSelected(s == PlanView.SurfaceStyle.CONTOURS);
-      b.setOnAction(
-          e -> {
-            b.setSelected(true);
-            plan.setSurfaceStyle(s);
-            interval.setVisible(s == PlanView.SurfaceStyle.CONTOURS);
-          });
-      h.getChildren().add(b);
-    }
+    ComboBox<PlanView.SurfaceStyle> styles = new ComboBox<>();
+    styles.setId("surface-style");
+    styles.setAccessibleText("How surfaces are drawn");
+    styles.getItems().setAll(PlanView.SurfaceStyle.values());
+    styles.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(PlanView.SurfaceStyle s) {
+            return s == null ? "" : s.title();
+          }
+
+          @Override
+          public PlanView.SurfaceStyle fromString(String title) {
+            return null;
+          }
+        });
+    styles.setValue(PlanView.SurfaceStyle.CONTOURS);
+    styles
+        .valueProperty()
+        .addListener(
+            (o, a, s) -> {
+              plan.setSurfaceStyle(s);
+              visible(interval, s == PlanView.SurfaceStyle.CONTOURS);
+            });
+    HBox h = new HBox(styles);
+    h.setAlignment(Pos.CENTER_LEFT);
     return h;
   }
 
@@ -111,9 +146,9 @@ public final class StageView extends StackPane {
     segment.getChildren().add(runOff);
     interval.setId("contour-interval");
     interval.setAccessibleText("Distance of drawn contours");
-    interval.getItems().add("contours to scale");
+    interval.getItems().add("to scale");
     for (double d : INTERVALS) {
-      interval.getItems().add("contours every " + Figures.number(d, d < 1 ? 2 : 0) + " m");
+      interval.getItems().add("every " + Figures.number(d, d < 1 ? 2 : 0) + " m");
     }
     interval.getSelectionModel().selectFirst();
     interval.setOnAction(
@@ -121,7 +156,7 @@ public final class StageView extends StackPane {
           int i = interval.getSelectionModel().getSelectedIndex();
           plan.setContourInterval(i == 0 ? 0 : INTERVALS[i - 1]);
         });
-    HBox h = new HBox(8, segment, interval);
+    HBox h = new HBox(8, interval, segment);
     h.setAlignment(Pos.CENTER_LEFT);
     return h;
   }
@@ -145,6 +180,22 @@ public final class StageView extends StackPane {
     return h;
   }
 
+  private HBox crossOptions() {
+    HBox h = segments();
+    ToggleGroup group = new ToggleGroup();
+    for (double factor : CrossSectionView.exaggerations()) {
+      ToggleButton b = segment("levels × " + Figures.number(factor, 0), group);
+      b.setSelected(factor == 2);
+      b.setOnAction(
+          e -> {
+            b.setSelected(true);
+            cross.setExaggeration(factor);
+          });
+      h.getChildren().add(b);
+    }
+    return h;
+  }
+
   /** Lays something over the pictures and under the switches. */
   public void setOverlay(Node overlay) {
     getChildren().add(getChildren().size() - 1, overlay);
@@ -160,12 +211,24 @@ public final class StageView extends StackPane {
 
   public void show(Picture p) {
     shown = p;
-    plan.setVisible(p == Picture.PLAN);
+    boolean both = p == Picture.CROSS;
+    halves.setVisible(p == Picture.PLAN || both);
+    plan.setVisible(p == Picture.PLAN || both);
+    cross.setVisible(both);
+    cutMark.setVisible(both);
+    if (both && halves.getItems().size() == 1) {
+      halves.getItems().add(cross);
+      halves.setDividerPositions(0.55);
+      cross.requestFocus();
+    } else if (!both) {
+      halves.getItems().remove(cross);
+    }
     space.setVisible(p == Picture.SPACE);
     section.setVisible(p == Picture.SECTION);
     for (Picture each : Picture.values()) {
       pictures.get(each.ordinal()).setSelected(each == p);
     }
+    visible(crossOptions, both);
     visible(planStyles, p == Picture.PLAN);
     visible(planOptions, p == Picture.PLAN);
     visible(spaceOptions, p == Picture.SPACE && space.isPossible());
@@ -189,5 +252,6 @@ public final class StageView extends StackPane {
     plan.setTheme(t);
     space.setTheme(t);
     section.setTheme(t);
+    cross.setTheme(t);
   }
 }
