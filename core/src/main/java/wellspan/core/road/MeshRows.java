@@ -2,7 +2,9 @@ package wellspan.core.road;
 
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.Map;
+import java.util.Set;
 import wellspan.core.geom.Mesh;
 
 /**
@@ -18,6 +20,7 @@ final class MeshRows {
   private int points;
   private int[] triangles = new int[3 * 2048];
   private int corners;
+  private final Set<Long> diagonals = new HashSet<>();
   private SectionRing last;
   private int[] lastRow;
 
@@ -51,6 +54,7 @@ final class MeshRows {
         cap(r, row, true);
       }
     } else {
+      diagonals.clear();
       for (int i = 0; i + (closed ? 0 : 1) < row.length; i++) {
         strip(r, row, i, (i + 1) % row.length);
       }
@@ -90,13 +94,25 @@ final class MeshRows {
     if (Math.abs(way) < SAME) {
       way = last.level()[j] - last.level()[i] + r.level()[j] - r.level()[i];
     }
-    if (way > 0) { // i is the left point: from it here to j ahead
+    boolean fromLeft = way > 0;
+    if (last.isFlat() || r.isFlat()) { // two strips may share this edge: each its own diagonal
+      long diagonal = fromLeft ? edge(a, c) : edge(b, d);
+      if (!diagonals.add(diagonal)) {
+        fromLeft = !fromLeft;
+        diagonals.add(fromLeft ? edge(a, c) : edge(b, d));
+      }
+    }
+    if (fromLeft) { // i is the left point: from it here to j ahead
       triangle(a, c, b);
       triangle(a, d, c);
     } else {
       triangle(b, a, d);
       triangle(b, d, c);
     }
+  }
+
+  private static long edge(int a, int b) {
+    return (long) Math.min(a, b) << 32 | Math.max(a, b);
   }
 
   private void triangle(int a, int b, int c) {

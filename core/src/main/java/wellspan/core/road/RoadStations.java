@@ -49,8 +49,7 @@ final class RoadStations {
     double twist = 0;
     for (int i = 0; i < a.size(); i++) {
       int j = (i + 1) % a.size();
-      twist =
-          Math.max(twist, Math.abs(a.level()[j] - a.level()[i] - (b.level()[j] - b.level()[i])));
+      twist = Math.max(twist, twist(a, b, i, j));
     }
     intervals.merge(
         List.of(a.distance(), b.distance()),
@@ -62,6 +61,18 @@ final class RoadStations {
                 Math.min(v.left, w.left),
                 Math.max(v.right, w.right),
                 Math.max(v.twist, w.twist)));
+  }
+
+  /** How far the fourth corner of a strip lies off the plane of the others. */
+  private static double twist(SectionRing a, SectionRing b, int i, int j) {
+    double ao = a.offset()[j] - a.offset()[i];
+    double az = a.level()[j] - a.level()[i];
+    double bo = b.offset()[j] - b.offset()[i];
+    double bz = b.level()[j] - b.level()[i];
+    double o = ao + bo;
+    double z = az + bz;
+    double length = Math.hypot(o, z);
+    return length < 1e-9 ? 0 : Math.abs((bz - az) * o - (bo - ao) * z) / length;
   }
 
   private static double min(SectionRing r) {

@@ -9,6 +9,7 @@ import java.util.Optional;
 import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
@@ -266,5 +267,56 @@ class RoadPartsTest {
   void wordsTellTheKind(String row) {
     String[] c = row.split("=");
     assertThat(PartWords.kind(List.of(c[0]))).isEqualTo(c[1]);
+  }
+
+  static java.util.stream.IntStream seeds() {
+    return java.util.stream.IntStream.range(0, 200);
+  }
+
+  /** Outlines of other numbers of points, starts and turns, courses that fade and return. */
+  @ParameterizedTest
+  @MethodSource("seeds")
+  void whateverSectionsComeEveryBodyIsClosed(int seed) {
+    java.util.Random random = new java.util.Random(seed);
+    PlanElement.Line line = new PlanElement.Line(ORIGIN, 40);
+    PlanElement.Spiral in =
+        new PlanElement.Spiral(
+            line.end(), 30, 0, 1 / (20.0 + 50 * random.nextDouble()), SpiralLaw.CLOTHOID);
+    PlanElement.Arc arc = new PlanElement.Arc(in.end(), 40, 1 / in.endCurvature());
+    List<CrossSection> sections = new ArrayList<>();
+    for (int k = 0; k <= 10; k++) {
+      double left = -6 * random.nextDouble();
+      double right = left + 0.5 + 12 * random.nextDouble();
+      double thickness = random.nextInt(4) == 0 ? 0 : 0.05 + 0.3 * random.nextDouble();
+      int more = random.nextInt(4);
+      List<double[]> top = new ArrayList<>();
+      top.add(new double[] {left, 100});
+      for (int m = 1; m <= more; m++) {
+        top.add(
+            new double[] {left + (right - left) * m / (more + 1), 100 + 0.1 * random.nextDouble()});
+      }
+      top.add(new double[] {right, 100 + 0.2 * random.nextDouble()});
+      List<double[]> ring = new ArrayList<>(top);
+      for (double[] p : top.reversed()) {
+        if (p == top.getFirst() || p == top.getLast() || random.nextBoolean()) {
+          ring.add(new double[] {p[0], p[1] - thickness - (thickness > 0 ? 0.1 : 0)});
+        }
+      }
+      if (random.nextBoolean()) {
+        java.util.Collections.reverse(ring);
+      }
+      java.util.Collections.rotate(ring, random.nextInt(3));
+      sections.add(at(11 * k, area("Base", ring.toArray(new double[0][]))));
+    }
+    List<RoadPart> p = RoadParts.of(along(line, in, arc), sections, findings);
+    for (RoadPart part : p) {
+      if (part.body().isSolid()) {
+        Mesh m = part.body().mesh(0.010);
+        assertThat(m.isClosed()).as("closed").isTrue();
+        assertThat(m.volume()).isPositive();
+        assertThat(m.volume()).isCloseTo(part.body().exactVolume(), Percentage.withPercentage(1));
+      }
+    }
+    assertThat(p).isNotEmpty();
   }
 }
