@@ -5,13 +5,11 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Callable;
-import java.util.stream.Stream;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
@@ -40,8 +38,8 @@ import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
+import wellspan.exchange.delivery.DeliveredModel;
 import wellspan.exchange.ifc.read.ModelReader;
-import wellspan.exchange.ifc.write.IfcWriter;
 import wellspan.exchange.intake.Intake;
 import wellspan.exchange.intake.SourceIntake;
 import wellspan.exchange.table.write.TableFile;
@@ -146,7 +144,8 @@ final class DescribeCommand implements Callable<Integer> {
       throw new IllegalArgumentException(file + ": there is nothing in it that a model holds.");
     }
     Frame frame = Frame.UNPLACED.withBasePoint(BasePoints.propose(box));
-    return written(Packing.loose("describe", format, frame, LinearUnit.METRE, ids, pieces));
+    return DeliveredModel.of(
+        Packing.loose("describe", format, frame, LinearUnit.METRE, ids, pieces), Progress.NONE);
   }
 
   /** What a job would deliver. */
@@ -162,23 +161,6 @@ final class DescribeCommand implements Callable<Integer> {
             new LocalZero.BasePoint(),
             "describe.ifc",
             Set.of());
-    return written(Packing.parcel(build, delivery));
-  }
-
-  /** Written to a folder that goes again, and read like any file. */
-  private static Model written(Parcel parcel) throws IOException {
-    Path room = Files.createTempDirectory("wellspan");
-    Path file = room.resolve("describe.ifc");
-    try {
-      IfcWriter.write(parcel, file, "describe.ifc", Clock.systemUTC(), Progress.NONE);
-      return ModelReader.read(file, Progress.NONE);
-    } finally {
-      try (Stream<Path> all = Files.list(room)) {
-        for (Path p : all.toList()) {
-          Files.delete(p);
-        }
-      }
-      Files.delete(room);
-    }
+    return DeliveredModel.of(Packing.parcel(build, delivery), Progress.NONE);
   }
 }

@@ -94,7 +94,10 @@ public final class DemoMaker {
     Files.writeString(lines, Breaklines.drawing(ground));
     Path yard = Files.createDirectories(demo.resolve("yard")).resolve("yard-layout.dxf");
     Files.writeString(yard, YardLayout.drawing(ground));
-    job(demo.resolve("job"), List.of(first, control, yard, shore, lines));
+    Path drains =
+        Files.createDirectories(demo.resolve("drainage")).resolve("quay-road-drainage.xml");
+    Files.writeString(drains, Drainage.network(QuayRoad.quayRoad(0)));
+    job(demo.resolve("job"), List.of(first, control, yard, shore, lines, drains));
   }
 
   private static String design(String revision, Ground ground, double raise) {

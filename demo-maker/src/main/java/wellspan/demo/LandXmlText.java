@@ -34,7 +34,7 @@ final class LandXmlText {
         .append("\"/>\n");
     x.s.append("  <Alignments name=\"Brindle Ness\">\n");
     for (int i = 0; i < alignments.size(); i++) {
-      x.alignment(alignments.get(i), profiles.get(i));
+      x.alignment(alignments.get(i), profiles.get(i), i == 0);
     }
     x.s.append("  </Alignments>\n  <Surfaces>\n");
     x.surface(surface);
@@ -52,7 +52,7 @@ final class LandXmlText {
     return x.s.toString();
   }
 
-  private void alignment(Alignment a, List<Pvi> pvis) {
+  private void alignment(Alignment a, List<Pvi> pvis, boolean sections) {
     s.append(
         f(
             "    <Alignment name=\"%s\" length=\"%.9f\" staStart=\"%.3f\">\n      <CoordGeom>\n",
@@ -88,7 +88,11 @@ final class LandXmlText {
               })
           .append('\n');
     }
-    s.append("      </ProfAlign></Profile>\n    </Alignment>\n");
+    s.append("      </ProfAlign></Profile>\n");
+    if (sections) {
+      s.append(RoadSections.of(a));
+    }
+    s.append("    </Alignment>\n");
   }
 
   private void element(PlanElement e) {

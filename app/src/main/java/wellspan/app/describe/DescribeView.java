@@ -22,10 +22,12 @@ public final class DescribeView extends CardColumn {
   private static final int ONE_LINE = 44;
 
   private final Session session;
+  private final RequirementCard requirements;
 
   public DescribeView(Session session) {
     super("describe");
     this.session = session;
+    requirements = new RequirementCard(session);
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.selectedProperty().addListener((o, a, b) -> refresh());
     refresh();
@@ -50,14 +52,7 @@ public final class DescribeView extends CardColumn {
     } else {
       item(v, chosen.get());
     }
-    VBox later =
-        new VBox(
-            Parts.label("Later here", "name"),
-            Parts.wrapped(
-                "Class rules for each schema version, property rules with their gaps, and the check against requirements will stand here. Until then an item has the class that was received or chosen, or that of its kind, and says its known facts.",
-                "muted"));
-    later.getStyleClass().add("card");
-    cards.getChildren().setAll(v, later);
+    cards.getChildren().setAll(requirements, v);
   }
 
   private void item(VBox v, Build.BuiltItem i) {

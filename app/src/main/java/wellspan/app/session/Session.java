@@ -68,6 +68,7 @@ public final class Session {
   private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
   private final ReadOnlyBooleanWrapper messageIsError = new ReadOnlyBooleanWrapper();
   private final Selection selection = new Selection();
+  private final RequirementDesk requirements = new RequirementDesk(this);
   private final Visibility visibility = new Visibility(this);
   private final ObjectProperty<Stop> stop = new SimpleObjectProperty<>(Stop.RECEIVE);
   private final ObjectProperty<Optional<Pointer>> pointer =
@@ -413,6 +414,10 @@ public final class Session {
   }
 
   /** What is shown and hidden. */
+  public RequirementDesk requirements() {
+    return requirements;
+  }
+
   public Visibility visibility() {
     return visibility;
   }

@@ -1,8 +1,10 @@
 package wellspan.app.stage;
 
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.attribute.PropertySet;
@@ -11,6 +13,7 @@ import wellspan.core.build.Build;
 import wellspan.core.cut.CrossCut;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
+import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.shape.Shape;
@@ -35,7 +38,13 @@ record CrossSection(
     double left,
     double right) {
   /** How far surfaces are cut beyond the bodies, metres. */
-  private static final double BESIDE = 6;
+  private static final double BESIDE = 3;
+
+  /** How far above and below the road the picture reaches, metres. */
+  private static final double ABOVE = 0.4;
+
+  /** What a cross section is about; what lies beside and below is drawn as far as it reaches. */
+  private static final Set<Band> ROAD = EnumSet.of(Band.PAVEMENT, Band.EDGES, Band.EARTHWORKS);
 
   private static final double ALONE = 15;
   private static final double MOST = 120;
@@ -75,8 +84,6 @@ record CrossSection(
     CrossCut cut = new CrossCut(axis, distance, MOST);
     List<Cut> bodies = new ArrayList<>();
     List<Cut> surfaces = new ArrayList<>();
-    double left = Double.POSITIVE_INFINITY;
-    double right = Double.NEGATIVE_INFINITY;
     for (Build.BuiltItem i : build.items().values()) {
       Optional<Mesh> mesh = i.item().triangles();
       if (mesh.isEmpty() || !build.isVisible(i.id()) || !isNear(i.item().bounds(), cut.at())) {
@@ -89,42 +96,40 @@ record CrossSection(
       boolean body = lines.stream().allMatch(CrossSection::isRing);
       Cut c = new Cut(i.id(), i.item(), lines, body, thickness(i.item()), number(i.item()));
       (body ? bodies : surfaces).add(c);
-      if (body) {
-        for (double[] l : lines) {
-          for (int k = 0; k < l.length; k += 2) {
-            left = Math.min(left, l[k]);
-            right = Math.max(right, l[k]);
-          }
-        }
-      }
-    }
-    if (bodies.isEmpty()) {
-      left = -ALONE;
-      right = ALONE;
-    } else {
-      left -= BESIDE;
-      right += BESIDE;
     }
     List<Cut> all = new ArrayList<>(surfaces);
     all.addAll(bodies);
-    double low = Double.POSITIVE_INFINITY;
-    double high = Double.NEGATIVE_INFINITY;
-    for (Cut c : all) {
+    List<Cut> built =
+        bodies.stream().filter(c -> ROAD.contains(c.item().kind().stratum())).toList();
+    List<Cut> shown = !built.isEmpty() ? built : !bodies.isEmpty() ? bodies : surfaces;
+    double[] e = extent(shown);
+    if (!(e[0] <= e[1])) {
+      double level = Double.isNaN(cut.at().level()) ? 0 : cut.at().level();
+      e = new double[] {-ALONE, ALONE, level - 1, level + 1};
+    }
+    boolean open = bodies.isEmpty();
+    double left = open ? Math.max(e[0], -ALONE) : e[0] - BESIDE;
+    double right = open ? Math.min(e[1], ALONE) : e[1] + BESIDE;
+    double low = e[2] - ABOVE;
+    double high = e[3] + ABOVE;
+    return new CrossSection(road, axis, cut.at(), all, low, high, left, right);
+  }
+
+  /** Smallest and largest offset, lowest and highest level. */
+  private static double[] extent(List<Cut> cuts) {
+    double inf = Double.POSITIVE_INFINITY;
+    double[] e = {inf, -inf, inf, -inf};
+    for (Cut c : cuts) {
       for (double[] l : c.lines()) {
         for (int k = 0; k < l.length; k += 2) {
-          if (l[k] >= left && l[k] <= right) {
-            low = Math.min(low, l[k + 1]);
-            high = Math.max(high, l[k + 1]);
-          }
+          e[0] = Math.min(e[0], l[k]);
+          e[1] = Math.max(e[1], l[k]);
+          e[2] = Math.min(e[2], l[k + 1]);
+          e[3] = Math.max(e[3], l[k + 1]);
         }
       }
     }
-    if (!(low <= high)) {
-      double level = Double.isNaN(cut.at().level()) ? 0 : cut.at().level();
-      low = level - 1;
-      high = level + 1;
-    }
-    return new CrossSection(road, axis, cut.at(), all, low, high, left, right);
+    return e;
   }
 
   private static boolean isNear(Box b, AlignmentPoint at) {

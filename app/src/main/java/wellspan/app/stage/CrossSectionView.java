@@ -191,8 +191,7 @@ public final class CrossSectionView extends Pane {
     }
     g.save();
     g.beginPath();
-    g.rect(
-        LEFT, TOP - 24, canvas.getWidth() - LEFT - RIGHT, canvas.getHeight() - TOP - BOTTOM + 34);
+    g.rect(LEFT, TOP - 8, canvas.getWidth() - LEFT - RIGHT, canvas.getHeight() - TOP - BOTTOM + 18);
     g.clip();
     grid(g);
     section.cuts().forEach(c -> cut(g, c));
@@ -301,7 +300,7 @@ public final class CrossSectionView extends Pane {
           g,
           Figures.number(level, 3),
           x(0),
-          Math.max(TOP - 14, y(level) - 34),
+          Math.max(TOP + 2, y(level) - 34),
           FIGURE,
           theme.ink(),
           TextAlignment.CENTER);
@@ -312,7 +311,7 @@ public final class CrossSectionView extends Pane {
   }
 
   private void crossfall(GraphicsContext g, int side) {
-    double width = side > 0 ? section.right() - 6 : -section.left() - 6;
+    double width = side > 0 ? section.right() - 3 : -section.left() - 3;
     double near = side * width * 0.1;
     double far = side * width * 0.6;
     double z1 = section.top(near);
@@ -321,8 +320,8 @@ public final class CrossSectionView extends Pane {
       text(
           g,
           Figures.number(100 * (z2 - z1) / Math.abs(far - near), 1) + " %",
-          x((near + far) / 2),
-          Math.max(TOP - 14, y(Math.max(z1, z2)) - 16),
+          x(side * width * 0.4),
+          Math.max(TOP + 2, y(Math.max(z1, z2)) - 16),
           FIGURE,
           theme.ink(),
           TextAlignment.CENTER);

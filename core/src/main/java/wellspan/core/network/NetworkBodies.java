@@ -73,15 +73,12 @@ public final class NetworkBodies {
       }
       NetworkChecks.check(n, own, laid, findings);
     }
-    assumed("network.wall", assumedWalls, "have no wall thickness; one by their size is assumed");
-    assumed(
-        "network.size",
-        assumedSizes,
-        "have no measures in the file; a box of 0.6 m is shown in their place");
+    assumed("network.wall", assumedWalls, "no wall thickness; one by the size is assumed");
+    assumed("network.size", assumedSizes, "no measures in the file; a box of 0.6 m is shown");
     assumed(
         "network.sump",
         assumedSumps,
-        "have no level of their floor; 0.1 m below their lowest pipe is taken");
+        "no level of the floor; 0.1 m below the lowest pipe is taken");
     return out;
   }
 
@@ -95,18 +92,15 @@ public final class NetworkBodies {
 
   private void assumed(String code, List<String> names, String what) {
     if (!names.isEmpty()) {
+      String said =
+          names.size() == 1
+              ? names.getFirst() + " has "
+              : names.size()
+                  + " parts of networks, the first of them "
+                  + names.getFirst()
+                  + ", have ";
       findings.add(
-          Finding.note(
-                  RECEIVE,
-                  code,
-                  "",
-                  names.size()
-                      + " of the network"
-                      + (names.size() == 1
-                          ? " (" + names.getFirst() + ") "
-                          : ", the first " + names.getFirst() + ", ")
-                      + what
-                      + ".")
+          Finding.note(RECEIVE, code, "", said + what + ".")
               .withFigure(Figure.count(names.size())));
     }
   }

@@ -26,7 +26,7 @@ final class RoadFacts {
     double thickness =
         part.thickness() > 0
             ? part.thickness()
-            : width > 0 ? rounded(b.meanArea() / b.meanWidth()) : 0;
+            : width > 0 ? Math.round(1e4 * b.meanArea() / b.meanWidth()) / 1e4 : 0;
     Map<String, PropertyValue> v = new LinkedHashMap<>();
     v.put("Road", new PropertyValue.Label(road));
     v.put("Part", new PropertyValue.Label(part.name()));
@@ -50,7 +50,7 @@ final class RoadFacts {
     return out;
   }
 
-  /** To a thousandth of a millimetre, so that a course of 40 mm is one of 0.04 m. */
+  /** To a thousandth of a millimetre; a mean thickness to a tenth, as finely as sections come. */
   private static double rounded(double metres) {
     return Math.round(metres * 1e6) / 1e6;
   }
