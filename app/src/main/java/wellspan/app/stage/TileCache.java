@@ -26,6 +26,10 @@ import wellspan.core.terrain.TriangleIndex;
 final class TileCache {
   private static final int KEPT = 400;
   private static final int WISHES = 64;
+  private static final int PAINTERS = 3;
+
+  /** While more pieces come the picture is drawn this often at most, nanoseconds. */
+  private static final long SELDOM = 150_000_000L;
 
   /**
    * Which piece.
@@ -46,6 +50,7 @@ final class TileCache {
   private final Deque<Key> wishes = new ArrayDeque<>();
   private final Runnable changed;
   private int painting;
+  private long told;
   private int inView;
   private int inViewBefore;
 
@@ -97,12 +102,17 @@ final class TileCache {
     tiles.keySet().removeIf(k -> !alive.contains(k.mesh()));
   }
 
+  /** Several pieces at once, but only one while the index of its surface is still to be made. */
   private void next() {
-    if (painting > 0 || wishes.isEmpty()) {
-      return;
+    while (painting < PAINTERS
+        && !wishes.isEmpty()
+        && (painting == 0 || indexes.containsKey(wishes.peek().mesh()))) {
+      paint(wishes.pop());
     }
+  }
+
+  private void paint(Key key) {
     painting++;
-    Key key = wishes.pop();
     TriangleIndex known = indexes.get(key.mesh());
     Thread.ofPlatform()
         .daemon()
@@ -151,8 +161,12 @@ final class TileCache {
                 TilePainter.SIZE,
                 IntBuffer.wrap(argb),
                 PixelFormat.getIntArgbPreInstance())));
-    changed.run();
     next();
+    long now = System.nanoTime();
+    if (!isBusy() || now - told > SELDOM) { // the picture is drawn as a whole
+      told = now;
+      changed.run();
+    }
   }
 
   /** Level of a surface under a place, NaN beside it or while the surface is not indexed yet. */
