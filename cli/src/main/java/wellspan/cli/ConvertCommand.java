@@ -169,6 +169,7 @@ final class ConvertCommand implements Callable<Integer> {
                       ? "no item lies in what was asked for."
                       : refusal(format, taken)));
     }
+    staysBehind(format, taken);
     Box box =
         taken.stream()
             .filter(t -> format.carries(t.item()))
@@ -327,6 +328,27 @@ final class ConvertCommand implements Callable<Integer> {
         .flatMap(c -> c instanceof Carriage.Not n ? Stream.of(n.why()) : Stream.empty())
         .distinct()
         .collect(Collectors.joining(" "));
+  }
+
+  /** Says what the format has no room for, by the reason. */
+  private void staysBehind(DeliveryFormat format, List<Taken> taken) {
+    Map<String, List<String>> why = new LinkedHashMap<>();
+    for (Taken t : taken) {
+      if (format.carriage(t.item(), Frame.UNPLACED) instanceof Carriage.Not n) {
+        why.computeIfAbsent(n.why(), k -> new ArrayList<>()).add(t.item().name());
+      }
+    }
+    why.forEach(
+        (reason, names) ->
+            spec.commandLine()
+                .getErr()
+                .println(
+                    "warning  "
+                        + (names.size() == 1
+                            ? names.getFirst() + " stays"
+                            : names.size() + " items, the first " + names.getFirst() + ", stay")
+                        + " here: "
+                        + reason));
   }
 
   /** What GlobalIds are made from: what goes in, so that they are the same under any name. */

@@ -23,6 +23,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.place.Contradictions;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.Curved;
 import wellspan.core.shape.Shape;
 
 /**
@@ -101,10 +102,13 @@ final class InspectionJson {
       n.put("layer", e.layer());
     }
     switch (item.shape()) {
-      case Shape.Faces s when item.kind().surface() -> mesh(n, s.mesh());
+      case Shape.Faces s when item.kind().surface() -> mesh(n, s.mesh(), false);
       case Shape.Faces b -> {
-        mesh(n, b.mesh());
         boolean closed = b.mesh().isClosed();
+        mesh(n, b.mesh(), closed);
+        b.curved()
+            .map(Curved::planLength)
+            .ifPresent(l -> l.ifPresent(metres -> n.put("length", metres)));
         n.put("closed", closed);
         if (closed) {
           n.put("volume", b.mesh().volume());
@@ -120,10 +124,12 @@ final class InspectionJson {
     return n;
   }
 
-  private static void mesh(ObjectNode n, Mesh m) {
+  /** A closed body covers its area in plan twice, seen from above and from below. */
+  private static void mesh(ObjectNode n, Mesh m, boolean closed) {
     n.put("vertices", m.vertexCount())
         .put("triangles", m.triangleCount())
-        .put("area", m.surfaceArea());
+        .put("area", closed ? m.planArea() / 2 : m.planArea())
+        .put("surfaceArea", m.surfaceArea());
   }
 
   private static void alignment(ObjectNode n, Alignment a, double every) {

@@ -131,6 +131,24 @@ class RoadCommandsTest {
   }
 
   @Test
+  void lengthsAndAreasAreInPlan() throws IOException {
+    assertThat(run("inspect", network, "--json")).isZero();
+    JsonNode pipe = named(json().get(0).path("items"), "p");
+    assertThat(pipe.path("length").asDouble()).isEqualTo(30);
+    assertThat(run("inspect", road, "--json")).isZero();
+    JsonNode course = named(json().get(0).path("items"), "Wearing");
+    assertThat(course.path("length").asDouble()).isEqualTo(120);
+    assertThat(course.path("area").asDouble()).isBetween(719.0, 720.5);
+    assertThat(course.path("surfaceArea").asDouble()).isGreaterThan(1440);
+  }
+
+  @Test
+  void whatAFormatHasNoRoomForIsNamed() {
+    assertThat(run("convert", road, dir.resolve("o.xml"))).isZero();
+    assertThat(err.toString()).contains("Wearing stays here: LandXML has surfaces and no bodies.");
+  }
+
+  @Test
   void whatIsNotFoundWritesNothing() {
     Path ifc = dir.resolve("none.ifc");
     assertThat(run("convert", road, ifc, "--only", "Nope")).isEqualTo(2);

@@ -57,11 +57,12 @@ public record Chainages(double start, List<Equation> equations) {
     for (int i = 0; i <= equations.size(); i++) {
       double to = i < equations.size() ? equations.get(i).distance() : length;
       double d = from + (up ? label - first : first - label);
-      boolean last = i == equations.size();
-      if (d >= from - ROUNDING && (last ? d <= to + ROUNDING : d < to - ROUNDING)) {
-        out.add(Math.clamp(d, 0, length));
+      double at = Math.clamp(d, 0, length);
+      boolean again = !out.isEmpty() && Math.abs(out.getLast() - at) < 2 * ROUNDING;
+      if (d >= from - ROUNDING && d <= to + ROUNDING && !again) {
+        out.add(at);
       }
-      if (!last) {
+      if (i < equations.size()) {
         from = to;
         first = equations.get(i).ahead();
         up = equations.get(i).increasing();

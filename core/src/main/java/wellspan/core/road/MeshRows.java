@@ -14,6 +14,7 @@ import wellspan.core.geom.Mesh;
  */
 final class MeshRows {
   private static final double SAME = 1e-9;
+  private static final double STAYS = 1e-5;
 
   private final boolean closed;
   private double[] xyz = new double[3 * 1024];
@@ -47,7 +48,7 @@ final class MeshRows {
       } else if (closed && i == row.length - 1 && coincide(at, i, 0)) {
         same = 0;
       }
-      row[i] = same >= 0 ? row[same] : point(at, i);
+      row[i] = same >= 0 ? row[same] : staysAt(at, i) ? lastRow[i] : point(at, i);
     }
     if (lastRow == null) {
       if (closed && !r.isFlat()) {
@@ -74,6 +75,17 @@ final class MeshRows {
     return Math.abs(at[3 * i] - at[3 * j]) < SAME
         && Math.abs(at[3 * i + 1] - at[3 * j + 1]) < SAME
         && Math.abs(at[3 * i + 2] - at[3 * j + 2]) < SAME;
+  }
+
+  /** Whether a point has not moved since the last row, as at the centre of a curve. */
+  private boolean staysAt(double[] at, int i) {
+    if (lastRow == null) {
+      return false;
+    }
+    int v = 3 * lastRow[i];
+    return Math.abs(at[3 * i] - xyz[v]) < STAYS
+        && Math.abs(at[3 * i + 1] - xyz[v + 1]) < STAYS
+        && Math.abs(at[3 * i + 2] - xyz[v + 2]) < STAYS;
   }
 
   private int point(double[] at, int i) {

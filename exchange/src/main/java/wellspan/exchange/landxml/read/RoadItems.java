@@ -89,23 +89,23 @@ final class RoadItems {
     return out;
   }
 
-  /** Chainages of sections count along the line, unless only the labels fit all of them. */
+  /** Chainages of sections count along the line, unless the labels fit more of them. */
   private double[] distances(String road, Alignment axis, AlignmentSection.Raw raw) {
     int n = raw.sections().size();
     double length = axis.length();
     double[] along = new double[n];
     double[] labelled = new double[n];
-    boolean alongFits = true;
-    boolean labelsFit = true;
+    int alongFit = 0;
+    int labelsFit = 0;
     for (int i = 0; i < n; i++) {
       double station = raw.sections().get(i).station();
       along[i] = (station - raw.start()) * metres;
-      alongFits &= along[i] > -1e-3 && along[i] < length + 1e-3;
+      alongFit += along[i] > -1e-3 && along[i] < length + 1e-3 ? 1 : 0;
       List<Double> at = axis.chainages().distances(station * metres, length);
-      labelsFit &= !at.isEmpty();
-      labelled[i] = at.isEmpty() ? Double.NaN : at.getFirst();
+      labelsFit += at.isEmpty() ? 0 : 1;
+      labelled[i] = at.isEmpty() ? along[i] : at.getFirst();
     }
-    if (alongFits || !labelsFit || axis.chainages().equations().isEmpty()) {
+    if (alongFit >= labelsFit || axis.chainages().equations().isEmpty()) {
       return along;
     }
     findings.add(
@@ -114,7 +114,7 @@ final class RoadItems {
             "section.chainages",
             road,
             road
-                + ": the chainages of its cross sections are taken as displayed ones, since as distances along the line some would lie beyond its end."));
+                + ": the chainages of its cross sections are taken as displayed ones, since as distances along the line more of them would lie beyond its end."));
     return labelled;
   }
 
