@@ -41,10 +41,6 @@ class WholeSliceTest extends WindowTest {
   void aDesignIsReceivedPlacedDeliveredAndProven() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));
     assertThat(text("#message")).contains("quay-road.xml received");
-    assertThat(
-            lookup((Node n) -> "item-quay-road/alignment/Quay Road".equals(n.getId())).tryQuery())
-        .isPresent();
-
     interact(
         () ->
             session
@@ -53,6 +49,10 @@ class WholeSliceTest extends WindowTest {
                     session.build().items().keySet().stream()
                         .filter(i -> i.value().endsWith("Quay Road"))
                         .findFirst()));
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(
+            lookup((Node n) -> "item-quay-road/alignment/Quay Road".equals(n.getId())).tryQuery())
+        .isPresent();
     assertThat(docket("shape")).contains("0+000.000", "18 plan elements");
     assertThat(docket("describe")).contains("IfcAlignment");
 

@@ -81,6 +81,10 @@ class WindowHabitsTest extends WindowTest {
     assertThat(held.getText()).isEqualTo("·");
     interact(held::fire);
     assertThat(session.job().deliveries().getFirst().heldBack()).isEmpty();
+    javafx.scene.control.ListView<?> rows =
+        lookup("#manifest-list").queryAs(javafx.scene.control.ListView.class);
+    interact(() -> rows.scrollTo(rows.getItems().size() - 1));
+    WaitForAsyncUtils.waitForFxEvents();
     Button empty = (Button) withAccessibleText("Yard formation in BIM handover").getFirst();
     assertThat(empty.isDisabled()).isTrue();
   }

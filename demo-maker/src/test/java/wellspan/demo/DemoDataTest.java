@@ -83,7 +83,8 @@ class DemoDataTest {
     assertThat(c.added()).isEmpty();
     assertThat(c.gone()).isEmpty();
     assertThat(c.changed())
-        .hasSize(2)
+        .hasSize(13) // the profile, the ground, and every part of the road
+        .anySatisfy(s -> assertThat(s).contains("Kerb: volume"))
         .anySatisfy(
             s ->
                 assertThat(s)

@@ -21,7 +21,7 @@ class SessionTest extends SessionFixture {
   @Test
   void receivingPlacesDeliversAndProves() throws Exception {
     receive(ROAD);
-    assertThat(session.build().items()).hasSize(5);
+    assertThat(session.build().items()).hasSize(16);
     assertThat(session.job().frame().crs()).isEqualTo("EPSG:25832");
     assertThat(session.findingsProperty().get())
         .extracting(Finding::code)
@@ -38,7 +38,7 @@ class SessionTest extends SessionFixture {
     settle();
     DeliveryRun.Outcome run = session.deliveries().runsProperty().get().get("BIM handover");
     assertThat(run.receipt().proof().pass()).isTrue();
-    assertThat(session.messageProperty().get()).contains("is proven").contains("4 of 4");
+    assertThat(session.messageProperty().get()).contains("is proven").contains("15 of 15");
     Build.BuiltItem road =
         session.build().items().get(ItemId.of("quay-road", "alignment", "Quay Road"));
     assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
@@ -74,7 +74,7 @@ class SessionTest extends SessionFixture {
         .hasValueSatisfying(c -> assertThat(c.largestLevelDifference()).isBetween(0.34, 0.36));
     session.undo();
     assertThat(session.job().sources().getFirst().current().label()).isEqualTo("Rev A");
-    assertThat(session.build().items()).hasSize(5);
+    assertThat(session.build().items()).hasSize(16);
     session.redo();
     assertThat(session.build().items().values().iterator().next().origin().revision())
         .isEqualTo("Rev B");
@@ -102,7 +102,7 @@ class SessionTest extends SessionFixture {
     again.load();
     session = again;
     settle();
-    assertThat(again.build().items()).hasSize(5);
+    assertThat(again.build().items()).hasSize(16);
     again.save();
     assertThat(store.recoverable()).isEmpty();
     assertThat(store.open().sources()).hasSize(1);
@@ -115,6 +115,10 @@ class SessionTest extends SessionFixture {
     session.visibility().peel(true);
     assertThat(session.itemsIn(Band.LINES_AND_POINTS)).noneMatch(session.build()::isVisible);
     assertThat(session.itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
+    for (Band band : new Band[] {Band.EDGES, Band.PAVEMENT, Band.EARTHWORKS}) {
+      session.visibility().peel(true);
+      assertThat(session.itemsIn(band)).isNotEmpty().noneMatch(session.build()::isVisible);
+    }
     session.visibility().peel(true);
     assertThat(session.itemsIn(Band.GROUND)).noneMatch(session.build()::isVisible);
     session.visibility().peel(false);

@@ -10,6 +10,7 @@ import java.util.stream.IntStream;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
+import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
@@ -79,6 +80,8 @@ public record RevisionChange(
 
   private static Difference difference(Item was, Item is) {
     return switch (is.shape()) {
+      case Shape.Faces s when was.shape() instanceof Shape.Faces w && !is.kind().surface() ->
+          bodies(w.mesh(), s.mesh());
       case Shape.Faces s when was.shape() instanceof Shape.Faces w ->
           surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
       case Shape.Axis a when was.shape() instanceof Shape.Axis w ->
@@ -104,6 +107,28 @@ public record RevisionChange(
 
   private static Difference points(PointChange c) {
     return new Difference(c.told(), c.largest());
+  }
+
+  /** A body has no one level at a place: its volume and its extent in height tell. */
+  private static Difference bodies(Mesh was, Mesh is) {
+    if (Arrays.equals(was.xyz(), is.xyz()) && Arrays.equals(was.triangles(), is.triangles())) {
+      return new Difference("", 0);
+    }
+    String volume =
+        was.isClosed() && is.isClosed()
+            ? String.format(
+                Locale.ROOT, "volume %.2f m\u00b3 before, %.2f now", was.volume(), is.volume())
+            : was.triangleCount() + " triangles before, " + is.triangleCount() + " now";
+    return new Difference(
+        volume
+            + String.format(
+                Locale.ROOT,
+                ", levels from %.3f to %.3f before, from %.3f to %.3f now",
+                was.bounds().minH(),
+                was.bounds().maxH(),
+                is.bounds().minH(),
+                is.bounds().maxH()),
+        0);
   }
 
   private static Difference surfaces(SurfaceChange c) {

@@ -3,7 +3,9 @@ package wellspan.core.requirement;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
+import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,7 +18,8 @@ import wellspan.core.model.ModelSet;
 import wellspan.core.model.ModelValue;
 
 /**
- * Whether objects of a model have a facet. Any thread may use it.
+ * Whether objects of a model have a facet. What restrictions say to names is remembered, since many
+ * objects share few names; so one thread uses it.
  *
  * <p>What the standard leaves open is taken so: all properties that a restriction of names finds
  * have to fit; bounds of a range are compared for equality; a group of any kind counts as a whole
@@ -24,6 +27,8 @@ import wellspan.core.model.ModelValue;
  */
 final class FacetCheck {
   private final Model model;
+  private final IdentityHashMap<Constraint, Map<String, Boolean>> known = new IdentityHashMap<>();
+  private final IdentityHashMap<Constraint, String> words = new IdentityHashMap<>();
 
   FacetCheck(Model model) {
     this.model = model;
@@ -51,6 +56,17 @@ final class FacetCheck {
     }
   }
 
+  /** Whether a name fits. */
+  boolean fits(Constraint c, String name) {
+    return c instanceof Constraint.Simple
+        ? c.fits(name)
+        : known.computeIfAbsent(c, k -> new HashMap<>()).computeIfAbsent(name, c::fits);
+  }
+
+  private String words(Constraint c) {
+    return words.computeIfAbsent(c, Constraint::words);
+  }
+
   Answer has(ModelObject o, Facet f) {
     return switch (f) {
       case Facet.Entity e -> entity(o, e);
@@ -62,9 +78,9 @@ final class FacetCheck {
     };
   }
 
-  private static Answer entity(ModelObject o, Facet.Entity e) {
-    if (!e.name().fits(o.entity().toUpperCase(Locale.ROOT))) {
-      return Answer.wrong("the class is " + o.entity() + ", asked for is " + e.name().words());
+  private Answer entity(ModelObject o, Facet.Entity e) {
+    if (!fits(e.name(), o.entity().toUpperCase(Locale.ROOT))) {
+      return Answer.wrong("the class is " + o.entity() + ", asked for is " + words(e.name()));
     }
     if (e.predefinedType().isEmpty()) {
       return Answer.FITS;
@@ -76,17 +92,17 @@ final class FacetCheck {
     }
     return Answer.wrong(
         o.predefinedType().isEmpty()
-            ? "there is no predefined type, asked for is " + wanted.words()
-            : "the predefined type is " + o.predefinedType() + ", asked for is " + wanted.words());
+            ? "there is no predefined type, asked for is " + words(wanted)
+            : "the predefined type is " + o.predefinedType() + ", asked for is " + words(wanted));
   }
 
-  private static Answer attribute(ModelObject o, Facet.Attribute a) {
+  private Answer attribute(ModelObject o, Facet.Attribute a) {
     List<Map.Entry<String, ModelValue>> found =
         o.attributes().entrySet().stream()
-            .filter(e -> e.getValue().isGiven() && a.name().fits(e.getKey()))
+            .filter(e -> e.getValue().isGiven() && fits(a.name(), e.getKey()))
             .toList();
     if (found.isEmpty()) {
-      return Answer.missing("the attribute " + a.name().words() + " has no value");
+      return Answer.missing("the attribute " + words(a.name()) + " has no value");
     }
     if (a.value().isPresent()) {
       for (Map.Entry<String, ModelValue> e : found) {
@@ -97,23 +113,23 @@ final class FacetCheck {
                   + " is "
                   + e.getValue().show()
                   + ", asked for is "
-                  + a.value().get().words());
+                  + words(a.value().get()));
         }
       }
     }
     return Answer.FITS;
   }
 
-  private static Answer property(ModelObject o, Facet.Property p) {
-    List<ModelSet> sets = o.sets().stream().filter(s -> p.set().fits(s.name())).toList();
+  private Answer property(ModelObject o, Facet.Property p) {
+    List<ModelSet> sets = o.sets().stream().filter(s -> fits(p.set(), s.name())).toList();
     if (sets.isEmpty()) {
-      return Answer.missing("there is no set " + p.set().words());
+      return Answer.missing("there is no set " + words(p.set()));
     }
     boolean there = false;
     String missing = "";
     for (ModelSet s : sets) {
       List<ModelProperty> found =
-          s.properties().values().stream().filter(q -> p.baseName().fits(q.name())).toList();
+          s.properties().values().stream().filter(q -> fits(p.baseName(), q.name())).toList();
       boolean given = false;
       for (ModelProperty q : found) {
         if (q.given().isEmpty() && q.kind() != ModelProperty.Kind.OTHER) {
@@ -130,7 +146,7 @@ final class FacetCheck {
         missing =
             s.name()
                 + (found.isEmpty()
-                    ? " has no property " + p.baseName().words()
+                    ? " has no property " + words(p.baseName())
                     : "." + found.getFirst().name() + " has no value");
       }
     }
@@ -139,7 +155,7 @@ final class FacetCheck {
         : there ? Answer.wrong(missing) : Answer.missing(missing);
   }
 
-  private static Optional<String> value(ModelSet s, ModelProperty q, Facet.Property p) {
+  private Optional<String> value(ModelSet s, ModelProperty q, Facet.Property p) {
     String name = s.name() + "." + q.name();
     if (q.kind() == ModelProperty.Kind.OTHER) {
       return Optional.of(name + " is made of others or a reference, which is not compared");
@@ -156,21 +172,18 @@ final class FacetCheck {
               + " is "
               + String.join(", ", given.stream().map(ModelValue::show).toList())
               + ", asked for is "
-              + p.value().get().words());
+              + words(p.value().get()));
     }
     return Optional.empty();
   }
 
-  private static Answer classification(ModelObject o, Facet.Classification c) {
-    String asked =
-        c.system().map(s -> " of the system " + s.words()).orElse("")
-            + c.value().map(v -> " with the code " + v.words()).orElse("");
+  private Answer classification(ModelObject o, Facet.Classification c) {
     List<ModelObject.Classified> ofSystem =
         o.classification().stream()
             .filter(r -> c.system().map(s -> s.fits(r.system())).orElse(true))
             .toList();
     if (ofSystem.isEmpty()) {
-      return Answer.missing("there is no classification" + asked);
+      return Answer.missing("there is no classification" + asked(c));
     }
     if (c.value().isEmpty()
         || ofSystem.stream()
@@ -184,10 +197,15 @@ final class FacetCheck {
         "the classification is "
             + String.join(", ", ofSystem.stream().map(ModelObject.Classified::code).toList())
             + ", asked for is one"
-            + asked);
+            + asked(c));
   }
 
-  private static Answer material(ModelObject o, Facet.Material m) {
+  private String asked(Facet.Classification c) {
+    return c.system().map(s -> " of the system " + words(s)).orElse("")
+        + c.value().map(v -> " with the code " + words(v)).orElse("");
+  }
+
+  private Answer material(ModelObject o, Facet.Material m) {
     if (o.materials().isEmpty()) {
       return Answer.missing("there is no material");
     }
@@ -202,7 +220,7 @@ final class FacetCheck {
             + String.join(
                 ", ", o.materials().stream().flatMap(x -> x.words().stream()).distinct().toList())
             + ", asked for is "
-            + m.value().get().words());
+            + words(m.value().get()));
   }
 
   /** Chains of the named relation, or of any; what contains an object, and that one's wholes. */
@@ -239,7 +257,7 @@ final class FacetCheck {
                 + String.join(", ", wholes)
                 + by
                 + ", asked for is "
-                + p.whole().name().words()
-                + p.whole().predefinedType().map(t -> " " + t.words()).orElse(""));
+                + words(p.whole().name())
+                + p.whole().predefinedType().map(t -> " " + words(t)).orElse(""));
   }
 }

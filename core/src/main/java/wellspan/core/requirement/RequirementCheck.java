@@ -70,7 +70,7 @@ public final class RequirementCheck {
         List<ModelObject> out = new ArrayList<>();
         byClass.forEach(
             (name, objects) -> {
-              if (e.name().fits(name)) {
+              if (facets.fits(e.name(), name)) {
                 out.addAll(objects);
               }
             });
