@@ -39,7 +39,7 @@ public final class DeliverView extends BorderPane {
   private static final double DELIVERY = 116;
 
   /** A job with more items opens its manifest by strata. */
-  private static final int FEW = 60;
+  private static final int FEW = 120;
 
   private final Session session;
   private final HBox heads = new HBox();
