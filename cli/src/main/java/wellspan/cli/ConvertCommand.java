@@ -246,7 +246,7 @@ final class ConvertCommand implements Callable<Integer> {
     int dot = name.lastIndexOf('.');
     split
         .get()
-        .deal(taken.stream().map(Taken::item).toList())
+        .deal(taken.stream().map(Taken::item).toList(), parts.extract().chord())
         .forEach(
             (part, dealt) ->
                 all.put(

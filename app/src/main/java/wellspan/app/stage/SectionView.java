@@ -1,5 +1,10 @@
 package wellspan.app.stage;
 
+import static wellspan.app.stage.SectionInk.FIGURE;
+import static wellspan.app.stage.SectionInk.NAME;
+import static wellspan.app.stage.SectionInk.step;
+import static wellspan.app.stage.SectionInk.text;
+
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.VPos;
@@ -8,8 +13,6 @@ import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.paint.Color;
-import javafx.scene.text.Font;
-import javafx.scene.text.FontWeight;
 import javafx.scene.text.TextAlignment;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
@@ -23,8 +26,6 @@ import wellspan.core.shape.Shape;
 
 /** The long section of the alignment in hand: design line, ground under it, grades. */
 public final class SectionView extends Pane {
-  private static final Font FIGURE = Font.font("JetBrains Mono", 11);
-  private static final Font NAME = Font.font("Manrope", FontWeight.BOLD, 14);
   private static final double LEFT = 74;
   private static final double RIGHT = 30;
   private static final double TOP = 64;
@@ -171,13 +172,6 @@ public final class SectionView extends Pane {
     }
   }
 
-  private static double step(double wanted) {
-    double power = Math.pow(10, Math.floor(Math.log10(wanted)));
-    return wanted / power > 5
-        ? 10 * power
-        : wanted / power > 2 ? 5 * power : wanted / power > 1 ? 2 * power : power;
-  }
-
   private void line(GraphicsContext g, List<double[]> points, Color c, double width) {
     g.setStroke(c);
     g.setLineWidth(width);
@@ -223,14 +217,6 @@ public final class SectionView extends Pane {
                 }
               }
             });
-  }
-
-  private static void text(
-      GraphicsContext g, String s, double x, double y, Font font, Color c, TextAlignment align) {
-    g.setFont(font);
-    g.setTextAlign(align);
-    g.setFill(c);
-    g.fillText(s, Math.rint(x), Math.rint(y));
   }
 
   private void point(MouseEvent e) {

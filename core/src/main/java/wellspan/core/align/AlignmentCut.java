@@ -71,20 +71,10 @@ public final class AlignmentCut {
           double q = low + (high - low) * (k + 1) / n;
           out.add(
               new PlanElement.Spiral(
-                  s.at(p), q - p, curvature(s, p), curvature(s, q), SpiralLaw.CLOTHOID));
+                  s.at(p), q - p, s.curvatureAt(p), s.curvatureAt(q), SpiralLaw.CLOTHOID));
         }
       }
     }
-  }
-
-  private static double curvature(PlanElement.Spiral s, double at) {
-    if (s.law().alongCurve()) {
-      return s.curvatureAt(at);
-    }
-    double h = 1e-3;
-    double a = Math.max(0, at - h);
-    double b = Math.min(s.length(), at + h);
-    return (s.at(b).direction() - s.at(a).direction()) / (b - a);
   }
 
   private static void add(List<Double> xy, PlanPoint p) {

@@ -160,9 +160,15 @@ public sealed interface PlanElement {
       return startCurvature * s + (endCurvature - startCurvature) * length * law.angle(s / length);
     }
 
-    /** Curvature at a distance from the start by a law along the curve, 1/m. */
+    /** Curvature at a distance from the start, 1/m; of laws over the tangent by differences. */
     public double curvatureAt(double s) {
-      return startCurvature + (endCurvature - startCurvature) * law.curvature(s / length);
+      if (law.alongCurve()) {
+        return startCurvature + (endCurvature - startCurvature) * law.curvature(s / length);
+      }
+      double h = Math.min(1e-3, length / 4);
+      double a = Math.max(0, s - h);
+      double b = Math.min(length, s + h);
+      return (at(b).direction() - at(a).direction()) / (b - a);
     }
   }
 

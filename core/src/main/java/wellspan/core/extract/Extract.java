@@ -101,7 +101,7 @@ public record Extract(
           || !kinds.isEmpty() && kinds.stream().noneMatch(k -> isOf(i, k))) {
         continue;
       }
-      Optional<Item> part = range.isPresent() ? inRange(i, range.get()) : Optional.of(i);
+      Optional<Item> part = range.isPresent() ? inRange(i, range.get(), chord) : Optional.of(i);
       if (part.isEmpty()) {
         continue;
       }
@@ -115,8 +115,12 @@ public record Extract(
     return out;
   }
 
-  /** What of an item lies in a range of chainages; items that follow no alignment stay whole. */
-  public static Optional<Item> inRange(Item i, ChainageRange range) {
+  /**
+   * What of an item lies in a range of chainages; items that follow no alignment stay whole.
+   *
+   * @param chord tolerance of curved faces, metres
+   */
+  static Optional<Item> inRange(Item i, ChainageRange range, double chord) {
     if (i.shape() instanceof Shape.Axis a) {
       return range
           .on(a.alignment())
@@ -130,7 +134,7 @@ public record Extract(
           .flatMap(s -> b.between(s.from(), s.to()))
           .map(
               part ->
-                  i.with(Shape.Faces.of(part, wellspan.core.shape.Curved.USUAL_CHORD))
+                  i.with(Shape.Faces.of(part, chord))
                       .saying(i.said().withSets(part.facts(i.said().propertySets()))));
     }
     return Optional.of(i);

@@ -23,9 +23,10 @@ public sealed interface Split {
   /**
    * Deals items.
    *
+   * @param chord tolerance of curved faces that are cut, metres
    * @return what goes into each file, by what stands behind the name's stem
    */
-  Map<String, List<Part>> deal(List<Item> items);
+  Map<String, List<Part>> deal(List<Item> items, double chord);
 
   /**
    * An item, or a part of it, in one of the files.
@@ -56,7 +57,7 @@ public sealed interface Split {
   /** A file for each stratum. */
   record ByStratum() implements Split {
     @Override
-    public Map<String, List<Part>> deal(List<Item> items) {
+    public Map<String, List<Part>> deal(List<Item> items, double chord) {
       Map<String, List<Part>> out = new LinkedHashMap<>();
       for (int n = 0; n < items.size(); n++) {
         Item i = items.get(n);
@@ -70,7 +71,7 @@ public sealed interface Split {
   /** A file for each road: an alignment with what follows it or says that it belongs to it. */
   record ByRoad() implements Split {
     @Override
-    public Map<String, List<Part>> deal(List<Item> items) {
+    public Map<String, List<Part>> deal(List<Item> items, double chord) {
       List<String> roads =
           items.stream()
               .filter(i -> i.shape() instanceof Shape.Axis)
@@ -119,7 +120,7 @@ public sealed interface Split {
     }
 
     @Override
-    public Map<String, List<Part>> deal(List<Item> items) {
+    public Map<String, List<Part>> deal(List<Item> items, double chord) {
       List<Alignment> axes =
           items.stream()
               .flatMap(
@@ -150,7 +151,7 @@ public sealed interface Split {
           }
           for (long k = first; k < last; k++) {
             long part = k;
-            Extract.inRange(i, new ChainageRange(k * length, (k + 1) * length))
+            Extract.inRange(i, new ChainageRange(k * length, (k + 1) * length), chord)
                 .ifPresent(
                     p ->
                         parts
@@ -176,10 +177,16 @@ public sealed interface Split {
       return out;
     }
 
-    private static String label(double chainage) {
-      long metres = Math.round(Math.abs(chainage));
-      return (chainage < 0 ? "minus-" : "")
-          + String.format(Locale.ROOT, "%d+%03d", metres / 1000, metres % 1000);
+    /** To the millimetre where the length is no whole number of metres: labels differ. */
+    private String label(double chainage) {
+      boolean whole = length == Math.rint(length);
+      String number =
+          String.format(
+              Locale.ROOT,
+              whole ? "%d+%03.0f" : "%d+%07.3f",
+              (long) (Math.abs(chainage) / 1000 + 1e-9),
+              Math.abs(chainage) % 1000);
+      return (chainage < 0 ? "minus-" : "") + number;
     }
 
     private static Optional<Alignment> followed(Item i) {

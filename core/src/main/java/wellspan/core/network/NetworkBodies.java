@@ -137,7 +137,7 @@ public final class NetworkBodies {
     }
     double wall = c.wall();
     if (!(wall > 0)) {
-      wall = size > 1.2 ? 0.15 : 0.12;
+      wall = assumedWall(size);
       (node ? assumedSizes : assumedWalls).add(c.name());
     }
     double floor = c.sump();
@@ -362,13 +362,18 @@ public final class NetworkBodies {
         a.height() + t * (b.height() - a.height()));
   }
 
+  /** Thickness of a chamber's wall by its clear size, metres. */
+  private static double assumedWall(double size) {
+    return size > 1.2 ? 0.15 : 0.12;
+  }
+
   /** From the centre of a chamber to the outer face of its wall in a direction, metres. */
   private static double outer(Chamber c, double direction) {
     return switch (c.form()) {
       case Chamber.Form.Round r ->
-          r.diameter() / 2 + (c.wall() > 0 ? c.wall() : r.diameter() > 1.2 ? 0.15 : 0.12);
+          r.diameter() / 2 + (c.wall() > 0 ? c.wall() : assumedWall(r.diameter()));
       case Chamber.Form.Rectangular b -> {
-        double w = c.wall() > 0 ? c.wall() : Math.min(b.length(), b.width()) > 1.2 ? 0.15 : 0.12;
+        double w = c.wall() > 0 ? c.wall() : assumedWall(Math.min(b.length(), b.width()));
         double a = direction - b.direction();
         double along = Math.abs(Math.cos(a));
         double across = Math.abs(Math.sin(a));
@@ -376,8 +381,8 @@ public final class NetworkBodies {
             along > 1e-12 ? (b.length() / 2 + w) / along : Double.POSITIVE_INFINITY,
             across > 1e-12 ? (b.width() / 2 + w) / across : Double.POSITIVE_INFINITY);
       }
-      case Chamber.Form.Inlet i -> ASSUMED_NODE / 2 + 0.12;
-      case Chamber.Form.Outlet o -> ASSUMED_NODE / 2 + 0.12;
+      case Chamber.Form.Inlet i -> ASSUMED_NODE / 2 + assumedWall(ASSUMED_NODE);
+      case Chamber.Form.Outlet o -> ASSUMED_NODE / 2 + assumedWall(ASSUMED_NODE);
       case Chamber.Form.None none -> 0;
     };
   }

@@ -83,15 +83,7 @@ final class RoadLine {
       case PlanElement.Line l -> 0;
       case PlanElement.Arc a -> 1 / a.radius();
       case PlanElement.Irregular r -> 0;
-      case PlanElement.Spiral sp -> {
-        if (sp.law().alongCurve()) {
-          yield sp.curvatureAt(s);
-        }
-        double h = Math.min(1e-3, e.length() / 4);
-        double a = Math.max(0, s - h);
-        double b = Math.min(e.length(), s + h);
-        yield (sp.at(b).direction() - sp.at(a).direction()) / (b - a);
-      }
+      case PlanElement.Spiral sp -> sp.curvatureAt(s);
     };
   }
 

@@ -198,4 +198,19 @@ class ExtractTest {
     Alignment a = curve(SpiralLaw.CLOTHOID, new Chainages(0, List.of()));
     assertThat(e.notFound(List.of(Item.alignment("Lane", a)))).containsExactly("Nope", "pipe");
   }
+
+  @Test
+  void noPartOfASplitIsLostHoweverShortItIs() {
+    Alignment a = curve(SpiralLaw.CLOTHOID, new Chainages(0, List.of()));
+    var parts = new Split.ByChainage(0.4).deal(List.of(Item.alignment("Lane", a)), 0.01);
+    assertThat(parts).hasSize(375).containsKeys("0+000.000", "0+000.400", "0+149.600");
+    double sum =
+        parts.values().stream()
+            .flatMap(List::stream)
+            .mapToDouble(p -> ((Shape.Axis) p.item().shape()).alignment().length())
+            .sum();
+    assertThat(sum).isCloseTo(150, within(1e-6));
+    assertThat(new Split.ByChainage(100).deal(List.of(Item.alignment("Lane", a)), 0.01))
+        .containsOnlyKeys("0+000", "0+100");
+  }
 }
