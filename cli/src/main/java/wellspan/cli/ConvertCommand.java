@@ -48,6 +48,12 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receipt.ReceiptJson;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.rulebook.Roads;
+import wellspan.core.rulebook.Rulebook;
+import wellspan.core.rulebook.Ruled;
+import wellspan.core.rulebook.Ruling;
+import wellspan.core.rulebook.Subject;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveryRun;
 import wellspan.exchange.file.UniqueNames;
@@ -128,9 +134,12 @@ final class ConvertCommand implements Callable<Integer> {
   @Option(names = "--json", description = "the receipt as JSON")
   private boolean json;
 
+  @Mixin private RulebookOption rulebook = new RulebookOption();
+
   @Override
   public Integer call() throws IOException {
     Path out = files.getLast();
+    Rulebook book = rulebook.book();
     String ending = out.toString().toLowerCase(Locale.ROOT);
     DeliveryFormat format = format(out, ending);
     LocalZero where = zero(format);
@@ -181,7 +190,7 @@ final class ConvertCommand implements Callable<Integer> {
     List<JsonNode> receipts = new ArrayList<>();
     for (Map.Entry<Path, List<Taken>> file : files(out, taken).entrySet()) {
       Optional<DeliveryRun.Outcome> o =
-          write(file.getKey(), file.getValue(), format, where.frame(frame), lengths, doubts);
+          write(file.getKey(), file.getValue(), format, where.frame(frame), lengths, doubts, book);
       if (o.isEmpty()) {
         continue;
       }
@@ -267,16 +276,27 @@ final class ConvertCommand implements Callable<Integer> {
       DeliveryFormat format,
       Frame frame,
       LinearUnit lengths,
-      List<Finding> doubts)
+      List<Finding> doubts,
+      Rulebook book)
       throws IOException {
     GlobalIds ids =
         new GlobalIds(UUID.nameUUIDFromBytes(inputs().getBytes(StandardCharsets.UTF_8)));
     List<Parcel.Piece> pieces = new ArrayList<>();
+    Roads roads = new Roads();
+    taken.forEach(t -> roads.add(t.file(), t.item()));
+    RuleReport told = new RuleReport();
+    Ruling ruling = new Ruling(book, format.schema().orElse(IfcSchema.IFC4X3));
     for (Taken t : taken) {
       if (format.carries(t.item())) {
-        pieces.add(Packing.loosePiece(ids, t.id(), t.item(), format, t.file()));
+        Ruled ruled =
+            ruling.of(new Subject(t.item(), t.file(), "", roads.above(t.file(), t.item())));
+        told.add(t.item().name(), ruled);
+        if (!ruled.heldBack()) {
+          pieces.add(Packing.loosePiece(ids, t.id(), t.item(), format, t.file(), book, ruled));
+        }
       }
     }
+    told.print(spec.commandLine().getErr());
     if (pieces.isEmpty()) {
       return Optional.empty();
     }

@@ -4,13 +4,18 @@ import java.io.IOException;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
@@ -22,11 +27,13 @@ import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.finding.Finding;
 import wellspan.core.frame.BasePoints;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.model.Model;
 import wellspan.core.model.ModelJson;
@@ -36,6 +43,11 @@ import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.rulebook.Roads;
+import wellspan.core.rulebook.Rulebook;
+import wellspan.core.rulebook.Ruled;
+import wellspan.core.rulebook.Ruling;
+import wellspan.core.rulebook.Subject;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveredModel;
@@ -68,12 +80,17 @@ final class DescribeCommand implements Callable<Integer> {
       description = "as a table: a row for each object, a column for each property")
   private Path table;
 
+  @Mixin private RulebookOption rulebook = new RulebookOption();
+
   @Option(names = "--json", description = "as JSON")
   private boolean json;
 
   @Override
   public Integer call() throws IOException {
-    Model model = Files.isDirectory(what) ? ofJob() : ofFile();
+    schema(); // says early what is wrong with it
+    Rulebook book = rulebook.book();
+    Described described = Files.isDirectory(what) ? ofJob(book) : ofFile(book);
+    Model model = described.model();
     PrintWriter out = spec.commandLine().getOut();
     PrintWriter err = spec.commandLine().getErr();
     model.findings().forEach(f -> err.println(f.severity().word() + "  " + f.message()));
@@ -83,13 +100,11 @@ final class DescribeCommand implements Callable<Integer> {
       err.println(rows.rows().size() + " objects in " + table + ".");
     }
     if (json) {
-      out.println(ModelJson.array(model).toPrettyString());
+      out.println(ModelJson.array(model, described.heldBack()).toPrettyString());
     } else if (table == null) {
       model.objects().stream().filter(ModelJson::isDescribed).forEach(o -> line(out, o));
     }
-    return model.findings().stream().anyMatch(wellspan.core.finding.Finding::isError)
-        ? Main.ERRORS_FOUND
-        : Main.DONE;
+    return model.findings().stream().anyMatch(Finding::isError) ? Main.ERRORS_FOUND : Main.DONE;
   }
 
   private static void line(PrintWriter out, ModelObject o) {
@@ -110,11 +125,20 @@ final class DescribeCommand implements Callable<Integer> {
             + " values");
   }
 
-  private Model ofFile() throws IOException {
+  /**
+   * A model, and what of it would stay here.
+   *
+   * @param heldBack GlobalIds of what a rule holds back
+   */
+  private record Described(Model model, Set<String> heldBack) {}
+
+  private Described ofFile(Rulebook book) throws IOException {
     try {
       Received r = Intake.read(what, ReadingRule.AS_FOUND, Progress.NONE);
-      return r.format().startsWith("IFC") ? ModelReader.read(what, Progress.NONE) : asModel(r);
-    } catch (java.nio.file.NoSuchFileException e) {
+      return r.format().startsWith("IFC") && !rulebook.isGiven()
+          ? new Described(ModelReader.read(what, Progress.NONE), Set.of())
+          : asModel(r, book);
+    } catch (NoSuchFileException e) {
       throw new IOException(what + ": there is no such file or folder.", e);
     }
   }
@@ -127,16 +151,23 @@ final class DescribeCommand implements Callable<Integer> {
                     "--schema " + schema + " is not one of IFC4X3, IFC4, IFC2X3."));
   }
 
-  /** What a file of another format would say as a model. */
-  private Model asModel(Received r) throws IOException {
+  /** What a file would say as a model that the rulebook has described. */
+  private Described asModel(Received r, Rulebook book) throws IOException {
     DeliveryFormat format = new IfcFormat(schema());
     String file = String.valueOf(what.getFileName());
     GlobalIds ids = new GlobalIds(UUID.nameUUIDFromBytes(file.getBytes(StandardCharsets.UTF_8)));
+    Ruling ruling = new Ruling(book, schema());
+    Roads roads = new Roads();
+    r.items().forEach(i -> roads.add(file, i));
     List<Parcel.Piece> pieces = new ArrayList<>();
+    Map<String, Ruled> ruled = new HashMap<>();
     Box box = Box.EMPTY;
     for (Item i : r.items()) {
       if (format.carries(i)) {
-        pieces.add(Packing.loosePiece(ids, ItemId.of(file, i), i, format, file));
+        Ruled said = ruling.of(new Subject(i, file, "", roads.above(file, i)));
+        ItemId id = ItemId.of(file, i);
+        pieces.add(Packing.loosePiece(ids, id, i, format, file, book, said));
+        ruled.put(id.value(), said);
         box = box.union(i.bounds());
       }
     }
@@ -144,14 +175,16 @@ final class DescribeCommand implements Callable<Integer> {
       throw new IllegalArgumentException(file + ": there is nothing in it that a model holds.");
     }
     Frame frame = Frame.UNPLACED.withBasePoint(BasePoints.propose(box));
-    return DeliveredModel.of(
-        Packing.loose("describe", format, frame, LinearUnit.METRE, ids, pieces), Progress.NONE);
+    return described(
+        Packing.loose("describe", format, frame, LinearUnit.METRE, ids, pieces), ruled);
   }
 
-  /** What a job would deliver. */
-  private Model ofJob() throws IOException {
+  /** What a job would deliver, and what it holds back. */
+  private Described ofJob(Rulebook book) throws IOException {
     JobStore store = new JobStore(what);
-    Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+    Job job = store.open();
+    Build build =
+        SourceIntake.build(store, rulebook.isGiven() ? job.withRulebook(book) : job, Progress.NONE);
     Delivery delivery =
         new Delivery(
             "describe",
@@ -161,6 +194,24 @@ final class DescribeCommand implements Callable<Integer> {
             new LocalZero.BasePoint(),
             "describe.ifc",
             Set.of());
-    return DeliveredModel.of(Packing.parcel(build, delivery), Progress.NONE);
+    Map<String, Ruled> ruled = new HashMap<>();
+    build.items().keySet().forEach(id -> ruled.put(id.value(), build.ruled(id, schema())));
+    return described(Packing.whole(build, delivery), ruled);
+  }
+
+  private static Described described(Parcel parcel, Map<String, Ruled> ruled) throws IOException {
+    Model model = DeliveredModel.of(parcel, Progress.NONE);
+    Set<String> heldBack = new HashSet<>();
+    List<Finding> findings = new ArrayList<>(model.findings());
+    for (Parcel.Piece p : parcel.pieces()) {
+      Ruled r = ruled.getOrDefault(p.key(), Ruled.NOTHING);
+      if (r.heldBack()) {
+        heldBack.add(p.description().globalId());
+      }
+      findings.addAll(r.findings(p.item().name()));
+    }
+    return new Described(
+        new Model(model.file(), model.schema(), model.project(), model.objects(), findings),
+        heldBack);
   }
 }

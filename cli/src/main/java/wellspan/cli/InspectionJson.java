@@ -102,10 +102,10 @@ final class InspectionJson {
       n.put("layer", e.layer());
     }
     switch (item.shape()) {
-      case Shape.Faces s when item.kind().surface() -> mesh(n, s.mesh(), false);
+      case Shape.Faces s when item.kind().surface() -> mesh(n, s);
       case Shape.Faces b -> {
         boolean closed = b.mesh().isClosed();
-        mesh(n, b.mesh(), closed);
+        mesh(n, b);
         b.curved()
             .map(Curved::planLength)
             .ifPresent(l -> l.ifPresent(metres -> n.put("length", metres)));
@@ -124,11 +124,11 @@ final class InspectionJson {
     return n;
   }
 
-  /** A closed body covers its area in plan twice, seen from above and from below. */
-  private static void mesh(ObjectNode n, Mesh m, boolean closed) {
+  private static void mesh(ObjectNode n, Shape.Faces faces) {
+    Mesh m = faces.mesh();
     n.put("vertices", m.vertexCount())
         .put("triangles", m.triangleCount())
-        .put("area", closed ? m.planArea() / 2 : m.planArea())
+        .put("area", faces.planArea())
         .put("surfaceArea", m.surfaceArea());
   }
 

@@ -34,7 +34,9 @@ import picocli.CommandLine.Command;
       TallyCommand.class,
       FrameCommand.class,
       ShapeCommand.class,
-      CompareCommand.class
+      CompareCommand.class,
+      RulebookCommand.class,
+      AttributeCommand.class
     })
 public final class Main implements Runnable {
   static final int DONE = 0;

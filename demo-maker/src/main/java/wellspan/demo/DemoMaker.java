@@ -33,6 +33,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 import wellspan.core.recipe.Triangulation;
 import wellspan.core.replay.RecordedStep;
+import wellspan.core.rulebook.Rulebook;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.step.DropFalseLevels;
 import wellspan.core.step.DropSpikes;
@@ -155,7 +156,8 @@ public final class DemoMaker {
             Control.NONE,
             List.of(),
             List.of(),
-            Map.of());
+            Map.of(),
+            Rulebook.NONE);
     for (Path file : files) {
       job = SourceIntake.take(store, job, file, Optional.empty(), CLOCK, Progress.NONE).job();
     }

@@ -166,7 +166,7 @@ public final class ProofCard extends ScrollPane {
   private void losses(Delivery d) {
     List<String> said =
         session.build().items().values().stream()
-            .filter(i -> d.sends(i.id(), i.item()))
+            .filter(i -> session.build().sends(d, i))
             .flatMap(
                 i ->
                     Losses.of(i.item(), d.format(), d.zero().frame(session.job().frame())).stream())

@@ -10,7 +10,6 @@ import wellspan.app.theme.Parts;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.build.Build;
-import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.describe.KnownFacts;
 
@@ -61,7 +60,7 @@ public final class DescribeView extends CardColumn {
         .addAll(
             Parts.label(i.item().name(), "title"),
             new ClassChoice(session, i),
-            Parts.row("GlobalId", globalId(i)),
+            Parts.row("GlobalId", session.build().globalId(i)),
             Parts.line(),
             Parts.label(facts.name(), "name"));
     facts.values().forEach((name, value) -> v.getChildren().add(Parts.row(name, value.show())));
@@ -73,12 +72,6 @@ public final class DescribeView extends CardColumn {
     return name.length() + text.length() <= ONE_LINE
         ? Parts.row(name, text)
         : new VBox(Parts.label(name, "muted"), Parts.wrapped(text, "figure"));
-  }
-
-  private String globalId(Build.BuiltItem i) {
-    return i.item().said().globalId().isEmpty()
-        ? new GlobalIds(session.job().id()).of(i.id().value(), "product")
-        : i.item().said().globalId();
   }
 
   /** What the received file says of it; it goes with every delivery that can hold it. */

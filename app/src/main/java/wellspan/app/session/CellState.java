@@ -42,7 +42,7 @@ public enum CellState {
     if (!d.carries(item.item())) {
       return CANNOT;
     }
-    if (d.heldBack().contains(item.id())) {
+    if (!session.build().sends(d, item)) {
       return HELD_BACK;
     }
     PastRun run = session.deliveries().latestProperty().get().get(d.name());

@@ -89,8 +89,7 @@ record SharedFacts(
   private static List<String> deliveries(Session session, List<Build.BuiltItem> items) {
     List<String> out = new ArrayList<>();
     for (Delivery d : session.job().deliveries()) {
-      long included =
-          items.stream().filter(i -> d.carries(i.item()) && !d.heldBack().contains(i.id())).count();
+      long included = items.stream().filter(i -> session.build().sends(d, i)).count();
       out.add(
           d.name()
               + " "

@@ -10,13 +10,15 @@ import java.util.Optional;
  * @param globalId 22 characters, empty where the format has none
  * @param finish material and colour, where it has any
  * @param closed whether the file calls its faces a closed body; empty where it does not say
+ * @param classification codes of classifications
  */
 public record Description(
     EntityClass entityClass,
     String globalId,
     List<PropertySet> propertySets,
     Optional<Finish> finish,
-    Optional<Boolean> closed) {
+    Optional<Boolean> closed,
+    List<Classified> classification) {
 
   /** Of an item that a file says nothing of. */
   public static final Description NONE =
@@ -24,6 +26,17 @@ public record Description(
 
   public Description {
     propertySets = List.copyOf(propertySets);
+    classification = List.copyOf(classification);
+  }
+
+  /** Without codes. */
+  public Description(
+      EntityClass entityClass,
+      String globalId,
+      List<PropertySet> propertySets,
+      Optional<Finish> finish,
+      Optional<Boolean> closed) {
+    this(entityClass, globalId, propertySets, finish, closed, List.of());
   }
 
   /** Without a word on whether it is closed. */
@@ -46,14 +59,20 @@ public record Description(
   }
 
   public Description withGlobalId(String id) {
-    return new Description(entityClass, id, propertySets, finish, closed);
+    return new Description(entityClass, id, propertySets, finish, closed, classification);
   }
 
   public Description withSets(List<PropertySet> sets) {
-    return new Description(entityClass, globalId, sets, finish, closed);
+    return new Description(entityClass, globalId, sets, finish, closed, classification);
   }
 
   public Description withClosed(boolean body) {
-    return new Description(entityClass, globalId, propertySets, finish, Optional.of(body));
+    return new Description(
+        entityClass, globalId, propertySets, finish, Optional.of(body), classification);
+  }
+
+  /** With these codes of classifications instead of its own. */
+  public Description withClassification(List<Classified> codes) {
+    return new Description(entityClass, globalId, propertySets, finish, closed, codes);
   }
 }

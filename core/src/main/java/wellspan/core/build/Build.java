@@ -2,13 +2,17 @@ package wellspan.core.build;
 
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.GlobalIds;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
@@ -29,6 +33,11 @@ import wellspan.core.place.Placer;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.rulebook.OwnAttributes;
+import wellspan.core.rulebook.Rulebook;
+import wellspan.core.rulebook.Ruled;
+import wellspan.core.rulebook.Ruling;
+import wellspan.core.rulebook.Subject;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.NamedPoint;
 
@@ -62,6 +71,20 @@ public record Build(
   static final class Known {
     private final OnceAsked<Box> bounds = new OnceAsked<>();
     private final OnceAsked<List<Finding>> findings = new OnceAsked<>();
+    private final OnceAsked<Map<ItemId, Subject>> subjects = new OnceAsked<>();
+    private final Map<IfcSchema, OnceAsked<Map<ItemId, Ruled>>> ruled =
+        new EnumMap<>(IfcSchema.class);
+    private final Map<ItemId, Subject> before;
+
+    /**
+     * @param before what was known of the items of the build before
+     */
+    Known(Map<ItemId, Subject> before) {
+      this.before = before;
+      for (IfcSchema s : IfcSchema.values()) {
+        ruled.put(s, new OnceAsked<>());
+      }
+    }
   }
 
   /** An item with where it came from. */
@@ -80,7 +103,14 @@ public record Build(
   /** A build that carries out what the cache does not hold. */
   public static Build of(Job job, Map<String, Received> raw, ResultCache cache, Progress progress) {
     return new Build(
-            job, Map.of(), Map.of(), Map.of(), OperationResults.NONE, List.of(), cache, new Known())
+            job,
+            Map.of(),
+            Map.of(),
+            Map.of(),
+            OperationResults.NONE,
+            List.of(),
+            cache,
+            new Known(Map.of()))
         .next(job, raw, progress);
   }
 
@@ -138,11 +168,12 @@ public record Build(
         .forEach(
             (id, item) -> {
               Source s = sources.get(id);
+              Item said = OwnAttributes.on(item, job.settingsOf(id).attributes());
               all.put(
                   id,
                   s == null
-                      ? new BuiltItem(id, item, SourceNames.JOB, Origin.BY_HAND)
-                      : new BuiltItem(id, item, s.name(), Origin.of(s.current())));
+                      ? new BuiltItem(id, said, SourceNames.JOB, Origin.BY_HAND)
+                      : new BuiltItem(id, said, s.name(), Origin.of(s.current())));
             });
     List<ControlTally> tallies = new ArrayList<>();
     placed.forEach(
@@ -160,7 +191,7 @@ public record Build(
         run.result(),
         List.copyOf(tallies),
         cache,
-        new Known());
+        new Known(job.rulebook().equals(Rulebook.NONE) ? Map.of() : subjects()));
   }
 
   /**
@@ -238,12 +269,46 @@ public record Build(
     return job.settingsOf(id).visible();
   }
 
-  /** The class an item is delivered as: the chosen one, else the received one, else by its kind. */
+  /**
+   * The class an item is delivered as: the chosen one, else by the rulebook, else the received one,
+   * else by its kind.
+   */
   public EntityClass classOf(BuiltItem item, IfcSchema schema) {
     return job.settingsOf(item.id())
         .entityClass()
         .filter(c -> ClassRules.fits(c, item.item(), schema))
+        .or(() -> ruled(item.id(), schema).entityClass())
         .orElseGet(() -> ClassRules.of(item.item(), item.item().said().entityClass(), schema));
+  }
+
+  /** The GlobalId that an item is delivered under: as received, else by job and identity. */
+  public String globalId(BuiltItem i) {
+    String received = i.item().said().globalId();
+    return received.isEmpty() ? new GlobalIds(job.id()).of(i.id().value(), "product") : received;
+  }
+
+  /** Whether a delivery sends an item: it can carry it, and nobody holds it back. */
+  public boolean sends(Delivery delivery, BuiltItem item) {
+    return delivery.sends(item.id(), item.item())
+        && !ruled(item.id(), delivery.schema()).heldBack();
+  }
+
+  /** What the rulebook decides of an item; worked out once for all of them. Any thread. */
+  public Ruled ruled(ItemId id, IfcSchema schema) {
+    return job.rulebook().equals(Rulebook.NONE)
+        ? Ruled.NOTHING
+        : known.ruled.get(schema).get(() -> rule(schema)).getOrDefault(id, Ruled.NOTHING);
+  }
+
+  private Map<ItemId, Ruled> rule(IfcSchema schema) {
+    Ruling ruling = new Ruling(job.rulebook(), schema);
+    return subjects().entrySet().parallelStream()
+        .collect(Collectors.toConcurrentMap(Map.Entry::getKey, e -> ruling.of(e.getValue())));
+  }
+
+  /** The items as rules see them; what was worked out of those that did not change is kept. */
+  public Map<ItemId, Subject> subjects() {
+    return known.subjects.get(() -> Subjects.of(items.values(), known.before));
   }
 
   /** Everything the checks find but for flaws of the ground; worked out once. */
@@ -268,6 +333,7 @@ public record Build(
     all.addAll(FrameChecks.check(job.frame(), bounds()));
     tallies.forEach(t -> all.addAll(t.findings(Stop.PLACE)));
     all.addAll(results.findings());
+    all.addAll(RuleFindings.of(this));
     return List.copyOf(all);
   }
 

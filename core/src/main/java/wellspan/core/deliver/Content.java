@@ -12,6 +12,7 @@ public enum Content {
   CLASSES("classes and types"),
   IDS("GlobalIds"),
   PROPERTIES("properties and quantities"),
+  CLASSIFICATION("codes of classifications"),
   MATERIALS("materials"),
   COLOURS("colours"),
   LAYERS("layers"),

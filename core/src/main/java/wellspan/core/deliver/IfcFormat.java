@@ -32,6 +32,7 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
               CLASSES,
               IDS,
               PROPERTIES,
+              CLASSIFICATION,
               MATERIALS,
               COLOURS,
               LAYERS,

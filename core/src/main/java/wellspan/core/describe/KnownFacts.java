@@ -29,7 +29,7 @@ public final class KnownFacts {
     v.put("SourceName", new PropertyValue.Label(item.name()));
     switch (item.shape()) {
       case Shape.Faces s -> {
-        mesh(v, s.mesh());
+        mesh(v, s);
         if (item.kind().is(Kind.TERRAIN)) {
           v.put("InvisibleFaces", new PropertyValue.Count(s.invisibleCount()));
         }
@@ -57,10 +57,11 @@ public final class KnownFacts {
     return new PropertySet(SET, v);
   }
 
-  private static void mesh(Map<String, PropertyValue> v, Mesh mesh) {
+  private static void mesh(Map<String, PropertyValue> v, Shape.Faces faces) {
+    Mesh mesh = faces.mesh();
     Box b = mesh.bounds();
     v.put("Triangles", new PropertyValue.Count(mesh.triangleCount()));
-    v.put("PlanArea", new PropertyValue.Area(mesh.planArea()));
+    v.put("PlanArea", new PropertyValue.Area(faces.planArea()));
     v.put("SurfaceArea", new PropertyValue.Area(mesh.surfaceArea()));
     if (b.hasLevels()) {
       v.put("LowestLevel", new PropertyValue.Length(b.minH()));

@@ -13,6 +13,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import java.util.zip.GZIPInputStream;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
@@ -33,7 +34,15 @@ public final class StandardSets {
 
   private final IfcSchema schema;
   private final Map<String, Set<String>> classes = new HashMap<>();
-  private final Map<String, Map<String, String>> properties = new HashMap<>();
+  private final Map<String, Map<String, Property>> properties = new HashMap<>();
+
+  /**
+   * A property of a standard set.
+   *
+   * @param type measure or type such as {@code IfcLabel}, empty where the table says none
+   * @param allowed literals of an enumeration
+   */
+  private record Property(String type, List<String> allowed) {}
 
   private StandardSets(IfcSchema schema) {
     this.schema = schema;
@@ -63,7 +72,11 @@ public final class StandardSets {
         } else if (c[0].equals("P")) {
           out.properties
               .computeIfAbsent(c[1], k -> new LinkedHashMap<>())
-              .put(c[2], c.length > 4 ? c[4] : "");
+              .put(
+                  c[2],
+                  new Property(
+                      c.length > 4 ? c[4] : "",
+                      c.length > 5 && !c[5].isEmpty() ? List.of(c[5].split("\\|")) : List.of()));
         }
       }
     } catch (IOException e) {
@@ -94,6 +107,38 @@ public final class StandardSets {
   /** Whether a standard set of this name has such a property. */
   public boolean has(String set, String property) {
     return table(set).properties.getOrDefault(set, Map.of()).containsKey(property);
+  }
+
+  /** Type of a property as the standard says it, empty if it does not. */
+  public String type(String set, String property) {
+    Property p = find(set, property);
+    return p == null ? "" : p.type();
+  }
+
+  /** Words that the standard allows for a property; none where any will do. */
+  public List<String> allowed(String set, String property) {
+    Property p = find(set, property);
+    return p == null ? List.of() : p.allowed();
+  }
+
+  private Property find(String set, String property) {
+    return table(set).properties.getOrDefault(set, Map.of()).get(property);
+  }
+
+  /** Names of the standard sets for a class, in the order of the alphabet. */
+  public List<String> setsFor(String entity) {
+    return Stream.concat(
+            classes.keySet().stream(),
+            of(IfcSchema.IFC4X3).classes.keySet().stream().filter(s -> s.startsWith(QUANTITIES)))
+        .distinct()
+        .filter(s -> isFor(s, entity))
+        .sorted()
+        .toList();
+  }
+
+  /** Names of the properties of a standard set, in the order of the alphabet. */
+  public List<String> propertiesOf(String set) {
+    return table(set).properties.getOrDefault(set, Map.of()).keySet().stream().sorted().toList();
   }
 
   /**

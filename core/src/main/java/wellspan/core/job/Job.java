@@ -16,6 +16,7 @@ import wellspan.core.operation.Recipe;
 import wellspan.core.place.Control;
 import wellspan.core.place.SpotMark;
 import wellspan.core.replay.RecordedStep;
+import wellspan.core.rulebook.Rulebook;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 
@@ -28,6 +29,7 @@ import wellspan.core.unit.LinearUnit;
  * @param marks places that were marked by hand; they can be delivered as points
  * @param recipes how items are made that no source holds, in the order in which they are made
  * @param steps by which items are shaped, in their order; items without steps are left out
+ * @param rulebook what the client wants to be said of every item
  */
 public record Job(
     UUID id,
@@ -39,7 +41,8 @@ public record Job(
     Control control,
     List<SpotMark> marks,
     List<Recipe> recipes,
-    Map<ItemId, List<RecordedStep>> steps) {
+    Map<ItemId, List<RecordedStep>> steps,
+    Rulebook rulebook) {
 
   public Job {
     marks = List.copyOf(marks);
@@ -80,7 +83,8 @@ public record Job(
         Control.NONE,
         List.of(),
         List.of(),
-        Map.of());
+        Map.of(),
+        Rulebook.NONE);
   }
 
   public Optional<Source> source(String sourceName) {
@@ -96,7 +100,8 @@ public record Job(
   }
 
   public Job withFrame(Frame f) {
-    return new Job(id, name, f, sources, settings, deliveries, control, marks, recipes, steps);
+    return new Job(
+        id, name, f, sources, settings, deliveries, control, marks, recipes, steps, rulebook);
   }
 
   /** Adds a source, or replaces the one of the same name. */
@@ -108,7 +113,8 @@ public record Job(
     } else {
       all.set(at, source);
     }
-    return new Job(id, name, frame, all, settings, deliveries, control, marks, recipes, steps);
+    return new Job(
+        id, name, frame, all, settings, deliveries, control, marks, recipes, steps, rulebook);
   }
 
   public Job withSettings(
@@ -122,7 +128,8 @@ public record Job(
         all.put(item, s);
       }
     }
-    return new Job(id, name, frame, sources, all, deliveries, control, marks, recipes, steps);
+    return new Job(
+        id, name, frame, sources, all, deliveries, control, marks, recipes, steps, rulebook);
   }
 
   public Job withDelivery(Delivery delivery) {
@@ -133,20 +140,24 @@ public record Job(
     } else {
       all.set(at, delivery);
     }
-    return new Job(id, name, frame, sources, settings, all, control, marks, recipes, steps);
+    return new Job(
+        id, name, frame, sources, settings, all, control, marks, recipes, steps, rulebook);
   }
 
   public Job withoutDelivery(String deliveryName) {
     List<Delivery> rest = deliveries.stream().filter(d -> !d.name().equals(deliveryName)).toList();
-    return new Job(id, name, frame, sources, settings, rest, control, marks, recipes, steps);
+    return new Job(
+        id, name, frame, sources, settings, rest, control, marks, recipes, steps, rulebook);
   }
 
   public Job withControl(Control c) {
-    return new Job(id, name, frame, sources, settings, deliveries, c, marks, recipes, steps);
+    return new Job(
+        id, name, frame, sources, settings, deliveries, c, marks, recipes, steps, rulebook);
   }
 
   public Job withMarks(List<SpotMark> m) {
-    return new Job(id, name, frame, sources, settings, deliveries, control, m, recipes, steps);
+    return new Job(
+        id, name, frame, sources, settings, deliveries, control, m, recipes, steps, rulebook);
   }
 
   public List<RecordedStep> stepsOf(ItemId item) {
@@ -157,7 +168,8 @@ public record Job(
   public Job withSteps(ItemId item, List<RecordedStep> of) {
     Map<ItemId, List<RecordedStep>> all = new TreeMap<>(steps);
     all.put(item, of);
-    return new Job(id, name, frame, sources, settings, deliveries, control, marks, recipes, all);
+    return new Job(
+        id, name, frame, sources, settings, deliveries, control, marks, recipes, all, rulebook);
   }
 
   public Optional<Recipe> recipe(String of) {
@@ -173,11 +185,19 @@ public record Job(
     } else {
       all.set(at, recipe);
     }
-    return new Job(id, name, frame, sources, settings, deliveries, control, marks, all, steps);
+    return new Job(
+        id, name, frame, sources, settings, deliveries, control, marks, all, steps, rulebook);
   }
 
   public Job withoutRecipe(String of) {
     List<Recipe> rest = recipes.stream().filter(r -> !r.name().equals(of)).toList();
-    return new Job(id, name, frame, sources, settings, deliveries, control, marks, rest, steps);
+    return new Job(
+        id, name, frame, sources, settings, deliveries, control, marks, rest, steps, rulebook);
+  }
+
+  /** With another rulebook; {@link Rulebook#NONE} for none. */
+  public Job withRulebook(Rulebook book) {
+    return new Job(
+        id, name, frame, sources, settings, deliveries, control, marks, recipes, steps, book);
   }
 }

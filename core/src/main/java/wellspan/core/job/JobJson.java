@@ -13,6 +13,8 @@ import wellspan.core.place.PlacementJson;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.receive.ReadingRuleJson;
 import wellspan.core.replay.OperationJson;
+import wellspan.core.rulebook.Rulebook;
+import wellspan.core.rulebook.RulebookJson;
 
 /** Writes {@code job.json}: readable, in a stable order, with the version of its shape. */
 final class JobJson {
@@ -68,6 +70,10 @@ final class JobJson {
               s.entityClass()
                   .ifPresent(
                       c -> o.put("entity", c.entity()).put("predefinedType", c.predefinedType()));
+              if (!s.attributes().isEmpty()) {
+                ObjectNode said = o.putObject("attributes");
+                s.attributes().forEach(said::put);
+              }
             });
     ArrayNode deliveries = n.putArray("deliveries");
     for (Delivery d : job.deliveries()) {
@@ -97,6 +103,9 @@ final class JobJson {
               ArrayNode of = steps.putArray(id.value());
               list.forEach(s -> of.add(OperationJson.node(s)));
             });
+    if (!job.rulebook().equals(Rulebook.NONE)) {
+      n.set("rulebook", RulebookJson.node(job.rulebook()));
+    }
     return n;
   }
 }

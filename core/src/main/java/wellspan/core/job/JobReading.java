@@ -28,6 +28,8 @@ import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.ReadingRuleJson;
 import wellspan.core.replay.OperationJson;
 import wellspan.core.replay.RecordedStep;
+import wellspan.core.rulebook.Rulebook;
+import wellspan.core.rulebook.RulebookJson;
 import wellspan.core.unit.LinearUnit;
 
 /**
@@ -136,7 +138,8 @@ final class JobReading {
         n.value("control", Control.NONE, v -> PlacementJson.control(object(v))),
         n.list("marks", v -> PlacementJson.mark(object(v))),
         recipes,
-        steps);
+        steps,
+        n.value("rulebook", Rulebook.NONE, RulebookJson::read));
   }
 
   /** Names tell things apart: a second one of a name would be lost at the first edit. */
@@ -179,7 +182,8 @@ final class JobReading {
         v.has("entity")
             ? Optional.of(new EntityClass(v.text("entity"), v.text("predefinedType", "")))
             : Optional.empty();
-    return new ItemSettings(v.truth("visible", true), chosen);
+    return new ItemSettings(
+        v.truth("visible", true), chosen, v.map("attributes", JobReading::text));
   }
 
   private static Delivery delivery(Members d) {

@@ -11,7 +11,9 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import com.fasterxml.jackson.databind.node.TextNode;
 import java.util.List;
 import java.util.Locale;
+import java.util.Set;
 import java.util.stream.Collectors;
+import wellspan.core.attribute.Classified;
 import wellspan.core.finding.Finding;
 
 /** What a model says of its objects, as JSON. Measures are in SI units. */
@@ -22,8 +24,19 @@ public final class ModelJson {
 
   /** Every product and every part of the structure, in the order of the file. */
   public static ArrayNode array(Model model) {
+    return array(model, Set.of());
+  }
+
+  /**
+   * The same of a model that is not delivered whole.
+   *
+   * @param heldBack GlobalIds of what stays here
+   */
+  public static ArrayNode array(Model model, Set<String> heldBack) {
     ArrayNode out = JSON.arrayNode();
-    model.objects().stream().filter(ModelJson::isDescribed).forEach(o -> out.add(object(o, model)));
+    model.objects().stream()
+        .filter(ModelJson::isDescribed)
+        .forEach(o -> out.add(object(o, model).put("heldBack", heldBack.contains(o.globalId()))));
     return out;
   }
 
@@ -48,7 +61,7 @@ public final class ModelJson {
       s.properties().values().forEach(p -> set.set(p.name(), value(p)));
     }
     ArrayNode classification = n.putArray("classification");
-    for (ModelObject.Classified c : o.classification()) {
+    for (Classified c : o.classification()) {
       ObjectNode one = classification.addObject();
       one.put("system", c.system());
       one.put("code", c.code());

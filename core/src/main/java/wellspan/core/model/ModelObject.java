@@ -3,6 +3,7 @@ package wellspan.core.model;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.attribute.Classified;
 
 /**
  * An object of a model: a product, a part of the structure, a type, a group, a project. What its
@@ -47,15 +48,6 @@ public record ModelObject(
     /** Groups, the project, tasks and others. */
     OTHER
   }
-
-  /**
-   * A code of a classification.
-   *
-   * @param system name of the classification
-   * @param code empty where only the system is named
-   * @param parents codes above it that are in the file
-   */
-  public record Classified(String system, String code, String title, List<String> parents) {}
 
   /**
    * A material, or one in a set.

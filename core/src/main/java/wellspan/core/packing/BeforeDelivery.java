@@ -25,7 +25,7 @@ public final class BeforeDelivery {
     Set<ItemId> sent = new HashSet<>();
     Set<String> names = new HashSet<>();
     for (Build.BuiltItem i : build.items().values()) {
-      if (delivery.sends(i.id(), i.item())) {
+      if (build.sends(delivery, i)) {
         sent.add(i.id());
         names.add(i.item().name());
       }

@@ -3,8 +3,9 @@ package wellspan.core.packing;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
@@ -16,9 +17,7 @@ import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.ClassRules;
-import wellspan.core.describe.Finishes;
 import wellspan.core.describe.KnownFacts;
-import wellspan.core.describe.StandardSets;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
@@ -28,6 +27,8 @@ import wellspan.core.job.Source;
 import wellspan.core.place.Control;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.recipe.Triangulation;
+import wellspan.core.rulebook.Rulebook;
+import wellspan.core.rulebook.Ruled;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.Shape;
 import wellspan.core.triangulate.BreaklineChains;
@@ -45,10 +46,19 @@ public final class Packing {
 
   /** Everything that a delivery sends from a job as it is now. */
   public static Parcel parcel(Build build, Delivery delivery) {
+    return parcel(build, delivery, i -> build.sends(delivery, i));
+  }
+
+  /** The same with what the rulebook holds back, to see what would be said of it. */
+  public static Parcel whole(Build build, Delivery delivery) {
+    return parcel(build, delivery, i -> delivery.sends(i.id(), i.item()));
+  }
+
+  private static Parcel parcel(Build build, Delivery delivery, Predicate<Build.BuiltItem> sent) {
     GlobalIds ids = new GlobalIds(build.job().id());
     List<Parcel.Piece> pieces =
         build.items().values().stream()
-            .filter(i -> delivery.sends(i.id(), i.item()))
+            .filter(sent)
             .flatMap(i -> pieces(build, ids, i, delivery))
             .toList();
     return new Parcel(
@@ -111,37 +121,13 @@ public final class Packing {
       Build build, GlobalIds ids, Build.BuiltItem i, Delivery delivery) {
     EntityClass c = build.classOf(i, delivery.schema());
     PropertySet facts = KnownFacts.of(i.item(), i.origin().file(), i.origin().revision());
+    Saying saying =
+        new Saying(build.job().rulebook(), build.ruled(i.id(), delivery.schema()), facts);
     return new Parcel.Piece(
         i.id().value(),
         i.item(),
-        described(c, ids.of(i.id().value(), "product"), facts, i.item(), delivery.format()),
+        saying.of(c, ids.of(i.id().value(), "product"), i.item(), delivery.format()),
         fingerprint(build, i, c, delivery));
-  }
-
-  /** What is said of an item in a format: what was received, and in models what is known here. */
-  private static Description described(
-      EntityClass c, String globalId, PropertySet facts, Item item, DeliveryFormat format) {
-    boolean faces = item.triangles().isPresent();
-    return new Description(
-        c,
-        globalId,
-        sets(c, facts, item, format),
-        faces ? Finishes.standard(item) : item.kind().finish(),
-        faces
-            ? Optional.of(
-                !item.kind().surface()
-                    && item.shape() instanceof Shape.Faces b
-                    && b.mesh().isClosed())
-            : Optional.empty());
-  }
-
-  /** Standard sets made here fit the class; those of a received model stay as they are. */
-  private static List<PropertySet> sets(
-      EntityClass c, PropertySet facts, Item item, DeliveryFormat format) {
-    List<PropertySet> all = format.sets(item, facts);
-    return format.schema().isPresent() && item.said().entityClass().equals(EntityClass.NONE)
-        ? StandardSets.of(format.schema().get()).fitted(all, c.entity())
-        : all;
   }
 
   /**
@@ -165,7 +151,24 @@ public final class Packing {
             delivery.zero().frame(build.job().frame()).asDelivered().toString(),
             delivery.unit().symbol(),
             delivery.format().id());
-    return new GlobalIds(build.job().id()).of(state, "state");
+    String said = said(build, i, delivery);
+    return new GlobalIds(build.job().id())
+        .of(said.isEmpty() ? state : state + "\u0000" + said, "state");
+  }
+
+  /** What rules and hands say of an item; empty where they say nothing. */
+  private static String said(Build build, Build.BuiltItem i, Delivery delivery) {
+    Ruled ruled = build.ruled(i.id(), delivery.schema());
+    Map<String, String> byHand = build.job().settingsOf(i.id()).attributes();
+    return ruled.equals(Ruled.NOTHING) && byHand.isEmpty()
+        ? ""
+        : ruled.sets()
+            + "\u0001"
+            + ruled.codes()
+            + "\u0001"
+            + byHand
+            + "\u0001"
+            + build.job().rulebook().withoutSets();
   }
 
   /** Where an item comes from and what was done to it, and the same of everything that went in. */
@@ -196,16 +199,30 @@ public final class Packing {
    */
   public static Parcel.Piece loosePiece(
       GlobalIds ids, ItemId id, Item item, DeliveryFormat format, String file) {
+    return loosePiece(ids, id, item, format, file, Rulebook.NONE, Ruled.NOTHING);
+  }
+
+  /**
+   * The same as a rulebook has it.
+   *
+   * @param ruled what the rulebook decides of the item in the format's schema
+   */
+  public static Parcel.Piece loosePiece(
+      GlobalIds ids,
+      ItemId id,
+      Item item,
+      DeliveryFormat format,
+      String file,
+      Rulebook book,
+      Ruled ruled) {
     IfcSchema schema = format.schema().orElse(IfcSchema.IFC4X3);
+    EntityClass c =
+        ruled.entityClass().orElseGet(() -> ClassRules.of(item, item.said().entityClass(), schema));
     return new Parcel.Piece(
         id.value(),
         item,
-        described(
-            ClassRules.of(item, item.said().entityClass(), schema),
-            ids.of(id.value(), "product"),
-            KnownFacts.of(item, file, ""),
-            item,
-            format),
+        new Saying(book, ruled, KnownFacts.of(item, file, ""))
+            .of(c, ids.of(id.value(), "product"), item, format),
         "");
   }
 

@@ -212,6 +212,9 @@ public final class FileProof {
     if (both(Content.CLOSED)) {
       said.closed(meant, came);
     }
+    if (both(Content.CLASSIFICATION)) {
+      said.classification(meant, came);
+    }
     if (both(Content.MATERIALS)) {
       said.materials(meant, came);
     }

@@ -226,6 +226,9 @@ public final class Prover {
     if (coverage.proves(Content.CLOSED)) {
       said.closed(sent, arrived);
     }
+    if (coverage.proves(Content.CLASSIFICATION)) {
+      said.classification(sent, arrived);
+    }
     if (coverage.proves(Content.MATERIALS)) {
       said.materials(sent, arrived);
     }

@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.attribute.Classified;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.PropertySet;
@@ -78,6 +79,22 @@ final class Said {
               + (there.isEmpty() ? "without one" : "of " + there)
               + ".");
     }
+  }
+
+  /** Codes count as what they say, in whatever order. */
+  void classification(Description sent, Description arrived) {
+    List<String> there = new ArrayList<>(codes(arrived));
+    for (String c : codes(sent)) {
+      if (!there.remove(c)) {
+        differs(What.CLASSIFICATION, "was sent with the code " + c + ", which did not arrive.");
+      }
+    }
+    there.forEach(
+        c -> differs(What.CLASSIFICATION, "arrived with the code " + c + ", which was not sent."));
+  }
+
+  private static List<String> codes(Description d) {
+    return d.classification().stream().map(Classified::show).toList();
   }
 
   void colours(Description sent, Description arrived) {

@@ -11,6 +11,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import wellspan.core.attribute.Classified;
 import wellspan.core.model.Model;
 import wellspan.core.model.ModelObject;
 import wellspan.core.model.ModelProperty;
@@ -178,7 +179,7 @@ final class FacetCheck {
   }
 
   private Answer classification(ModelObject o, Facet.Classification c) {
-    List<ModelObject.Classified> ofSystem =
+    List<Classified> ofSystem =
         o.classification().stream()
             .filter(r -> c.system().map(s -> s.fits(r.system())).orElse(true))
             .toList();
@@ -195,7 +196,7 @@ final class FacetCheck {
     }
     return Answer.wrong(
         "the classification is "
-            + String.join(", ", ofSystem.stream().map(ModelObject.Classified::code).toList())
+            + String.join(", ", ofSystem.stream().map(Classified::code).toList())
             + ", asked for is one"
             + asked(c));
   }

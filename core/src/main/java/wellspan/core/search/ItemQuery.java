@@ -98,14 +98,12 @@ public record ItemQuery(List<Term> terms) {
       case MATERIAL -> has(i.item().attributes().material(), text);
       case HAS ->
           "finding".startsWith(text) && (found.contains(i.id()) || named.contains(i.item().name()));
-      case IN -> build.job().deliveries().stream().anyMatch(d -> in(d, text, i));
+      case IN -> build.job().deliveries().stream().anyMatch(d -> in(build, d, text, i));
     };
   }
 
-  private static boolean in(Delivery d, String text, Build.BuiltItem i) {
-    return ("delivery".startsWith(text) || has(d.name(), text))
-        && d.format().carries(i.item())
-        && !d.heldBack().contains(i.id());
+  private static boolean in(Build build, Delivery d, String text, Build.BuiltItem i) {
+    return ("delivery".startsWith(text) || has(d.name(), text)) && build.sends(d, i);
   }
 
   private static boolean has(String value, String text) {

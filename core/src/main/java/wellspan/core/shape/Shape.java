@@ -103,6 +103,14 @@ public sealed interface Shape {
       return List.of(mesh.xyz());
     }
 
+    /**
+     * The area in plan, square metres: a closed body covers it twice, seen from above and from
+     * below.
+     */
+    public double planArea() {
+      return mesh.isClosed() ? mesh.planArea() / 2 : mesh.planArea();
+    }
+
     public int invisibleCount() {
       return invisible.length / 3;
     }

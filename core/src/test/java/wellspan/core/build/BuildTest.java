@@ -117,7 +117,8 @@ class BuildTest {
   void chosenClassesGoBeforeStandardOnes() {
     ItemId id = ItemId.of("road", "terrain surface", "Ground");
     EntityClass fill = new EntityClass("IfcEarthworksFill", "EMBANKMENT");
-    Job chosen = job().withSettings(List.of(id), s -> new ItemSettings(true, Optional.of(fill)));
+    Job chosen =
+        job().withSettings(List.of(id), s -> new ItemSettings(true, Optional.of(fill), Map.of()));
     Map<String, Received> r = Map.of("road", received("EPSG:25832", GROUND, ROAD));
     Build b = Build.of(chosen, r);
     assertThat(b.classOf(b.items().get(id), IfcSchema.IFC4X3))

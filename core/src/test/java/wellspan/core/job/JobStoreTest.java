@@ -14,6 +14,7 @@ import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeEach;
@@ -112,7 +113,9 @@ class JobStoreTest {
                 List.of(id),
                 s ->
                     new ItemSettings(
-                        false, Optional.of(new EntityClass("IfcEarthworksFill", "EMBANKMENT"))))
+                        false,
+                        Optional.of(new EntityClass("IfcEarthworksFill", "EMBANKMENT")),
+                        Map.of("Status", "as built", "Client_Code.Code", "0042")))
             .withDelivery(
                 new Delivery(
                     "Second",

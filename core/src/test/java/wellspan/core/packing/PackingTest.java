@@ -27,6 +27,7 @@ import wellspan.core.place.SourcePlacement;
 import wellspan.core.place.SpotMark;
 import wellspan.core.receive.Received;
 import wellspan.core.replay.RecordedStep;
+import wellspan.core.rulebook.Rulebook;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.step.Raise;
@@ -60,7 +61,8 @@ class PackingTest {
             j.control(),
             List.of(),
             List.of(),
-            Map.of())
+            Map.of(),
+            Rulebook.NONE)
         .withSource(Source.of("s", revision("abc")));
   }
 
@@ -97,7 +99,9 @@ class PackingTest {
                         List.of(PEGS),
                         s ->
                             new ItemSettings(
-                                true, Optional.of(new EntityClass("IfcAnnotation", "SYMBOL")))),
+                                true,
+                                Optional.of(new EntityClass("IfcAnnotation", "SYMBOL")),
+                                Map.of())),
                     delivery())))
         .doesNotContain(now)
         .doesNotHaveDuplicates();

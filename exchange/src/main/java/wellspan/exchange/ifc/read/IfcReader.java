@@ -52,6 +52,7 @@ public final class IfcReader {
   private final SolidReader solids;
   private final Openings openings;
   private final Layers layers;
+  private final ClassificationReader classification;
   private final Set<Integer> grouped = new HashSet<>();
   private final List<NamedPoint> loosePoints = new ArrayList<>();
   private final Identities identities = new Identities(findings);
@@ -70,6 +71,7 @@ public final class IfcReader {
     lines = new LineReader(geo, curves, placements);
     openings = new Openings(model);
     layers = new Layers(model);
+    classification = new ClassificationReader(model);
   }
 
   /**
@@ -215,8 +217,8 @@ public final class IfcReader {
           Item.points(names.of("points", nameOf(g)), points)
               .on(layers.of(first))
               .saying(
-                  new Description(
-                      properties.classOf(first), g.text("GlobalId"), properties.of(g))));
+                  new Description(properties.classOf(first), g.text("GlobalId"), properties.of(g))
+                      .withClassification(classification.of(g, Optional.empty()))));
     }
   }
 
@@ -286,7 +288,8 @@ public final class IfcReader {
                 p.text("GlobalId"),
                 properties.of(p),
                 finishes.of(p),
-                closed));
+                closed,
+                classification.of(p, properties.typeOf(p))));
   }
 
   private Optional<Item> body(Instance p) {

@@ -26,6 +26,7 @@ public final class ModelReader {
   private final ModelValues values;
   private final ModelSets sets;
   private final ModelRelations relations;
+  private final ClassificationReader classification;
   private final FinishReader finishes;
   private final Layers layers;
 
@@ -35,6 +36,7 @@ public final class ModelReader {
     values = new ModelValues(model, Units.of(model));
     sets = new ModelSets(model, values, soundness, findings);
     relations = new ModelRelations(model);
+    classification = new ClassificationReader(model);
     finishes = new FinishReader(model);
     layers = new Layers(model);
   }
@@ -102,7 +104,7 @@ public final class ModelReader {
         meant.own,
         attributes,
         all,
-        relations.classification(i, type),
+        classification.of(i, type),
         relations.materials(i, type),
         layers.of(i),
         finishes.colour(i),

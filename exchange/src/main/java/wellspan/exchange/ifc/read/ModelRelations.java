@@ -2,22 +2,19 @@ package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import wellspan.core.model.ModelObject.Classified;
 import wellspan.core.model.ModelObject.Material;
 import wellspan.core.model.ModelObject.PartOf;
 
-/** What relations say of objects: types, classification, materials, groups, wholes. */
+/** What relations say of objects: types, materials, groups, wholes. */
 final class ModelRelations {
   private static final int DEEP = 32;
 
   private final Map<Integer, Instance> typeOf = new HashMap<>();
-  private final Map<Integer, List<Instance>> classified = new HashMap<>();
   private final Map<Integer, List<Instance>> materials = new HashMap<>();
   private final Map<Integer, List<String>> groups = new HashMap<>();
   private final Map<Integer, List<PartOf>> wholes = new HashMap<>();
@@ -26,10 +23,6 @@ final class ModelRelations {
     for (Instance rel : model.all("IFCRELDEFINESBYTYPE")) {
       rel.ref("RelatingType")
           .ifPresent(t -> rel.refs("RelatedObjects").forEach(o -> typeOf.put(o.id(), t)));
-    }
-    for (Instance rel : model.all("IFCRELASSOCIATESCLASSIFICATION")) {
-      rel.ref("RelatingClassification")
-          .ifPresent(c -> rel.refs("RelatedObjects").forEach(o -> add(classified, o.id(), c)));
     }
     for (Instance rel : model.all("IFCRELASSOCIATESMATERIAL")) {
       rel.ref("RelatingMaterial")
@@ -72,54 +65,6 @@ final class ModelRelations {
 
   List<PartOf> partOf(Instance object) {
     return wholes.getOrDefault(object.id(), List.of());
-  }
-
-  /** Own references; of a system that the object has none of, those of its type. */
-  List<Classified> classification(Instance object, Optional<Instance> type) {
-    List<Classified> out = new ArrayList<>();
-    Set<String> systems = new HashSet<>();
-    for (Instance c : classified.getOrDefault(object.id(), List.of())) {
-      Classified one = classified(c);
-      systems.add(one.system());
-      out.add(one);
-    }
-    type.ifPresent(
-        t -> {
-          for (Instance c : classified.getOrDefault(t.id(), List.of())) {
-            Classified one = classified(c);
-            if (!systems.contains(one.system())) {
-              out.add(one);
-            }
-          }
-        });
-    return out;
-  }
-
-  private static Classified classified(Instance reference) {
-    if (reference.isA("IFCCLASSIFICATION")) {
-      return new Classified(reference.text("Name"), "", "", List.of());
-    }
-    List<String> parents = new ArrayList<>();
-    Instance at = reference;
-    String system = "";
-    for (int i = 0; i < DEEP; i++) {
-      Optional<Instance> above = at.ref("ReferencedSource");
-      if (above.isEmpty()) {
-        break;
-      }
-      at = above.get();
-      if (at.isA("IFCCLASSIFICATION")) {
-        system = at.text("Name");
-        break;
-      }
-      parents.add(code(at));
-    }
-    return new Classified(system, code(reference), reference.text("Name"), parents);
-  }
-
-  private static String code(Instance reference) {
-    String id = reference.text("Identification");
-    return id.isEmpty() ? reference.text("ItemReference") : id;
   }
 
   /** Own materials, or those of the type where there are none. */

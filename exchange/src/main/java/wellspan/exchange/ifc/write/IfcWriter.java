@@ -47,6 +47,7 @@ public final class IfcWriter {
   private final Representations representations;
   private final LineRecords lines;
   private final FinishRecords finishes;
+  private final ClassificationRecords classification;
   private final MeshRecords meshes;
   private final List<Integer> inSite = new ArrayList<>();
   private static final Kind COURSE = Kind.of("course");
@@ -66,6 +67,7 @@ public final class IfcWriter {
     representations = new Representations(step);
     lines = new LineRecords(step, local, representations);
     finishes = new FinishRecords(step, parcel);
+    classification = new ClassificationRecords(step, parcel);
     meshes = new MeshRecords(step, local, finishes, representations);
   }
 
@@ -122,12 +124,14 @@ public final class IfcWriter {
       representations.on(piece.item().layer());
       int object = piece(piece, project, properties);
       piece.description().finish().ifPresent(f -> finishes.made(object, f));
+      classification.of(object, piece.description().classification());
       types.of(piece, object);
       networks.element(piece, object);
       properties.attach(piece.key(), object, piece.description().propertySets());
     }
     representations.layers();
     finishes.materials();
+    classification.write();
     types.write();
     networks.systems();
     structure(project);

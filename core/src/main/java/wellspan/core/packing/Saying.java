@@ -1,0 +1,67 @@
+package wellspan.core.packing;
+
+import java.util.List;
+import java.util.Optional;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.ValueTypes;
+import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.describe.Finishes;
+import wellspan.core.describe.StandardSets;
+import wellspan.core.item.Item;
+import wellspan.core.rulebook.Rulebook;
+import wellspan.core.rulebook.Ruled;
+import wellspan.core.shape.Shape;
+
+/**
+ * What is said of an item in a format: what was received, in models what is known here, and over
+ * both what the rulebook says.
+ *
+ * @param ruled what the rulebook decides of the item
+ * @param facts what is known here
+ */
+record Saying(Rulebook book, Ruled ruled, PropertySet facts) {
+
+  Description of(EntityClass c, String globalId, Item item, DeliveryFormat format) {
+    boolean faces = item.triangles().isPresent();
+    return new Description(
+        c,
+        globalId,
+        sets(c, item, format),
+        faces ? Finishes.standard(item) : item.kind().finish(),
+        faces
+            ? Optional.of(
+                !item.kind().surface()
+                    && item.shape() instanceof Shape.Faces b
+                    && b.mesh().isClosed())
+            : Optional.empty(),
+        format.schema().isPresent() ? ruled.codesOver(item.said().classification()) : List.of());
+  }
+
+  /**
+   * Standard sets made here fit the class; those of a received model stay as they are, and rules
+   * say what they say.
+   */
+  private List<PropertySet> sets(EntityClass c, Item item, DeliveryFormat format) {
+    if (format.schema().isEmpty()) {
+      return without(
+          format.sets(
+              item.saying(item.said().withSets(ruled.over(item.said().propertySets()))), facts));
+    }
+    List<PropertySet> all = format.sets(item, facts);
+    List<PropertySet> own =
+        item.said().entityClass().equals(EntityClass.NONE)
+            ? StandardSets.of(format.schema().get()).fitted(all, c.entity())
+            : all;
+    return ruled.over(without(own)).stream()
+        .map(s -> ValueTypes.fitting(s, format.schema().get()))
+        .toList();
+  }
+
+  private List<PropertySet> without(List<PropertySet> all) {
+    return book.withoutSets().isEmpty()
+        ? all
+        : all.stream().filter(s -> !book.withoutSets().contains(s.name())).toList();
+  }
+}

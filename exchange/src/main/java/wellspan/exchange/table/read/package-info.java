@@ -1,0 +1,2 @@
+/** Reads tables of texts: CSV and workbooks. */
+package wellspan.exchange.table.read;
