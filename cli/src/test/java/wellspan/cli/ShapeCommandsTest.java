@@ -182,4 +182,26 @@ class ShapeCommandsTest extends CommandFixture {
     assertThat(run("shape")).isEqualTo(2);
     assertThat(err.toString().strip().lines()).hasSize(1);
   }
+
+  @Test
+  void aTableSaysAttributesAndARulebookIsTakenIntoTheJob() throws IOException {
+    String job = copy();
+    Path table = dir.resolve("said.csv");
+    Files.writeString(
+        table, "name;Status;Client.Contract\nExisting ground;as built;0042\nNobody;x;y\n");
+    assertThat(run("attribute", job, table.toString())).isEqualTo(1);
+    assertThat(err.toString()).contains("there is no item Nobody");
+    Path book = dir.resolve("book.json");
+    Files.writeString(
+        book,
+        "{\"wellspan-rulebook\":1,\"name\":\"B\",\"properties\":[{\"set\":\"Own\",\"property\":\"State\",\"value\":[{\"attribute\":\"Status\"}],\"when\":[{\"fact\":\"stratum\",\"is\":[\"Ground\"]},{\"attribute\":\"Status\",\"given\":true}]}]}");
+    assertThat(run("rulebook", book.toString(), "--into", job)).isZero();
+    assertThat(run("deliver", job, "BIM handover", "--to", dir.resolve("out").toString()))
+        .as(err.toString())
+        .isZero();
+    assertThat(run("describe", dir.resolve("out/brindle-ness.ifc").toString(), "--json")).isZero();
+    assertThat(out.toString())
+        .contains("\"State\" : \"as built\"")
+        .contains("\"Contract\" : \"0042\"");
+  }
 }
