@@ -32,7 +32,10 @@ class RequirementWindowTest extends WindowTest {
     assertThat(owner.failures()).hasSize(14);
     WaitForAsyncUtils.waitForFxEvents();
     assertThat(card("#requirements")).contains("Client_Operation").contains("and 2 more");
-    Button go = lookup("M01").queryAs(Button.class);
+    Button go =
+        from(lookup("#requirements").<javafx.scene.Node>query())
+            .lookup("M01")
+            .queryAs(Button.class);
     interact(go::fire);
     assertThat(session.selectedItem().orElseThrow().item().name()).isEqualTo("M01");
   }

@@ -5,7 +5,6 @@ import java.io.PrintWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -15,17 +14,16 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import wellspan.core.job.AtomicFile;
 import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
 import wellspan.core.rulebook.CodeSystem;
+import wellspan.core.rulebook.PropertyRule;
 import wellspan.core.rulebook.RuleTable;
 import wellspan.core.rulebook.Rulebook;
 import wellspan.core.rulebook.RulebookComparison;
 import wellspan.core.rulebook.RulebookJson;
+import wellspan.exchange.rulebook.RulebookFile;
 import wellspan.exchange.table.read.CodeList;
-import wellspan.exchange.table.read.TableReader;
-import wellspan.exchange.table.write.TableFile;
 
 /** {@code rulebook FILE|JOB}: looks at a rulebook, works on it, takes it into a job. */
 @Command(
@@ -91,20 +89,11 @@ final class RulebookCommand implements Callable<Integer> {
     }
     book = changed(book, err);
     if (table != null) {
-      RuleTable rules = RuleTable.of(book);
-      List<List<Object>> rows = new ArrayList<>();
-      rules.rows().forEach(r -> rows.add(new ArrayList<>(r)));
-      TableFile.write(table, rules.head(), rows);
-      err.println(rows.size() + " rules in " + table + ".");
+      RulebookFile.writeRules(book, table);
+      err.println(book.properties().size() + " rules in " + table + ".");
     }
     if (to != null) {
-      Path fresh = AtomicFile.fresh(to.toAbsolutePath());
-      try {
-        Files.writeString(fresh, RulebookJson.write(book));
-        AtomicFile.move(fresh, to.toAbsolutePath());
-      } finally {
-        Files.deleteIfExists(fresh);
-      }
+      RulebookFile.write(book, to);
       err.println("Written to " + to + ".");
     }
     if (into != null) {
@@ -126,28 +115,18 @@ final class RulebookCommand implements Callable<Integer> {
     if (what.toString().equals(SHIPPED) && !Files.exists(what)) {
       return RulebookJson.shipped();
     }
-    return Files.isDirectory(what)
-        ? new JobStore(what).open().rulebook()
-        : RulebookOption.read(what);
+    return Files.isDirectory(what) ? new JobStore(what).open().rulebook() : RulebookFile.read(what);
   }
 
   private Rulebook changed(Rulebook from, PrintWriter err) throws IOException {
     Rulebook book = from;
     if (take != null) {
-      List<List<String>> rows = TableReader.read(take);
-      try {
-        RuleTable rules =
-            new RuleTable(
-                rows.isEmpty() ? List.of() : rows.getFirst().stream().map(String::strip).toList(),
-                rows.isEmpty() ? List.of() : rows.subList(1, rows.size()));
-        RuleTable.Change change = RuleTable.change(book.properties(), rules.rules());
-        change.added().forEach(r -> err.println("new      " + r));
-        change.changed().forEach(r -> err.println("changed  " + r));
-        change.removed().forEach(r -> err.println("gone     " + r));
-        book = book.withProperties(rules.rules());
-      } catch (IllegalArgumentException e) {
-        throw new IllegalArgumentException(take + ": " + e.getMessage() + ".", e);
-      }
+      List<PropertyRule> rules = RulebookFile.readRules(take).rules();
+      RuleTable.Change change = RuleTable.change(book.properties(), rules);
+      change.added().forEach(r -> err.println("new      " + r));
+      change.changed().forEach(r -> err.println("changed  " + r));
+      change.removed().forEach(r -> err.println("gone     " + r));
+      book = book.withProperties(rules);
     }
     for (Map.Entry<String, Path> c : codes.entrySet()) {
       CodeSystem system =

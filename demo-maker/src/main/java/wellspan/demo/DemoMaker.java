@@ -1,6 +1,7 @@
 package wellspan.demo;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -41,6 +42,7 @@ import wellspan.core.step.MergeDuplicates;
 import wellspan.core.triangulate.LevelRule;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.intake.SourceIntake;
+import wellspan.exchange.rulebook.RulebookFile;
 
 /**
  * Writes {@code road/}, {@code survey/}, {@code yard/} and the demo job into a folder; what was
@@ -98,7 +100,14 @@ public final class DemoMaker {
     Path drains =
         Files.createDirectories(demo.resolve("drainage")).resolve("quay-road-drainage.xml");
     Files.writeString(drains, Drainage.network(QuayRoad.quayRoad(0)));
-    job(demo.resolve("job"), List.of(first, control, yard, shore, lines, drains));
+    Path rulebook = Files.createDirectories(demo.resolve("client")).resolve("harbour-client.json");
+    try (InputStream in = DemoMaker.class.getResourceAsStream("harbour-client.json")) {
+      Files.write(rulebook, in.readAllBytes());
+    }
+    job(
+        demo.resolve("job"),
+        List.of(first, control, yard, shore, lines, drains),
+        RulebookFile.read(rulebook));
   }
 
   private static String design(String revision, Ground ground, double raise) {
@@ -122,7 +131,7 @@ public final class DemoMaker {
     return new Delivery(name, receiver, schema, unit, zero, file, SURVEY);
   }
 
-  private static void job(Path folder, List<Path> files) throws IOException {
+  private static void job(Path folder, List<Path> files, Rulebook rulebook) throws IOException {
     JobStore store = new JobStore(folder);
     Job job =
         new Job(
@@ -165,7 +174,7 @@ public final class DemoMaker {
     job = ControlIntake.take(job, "control", build.raw().get("control"));
     job = placed(job, build.raw().get("yard-layout"));
     job = groundOnly(ground(job), build.raw());
-    store.save(job);
+    store.save(said(job.withRulebook(rulebook)));
   }
 
   /** The yard by the control points in it. */
@@ -198,6 +207,33 @@ public final class DemoMaker {
                 List.of(),
                 LevelRule.MEAN,
                 LevelRule.LOWEST));
+  }
+
+  /**
+   * What the office says of the pavement by hand. One course has a state that the client does not
+   * know, and nobody has said yet who looks after the chambers.
+   */
+  private static Job said(Job job) {
+    Map<String, String> status =
+        Map.ofEntries(
+            Map.entry("course/Surface course", "D"),
+            Map.entry("course/Surface course (2)", "D"),
+            Map.entry("course/Binder course", "D"),
+            Map.entry("course/Binder course (2)", "D"),
+            Map.entry("course/Base course", "B"),
+            Map.entry("course/Base course (2)", "B"),
+            Map.entry("course/Sub-base", "B"),
+            Map.entry("course/Sub-base (2)", "F"),
+            Map.entry("kerb/Kerb", "D"),
+            Map.entry("footway/Footway", "D"));
+    Job out = job;
+    for (Map.Entry<String, String> s : status.entrySet()) {
+      out =
+          out.withSettings(
+              List.of(new ItemId("quay-road/" + s.getKey())),
+              x -> x.withAttribute("Status", s.getValue()));
+    }
+    return out;
   }
 
   /** A delivery of the existing ground and the control points alone, to those who design on it. */

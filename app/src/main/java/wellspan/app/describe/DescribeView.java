@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
+import wellspan.app.session.DescribeCard;
 import wellspan.app.session.Session;
 import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Parts;
@@ -13,7 +14,7 @@ import wellspan.core.build.Build;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.describe.KnownFacts;
 
-/** What the selected item is called in deliveries and which known facts it says. */
+/** What stands beside the rules: the rule in hand, requirements, attributes. */
 public final class DescribeView extends CardColumn {
   /** Sets of properties shown; a layer of features may have thousands. */
   private static final int SHOWN = 12;
@@ -22,17 +23,36 @@ public final class DescribeView extends CardColumn {
 
   private final Session session;
   private final RequirementCard requirements;
+  private final RuleCard rule;
+  private final AttributeCard attributes;
 
   public DescribeView(Session session) {
     super("describe");
     this.session = session;
     requirements = new RequirementCard(session);
+    rule = new RuleCard(session);
+    attributes = new AttributeCard(session);
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.selectedProperty().addListener((o, a, b) -> refresh());
+    session.rules().cardProperty().addListener((o, a, b) -> refresh());
+    session
+        .requirements()
+        .checkedProperty()
+        .addListener((o, a, b) -> session.rules().cardProperty().set(DescribeCard.REQUIREMENTS));
     refresh();
   }
 
   private void refresh() {
+    switch (session.rules().cardProperty().get()) {
+      case NONE -> cards.getChildren().clear();
+      case RULE -> cards.getChildren().setAll(rule);
+      case ATTRIBUTES -> cards.getChildren().setAll(attributes);
+      case REQUIREMENTS -> cards.getChildren().setAll(requirements, selected());
+    }
+  }
+
+  /** What the selected item says. */
+  private VBox selected() {
     VBox v = new VBox();
     v.getStyleClass().add("card");
     Optional<Build.BuiltItem> chosen = session.selectedItem();
@@ -51,7 +71,7 @@ public final class DescribeView extends CardColumn {
     } else {
       item(v, chosen.get());
     }
-    cards.getChildren().setAll(requirements, v);
+    return v;
   }
 
   private void item(VBox v, Build.BuiltItem i) {

@@ -82,6 +82,7 @@ public final class Session {
   private final ReceiveDesk receiving;
   private final PlaceDesk place;
   private final ShapeDesk shape;
+  private final RuleDesk rules;
   private final PendingEdits pending = new PendingEdits();
   private final ReadOnlyStringWrapper lookingOnly = new ReadOnlyStringWrapper("");
   private boolean stale;
@@ -105,6 +106,7 @@ public final class Session {
     receiving = new ReceiveDesk(this, clock);
     place = new PlaceDesk(this);
     shape = new ShapeDesk(this, window);
+    rules = new RuleDesk(this);
     refreshFindings();
   }
 
@@ -413,11 +415,17 @@ public final class Session {
     findings.set(List.copyOf(all));
   }
 
-  /** What is shown and hidden. */
+  /** What a receiver asks for, and what of it would arrive. */
   public RequirementDesk requirements() {
     return requirements;
   }
 
+  /** The work of the stop Describe. */
+  public RuleDesk rules() {
+    return rules;
+  }
+
+  /** What is shown and hidden. */
   public Visibility visibility() {
     return visibility;
   }

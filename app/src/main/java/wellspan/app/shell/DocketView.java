@@ -3,6 +3,7 @@ package wellspan.app.shell;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.control.Label;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
@@ -26,6 +27,8 @@ import wellspan.core.item.ItemId;
 import wellspan.core.job.SourceNames;
 import wellspan.core.receive.Received;
 import wellspan.core.replay.RecordedStep;
+import wellspan.core.rulebook.Cell;
+import wellspan.core.rulebook.Ruled;
 import wellspan.core.shape.Shape;
 
 /** The docket: the selected item's own journey in six cells under the six stops. */
@@ -190,7 +193,7 @@ final class DocketView extends Pane {
 
   private void shape(Item item) {
     switch (item.shape()) {
-      case Shape.Faces f -> mesh(f.mesh());
+      case Shape.Faces f -> faces(f);
       case Shape.Axis a -> {
         Alignment line = a.alignment();
         cell(
@@ -233,7 +236,8 @@ final class DocketView extends Pane {
         : steps.isEmpty() ? "as received" : steps;
   }
 
-  private void mesh(Mesh m) {
+  private void faces(Shape.Faces f) {
+    Mesh m = f.mesh();
     if (m.triangleCount() == 0) {
       cell(Stop.SHAPE, "error\t0 triangles:", "error\tnothing will arrive");
       return;
@@ -245,7 +249,7 @@ final class DocketView extends Pane {
         Figures.count(m.vertexCount()) + " points",
         steps(),
         "levels " + Figures.number(b.minH(), 2) + " … " + Figures.number(b.maxH(), 2),
-        Figures.number(m.planArea() / 10_000, 2) + " ha in plan");
+        Figures.number(f.planArea() / 10_000, 2) + " ha in plan");
   }
 
   private void describe(Build.BuiltItem i) {
@@ -255,12 +259,26 @@ final class DocketView extends Pane {
       cell(Stop.DESCRIBE, "muted\tnot delivered as IFC");
       return;
     }
+    Ruled r = session.build().ruled(i.id(), session.deliveries().schema());
+    long of = cells(r).filter(x -> x.state() != Cell.State.NONE).count();
+    long said = cells(r).filter(x -> x.state() == Cell.State.SAID).count();
+    Optional<Cell> trouble = cells(r).filter(Cell::isTrouble).findFirst();
     cell(
         Stop.DESCRIBE,
-        "name\t" + c.entity(),
-        c.predefinedType(),
+        "name\t" + (r.heldBack() ? "stays here, by a rule" : c.entity()),
+        c.type(),
         facts + " known facts",
-        "muted\t" + KnownFacts.SET);
+        of == 0 ? "muted\t" + KnownFacts.SET : said + " of " + of + " values by rules",
+        trouble
+            .map(
+                t ->
+                    (t.state() == Cell.State.WRONG ? "error\t" : "warning\t")
+                        + t.message().substring(t.message().indexOf(": ") + 2))
+            .orElse(""));
+  }
+
+  private static Stream<Cell> cells(Ruled r) {
+    return Stream.concat(r.cells().stream(), r.codeCells().stream());
   }
 
   private void deliver(Build.BuiltItem i) {

@@ -20,10 +20,12 @@ import javafx.stage.FileChooser;
 import wellspan.app.deliver.DeliverView;
 import wellspan.app.deliver.ProofCard;
 import wellspan.app.describe.DescribeView;
+import wellspan.app.describe.RuleSurface;
 import wellspan.app.place.PlaceOverlay;
 import wellspan.app.place.PlaceView;
 import wellspan.app.place.ReadingCard;
 import wellspan.app.receive.ReceiveView;
+import wellspan.app.session.DescribeCard;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
@@ -55,6 +57,7 @@ public final class ShellView extends StackPane implements WindowActions {
   private final PlaceView place;
   private final ReadingCard position;
   private final DescribeView describe;
+  private final RuleSurface rules;
   private final ProofCard proof;
   private final Node shape;
   private final Node draw;
@@ -78,6 +81,7 @@ public final class ShellView extends StackPane implements WindowActions {
     place = new PlaceView(session, stage.plan(), this);
     stage.setOverlay(new PlaceOverlay(session, stage.plan()));
     describe = new DescribeView(session);
+    rules = new RuleSurface(session);
     proof = new ProofCard(session, this, this::showProof);
     shape = new ShapeView(session);
     draw =
@@ -90,7 +94,7 @@ public final class ShellView extends StackPane implements WindowActions {
     position.setMaxSize(300, Region.USE_PREF_SIZE);
     StackPane.setAlignment(position, Pos.BOTTOM_LEFT);
     StackPane.setMargin(position, new Insets(0, 0, 44, 16));
-    StackPane centre = new StackPane(stage, manifest, position);
+    StackPane centre = new StackPane(stage, manifest, rules, position);
     session
         .place()
         .probeProperty()
@@ -111,6 +115,7 @@ public final class ShellView extends StackPane implements WindowActions {
     find = new FindView(new FindEverything(session, this, stage, strata::search));
     getChildren().addAll(frame, findings, shortcuts, find);
     session.stopProperty().addListener((o, a, b) -> showStop());
+    session.rules().cardProperty().addListener((o, a, b) -> showStop());
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     setOnDragOver(ReceiveView::accept);
     setOnDragDropped(e -> ReceiveView.drop(session, e));
@@ -138,8 +143,13 @@ public final class ShellView extends StackPane implements WindowActions {
         };
     card.getChildren().setAll(panel);
     boolean onManifest = s == Stop.DELIVER && !proofOnStage;
+    boolean onRules = s == Stop.DESCRIBE;
+    boolean besides = !onRules || session.rules().cardProperty().get() != DescribeCard.NONE;
+    card.setVisible(besides);
+    card.setManaged(besides);
     manifest.setVisible(onManifest);
-    stage.setVisible(!onManifest);
+    rules.setVisible(onRules);
+    stage.setVisible(!onManifest && !onRules);
     stage.plan().setProofShown(s == Stop.DELIVER && proofOnStage);
     showPosition();
     if (s != Stop.PLACE && s != Stop.SHAPE) {

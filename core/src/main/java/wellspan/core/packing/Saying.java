@@ -12,6 +12,7 @@ import wellspan.core.describe.StandardSets;
 import wellspan.core.item.Item;
 import wellspan.core.rulebook.Rulebook;
 import wellspan.core.rulebook.Ruled;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.Shape;
 
 /**
@@ -40,8 +41,8 @@ record Saying(Rulebook book, Ruled ruled, PropertySet facts) {
   }
 
   /**
-   * Standard sets made here fit the class; those of a received model stay as they are, and rules
-   * say what they say.
+   * Standard sets made here or by rules fit the class in the schema: what has no room in them goes
+   * into an own set of like name. Those of a received model stay as they are.
    */
   private List<PropertySet> sets(EntityClass c, Item item, DeliveryFormat format) {
     if (format.schema().isEmpty()) {
@@ -54,8 +55,10 @@ record Saying(Rulebook book, Ruled ruled, PropertySet facts) {
         item.said().entityClass().equals(EntityClass.NONE)
             ? StandardSets.of(format.schema().get()).fitted(all, c.entity())
             : all;
-    return ruled.over(without(own)).stream()
-        .map(s -> ValueTypes.fitting(s, format.schema().get()))
+    IfcSchema schema = format.schema().get();
+    List<PropertySet> said = StandardSets.of(schema).fitted(ruled.sets(), c.entity());
+    return Ruled.merged(without(own), said).stream()
+        .map(s -> ValueTypes.fitting(s, schema))
         .toList();
   }
 

@@ -1,0 +1,239 @@
+package wellspan.app.describe;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.collections.ListChangeListener;
+import javafx.scene.control.SelectionMode;
+import javafx.scene.control.TableCell;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import wellspan.app.session.DescribeCard;
+import wellspan.app.session.RuleDesk;
+import wellspan.app.session.RuleRef;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Parts;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.PropertyValue;
+import wellspan.core.build.Build;
+import wellspan.core.rulebook.Cell;
+import wellspan.core.rulebook.Rulebook;
+
+/**
+ * Items × properties as they would be delivered: a column for each rule, gaps and misfits marked.
+ * Only what is seen is built.
+ */
+final class ItemTable extends TableView<Build.BuiltItem> {
+  private static final double NAME = 190;
+  private static final double COLUMN = 150;
+
+  private final Session session;
+  private final RuleDesk desk;
+  private Rulebook shown = Rulebook.NONE;
+  private boolean selecting;
+
+  ItemTable(Session session) {
+    this.session = session;
+    desk = session.rules();
+    setId("rule-items");
+    getStyleClass().add("item-table");
+    setFixedCellSize(29);
+    setPlaceholder(
+        Parts.wrapped("Nothing here is delivered as a model. Receive a design first.", "muted"));
+    getSelectionModel().setSelectionMode(SelectionMode.MULTIPLE);
+    getSelectionModel()
+        .getSelectedItems()
+        .addListener(
+            (ListChangeListener<Build.BuiltItem>)
+                c -> {
+                  if (!selecting && !c.getList().isEmpty()) {
+                    selecting = true;
+                    session.selection().choose(c.getList().stream().map(i -> i.id()).toList());
+                    selecting = false;
+                  }
+                });
+    setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ENTER) {
+            desk.selectedProperty()
+                .get()
+                .ifPresent(r -> desk.cardProperty().set(DescribeCard.RULE));
+          }
+        });
+  }
+
+  private void take(RuleRef rule) {
+    desk.selectedProperty().set(Optional.of(rule));
+  }
+
+  /** Shows the items as they are now; columns are made anew only when the rules changed. */
+  void show(List<Build.BuiltItem> items) {
+    Rulebook book = desk.book();
+    if (getColumns().isEmpty() || !book.equals(shown)) {
+      shown = book;
+      getColumns().setAll(columns(book));
+    }
+    selecting = true;
+    getItems().setAll(items);
+    selectLead();
+    selecting = false;
+    refresh();
+  }
+
+  /** Marks the item whose journey is told. */
+  void follow() {
+    if (selecting) {
+      return;
+    }
+    selecting = true;
+    selectLead();
+    selecting = false;
+    refresh();
+  }
+
+  /** Brings the column of a rule into view. */
+  void bring(RuleRef rule) {
+    for (TableColumn<Build.BuiltItem, ?> c : getColumns()) {
+      if (rule.equals(c.getUserData())) {
+        scrollToColumn(c);
+      }
+    }
+    refresh();
+  }
+
+  private void selectLead() {
+    Optional<Build.BuiltItem> lead = session.selectedItem();
+    int at = lead.map(i -> index(i)).orElse(-1);
+    if (at >= 0) {
+      getSelectionModel().clearAndSelect(at);
+    } else {
+      getSelectionModel().clearSelection();
+    }
+  }
+
+  private int index(Build.BuiltItem item) {
+    for (int i = 0; i < getItems().size(); i++) {
+      if (getItems().get(i).id().equals(item.id())) {
+        return i;
+      }
+    }
+    return -1;
+  }
+
+  private List<TableColumn<Build.BuiltItem, ?>> columns(Rulebook book) {
+    List<TableColumn<Build.BuiltItem, ?>> out = new ArrayList<>();
+    out.add(plain("Item", NAME, i -> i.item().name(), "name"));
+    out.add(
+        plain(
+            "Class",
+            200,
+            i -> {
+              EntityClass c = session.build().classOf(i, desk.schemaProperty().get());
+              return desk.ruled(i).heldBack()
+                  ? "stays here"
+                  : (c.entity() + " " + c.type()).strip();
+            },
+            "class-cell"));
+    for (int i = 0; i < book.properties().size(); i++) {
+      if (!book.properties().get(i).off()) {
+        out.add(ruled(new RuleRef(RuleRef.Kind.PROPERTY, i), book.properties().get(i).property()));
+      }
+    }
+    for (int i = 0; i < book.classification().size(); i++) {
+      if (!book.classification().get(i).off()) {
+        out.add(ruled(new RuleRef(RuleRef.Kind.CODES, i), book.classification().get(i).system()));
+      }
+    }
+    return out;
+  }
+
+  private TableColumn<Build.BuiltItem, String> plain(
+      String title,
+      double width,
+      java.util.function.Function<Build.BuiltItem, String> of,
+      String style) {
+    TableColumn<Build.BuiltItem, String> c = new TableColumn<>(title);
+    c.setPrefWidth(width);
+    c.setSortable(false);
+    c.setReorderable(false);
+    c.setCellValueFactory(f -> new ReadOnlyObjectWrapper<>(of.apply(f.getValue())));
+    c.setCellFactory(
+        k ->
+            new TableCell<>() {
+              {
+                getStyleClass().add(style);
+              }
+
+              @Override
+              protected void updateItem(String text, boolean empty) {
+                super.updateItem(text, empty);
+                setText(empty ? null : text);
+              }
+            });
+    return c;
+  }
+
+  private TableColumn<Build.BuiltItem, Cell> ruled(RuleRef rule, String title) {
+    TableColumn<Build.BuiltItem, Cell> c = new TableColumn<>(title);
+    c.setUserData(rule);
+    c.setPrefWidth(COLUMN);
+    c.setSortable(false);
+    c.setReorderable(false);
+    c.setCellValueFactory(
+        f -> new ReadOnlyObjectWrapper<>(desk.cell(rule, desk.ruled(f.getValue()))));
+    c.setCellFactory(k -> new ValueCell(rule));
+    return c;
+  }
+
+  /** What one rule says of one item. */
+  private final class ValueCell extends TableCell<Build.BuiltItem, Cell> {
+    private final RuleRef rule;
+
+    ValueCell(RuleRef rule) {
+      this.rule = rule;
+      setOnMousePressed(e -> take(rule));
+      setOnMouseClicked(
+          e -> {
+            if (e.getClickCount() == 2) {
+              desk.cardProperty().set(DescribeCard.RULE);
+            }
+          });
+    }
+
+    @Override
+    protected void updateItem(Cell cell, boolean empty) {
+      super.updateItem(cell, empty);
+      getStyleClass().removeAll("gap-cell", "wrong-cell", "number-cell", "in-hand");
+      setTooltip(null);
+      if (desk.selectedProperty().get().filter(rule::equals).isPresent()) {
+        getStyleClass().add("in-hand");
+      }
+      if (empty || cell == null) {
+        setText(null);
+        return;
+      }
+      switch (cell.state()) {
+        case NONE -> setText("");
+        case SAID -> {
+          PropertyValue v = cell.value().orElseThrow();
+          setText(ShownValue.of(v));
+          if (ShownValue.isNumber(v)) {
+            getStyleClass().add("number-cell");
+          }
+        }
+        case GAP, TWICE -> mark(cell, "\u25cc ", "gap-cell");
+        case WRONG -> mark(cell, "\u2715 ", "wrong-cell");
+      }
+    }
+
+    private void mark(Cell cell, String sign, String style) {
+      int colon = cell.message().indexOf(": ");
+      setText(sign + cell.message().substring(colon < 0 ? 0 : colon + 2));
+      getStyleClass().add(style);
+      setTooltip(new Tooltip(cell.message()));
+    }
+  }
+}

@@ -1,0 +1,216 @@
+package wellspan.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Optional;
+import javafx.event.ActionEvent;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableView;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+import wellspan.app.session.DescribeCard;
+import wellspan.app.session.RuleRef;
+import wellspan.core.build.Build;
+import wellspan.core.finding.Stop;
+import wellspan.core.rulebook.Cell;
+import wellspan.core.rulebook.CodeSystem;
+import wellspan.core.rulebook.PropertyRule;
+import wellspan.core.rulebook.Rulebook;
+import wellspan.core.schema.IfcSchema;
+
+/** Rules beside their effect on real items, at the stop Describe. */
+class RulebookWindowTest extends WindowTest {
+  private void open() throws Exception {
+    receive(DEMO.resolve("drainage/quay-road-drainage.xml"));
+    interact(() -> session.stopProperty().set(Stop.DESCRIBE));
+  }
+
+  @SuppressWarnings("unchecked") // the only table there is
+  private TableView<Build.BuiltItem> table() {
+    return lookup("#rule-items").queryAs(TableView.class);
+  }
+
+  private List<String> columns() {
+    return table().getColumns().stream().map(TableColumn::getText).toList();
+  }
+
+  private Cell cell(String item, int rule) {
+    Build.BuiltItem i =
+        session.build().items().values().stream()
+            .filter(x -> x.item().name().equals(item))
+            .findFirst()
+            .orElseThrow();
+    return session.rules().cell(new RuleRef(RuleRef.Kind.PROPERTY, rule), session.rules().ruled(i));
+  }
+
+  /** Types into an editable list and leaves it. */
+  private void choose(String query, String text) {
+    ComboBox<?> list = lookup(query).queryAs(ComboBox.class);
+    interact(
+        () -> {
+          list.getEditor().setText(text);
+          list.getOnAction().handle(new ActionEvent());
+        });
+  }
+
+  private void press(String query) {
+    Button b = lookup(query).queryAs(Button.class);
+    interact(b::fire);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  @Test
+  void aNewRulebookStartsFromTheShippedOne() throws Exception {
+    open();
+    assertThat(columns()).containsExactly("Item", "Class");
+    press("#start-rulebook");
+    assertThat(session.rules().book().copiedFrom()).isNotEmpty();
+    assertThat(session.rules().book().count()).isPositive();
+    interact(session::undo);
+    assertThat(session.rules().book()).isEqualTo(Rulebook.NONE);
+  }
+
+  @Test
+  void aGapIsSeenAndMendedForAllItemsAtOnce() throws Exception {
+    open();
+    interact(() -> session.rules().take(DEMO.resolve("client/harbour-client.json")));
+    assertThat(columns()).contains("Owner", "Harbour works");
+    int owner =
+        session.rules().book().properties().stream()
+            .map(PropertyRule::property)
+            .toList()
+            .indexOf("Owner");
+    assertThat(cell("M01", owner).state()).isEqualTo(Cell.State.GAP);
+    assertThat(session.findingsProperty().get())
+        .anyMatch(f -> f.code().equals("describe.gap") && f.item().equals("M01"));
+    interact(
+        () ->
+            session
+                .selection()
+                .choose(
+                    session.build().items().values().stream()
+                        .filter(i -> i.item().kind().title().equals("chamber"))
+                        .map(Build.BuiltItem::id)
+                        .toList()));
+    press("#open-attributes");
+    interact(
+        () -> {
+          lookup("#attribute-name").queryAs(TextField.class).setText("Owner");
+          lookup("#attribute-value").queryAs(TextField.class).setText("Harbour office");
+        });
+    press("#attribute-say");
+    assertThat(cell("M01", owner).state()).isEqualTo(Cell.State.SAID);
+    assertThat(cell("M14", owner).state()).isEqualTo(Cell.State.SAID);
+    assertThat(session.findingsProperty().get())
+        .noneMatch(f -> f.code().equals("describe.gap") && f.message().contains("Owner"));
+    assertThat(card("#attributes")).contains("Owner").contains("Harbour office");
+  }
+
+  @Test
+  void aRuleIsMadeAndChangedWhileItsEffectIsSeen() throws Exception {
+    open();
+    interact(() -> session.rules().take(DEMO.resolve("client/harbour-client.json")));
+    Build.BuiltItem pipe =
+        session.build().items().values().stream()
+            .filter(i -> i.item().name().equals("P01"))
+            .findFirst()
+            .orElseThrow();
+    interact(
+        () -> {
+          session.selectedProperty().set(Optional.of(pipe.id()));
+          session
+              .rules()
+              .add(
+                  PropertyRule.of(
+                      List.of(),
+                      wellspan.core.rulebook.ValuePart.fact("name"),
+                      "Client",
+                      "Property",
+                      ""));
+        });
+    assertThat(session.rules().cardProperty().get()).isEqualTo(DescribeCard.RULE);
+    choose("#rule-set", "Client_Drainage");
+    choose("#rule-property", "Number");
+    assertThat(columns()).contains("Number");
+    int at = session.rules().selectedProperty().get().orElseThrow().index();
+    assertThat(cell("P01", at).value().orElseThrow().show()).isEqualTo("P01");
+    assertThat(card("#rule-card")).contains("For 29 items:").contains("M01");
+    press("#rule-remove");
+    assertThat(columns()).doesNotContain("Number");
+  }
+
+  @Test
+  void rulesAreWalkedMovedAndTakenAwayByKeys() throws Exception {
+    open();
+    interact(() -> session.rules().take(DEMO.resolve("client/harbour-client.json")));
+    ListView<?> rules = lookup("#rules").queryAs(ListView.class);
+    interact(
+        () -> {
+          rules.requestFocus();
+          rules.getSelectionModel().select(2);
+        });
+    RuleRef second = new RuleRef(RuleRef.Kind.PROPERTY, 1);
+    assertThat(session.rules().selectedProperty().get()).contains(second);
+    String moved = session.rules().book().properties().get(1).target();
+    interact(() -> session.rules().move(second, -1));
+    assertThat(session.rules().book().properties().getFirst().target()).isEqualTo(moved);
+    int before = session.rules().book().properties().size();
+    interact(rules::requestFocus);
+    type(KeyCode.DELETE);
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(session.rules().book().properties()).hasSize(before - 1);
+  }
+
+  @Test
+  void theSchemaDecidesTheClassAndTheScopeWhatIsShown() throws Exception {
+    open();
+    interact(() -> session.rules().schemaProperty().set(IfcSchema.IFC2X3));
+    TableColumn<Build.BuiltItem, ?> classes = table().getColumns().get(1);
+    List<Object> shown =
+        table().getItems().stream().map(i -> (Object) classes.getCellData(i)).toList();
+    assertThat(shown).contains("IfcFlowSegment RIGIDSEGMENT");
+    interact(
+        () -> session.rules().scopeProperty().set(Optional.of(wellspan.core.item.Band.STRUCTURES)));
+    assertThat(table().getItems()).isEmpty();
+  }
+
+  @Test
+  void rulesGoOutAsATableAndCodesComeFromAFile() throws Exception {
+    open();
+    interact(() -> session.rules().take(DEMO.resolve("client/harbour-client.json")));
+    Path out = Files.createTempDirectory(dir, "t").resolve("rules.xlsx");
+    interact(() -> session.rules().writeTable(out));
+    interact(
+        () ->
+            assertThat(session.rules().readTable(out))
+                .contains(session.rules().book().properties()));
+    Path codes = out.resolveSibling("codes.csv");
+    Files.writeString(codes, "code,title\n7.10,Rohr\n7.20,Schacht\n");
+    interact(
+        () -> {
+          CodeSystem works = session.rules().book().classification().getFirst();
+          session
+              .rules()
+              .replace(0, works.withCodes(session.rules().readCodes(codes).orElseThrow()));
+        });
+    Build.BuiltItem pipe =
+        session.rules().items().stream()
+            .filter(i -> i.item().kind().title().equals("pipe"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(session.rules().ruled(pipe).codes().getFirst().title()).isEqualTo("Rohr");
+    interact(() -> session.rules().takeAttributes(out.resolveSibling("none.csv")));
+    assertThat(session.messageIsErrorProperty().get()).isTrue();
+    Node surface = lookup("#rule-surface").query();
+    assertThat(surface.isVisible()).isTrue();
+  }
+}
