@@ -1,11 +1,11 @@
 package wellspan.cli;
 
 import java.io.PrintWriter;
-import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.Choice;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Operation;
 import wellspan.core.operation.Outline;
@@ -13,7 +13,6 @@ import wellspan.core.operation.Parameters;
 import wellspan.core.operation.Step;
 import wellspan.core.operation.Takes;
 import wellspan.core.replay.Operations;
-import wellspan.core.triangulate.LevelRule;
 
 /** What operations do and need, from what they declare. */
 final class OperationHelp {
@@ -95,8 +94,8 @@ final class OperationHelp {
     if (p.type() == Outline.class) {
       return "{\"from\":\"item\",\"source\":\"SOURCE/KIND/NAME\",\"offset\":0}";
     }
-    if (p.type() == LevelRule.class) {
-      return "\"" + List.of(LevelRule.values()).getFirst().word() + "\"";
+    if (p.type() instanceof Class<?> c && Choice.class.isAssignableFrom(c)) {
+      return "\"" + ((Choice) c.getEnumConstants()[0]).word() + "\"";
     }
     return p.type() == String.class
         ? "\"…\""

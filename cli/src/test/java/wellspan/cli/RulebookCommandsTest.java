@@ -167,10 +167,7 @@ class RulebookCommandsTest {
             dir.resolve("broken.json"), BOOK.replace("\"fact\":\"road\"", "\"fact\":\"roade\""));
     Path ifc = dir.resolve("out.ifc");
     assertThat(run("convert", road, ifc, "--rulebook", broken)).isEqualTo(2);
-    assertThat(err.toString().strip())
-        .startsWith(broken.toString())
-        .contains("roade")
-        .hasLineCount(1);
+    assertThat(err.toString().strip()).startsWith("broken.json").contains("roade").hasLineCount(1);
     assertThat(ifc).doesNotExist();
     assertThat(run("convert", road, ifc, "--rulebook", dir.resolve("none.json"))).isEqualTo(2);
   }

@@ -11,7 +11,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
@@ -20,8 +20,13 @@ import wellspan.core.build.Build;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Recipe;
 import wellspan.core.recipe.Contours;
+import wellspan.core.recipe.Earth;
+import wellspan.core.recipe.Extrusion;
 import wellspan.core.recipe.GradedPad;
+import wellspan.core.recipe.Repetition;
+import wellspan.core.recipe.Sweep;
 import wellspan.core.recipe.Triangulation;
+import wellspan.core.replay.Operations;
 import wellspan.core.shape.Shape;
 import wellspan.core.triangulate.LevelRule;
 
@@ -37,14 +42,32 @@ final class MakeCard extends VBox {
   private enum Open {
     NOTHING,
     SURFACE,
-    PAD,
-    CONTOURS,
-    TEXTURE
+    TEXTURE,
+    RECIPE
   }
+
+  /**
+   * What is made by a form of its parameters. Another one is another line.
+   *
+   * @param id of the form and, behind {@code make-}, of its button
+   * @param title of the button that opens it
+   * @param go title of the button that makes it
+   */
+  private record Making(String id, String title, String go, Class<? extends Recipe> recipe) {}
+
+  private static final List<Making> MAKINGS =
+      List.of(
+          new Making("pad", "Pad", "Make the pad", GradedPad.class),
+          new Making("contours", "Contours", "Make the contours", Contours.class),
+          new Making("sweep", "Sweep", "Carry the section along", Sweep.class),
+          new Making("objects", "Objects along a line", "Set them up", Repetition.class),
+          new Making("extrusion", "Extrusion", "Raise the outline", Extrusion.class),
+          new Making("earth", "Earth bodies", "Make the bodies", Earth.class));
 
   private final Session session;
   private final Consumer<Node> opened;
   private Open open = Open.NOTHING;
+  private Making making = MAKINGS.getFirst();
   private final Map<ItemId, Integer> roles = new LinkedHashMap<>();
   private final Map<String, String> filled = new HashMap<>();
   private String name = "Ground";
@@ -65,14 +88,15 @@ final class MakeCard extends VBox {
   }
 
   void refresh() {
-    Button surface = opener("Make a surface", Open.SURFACE);
-    surface.setId("make-surface");
-    Button padOpener = opener("Make a pad", Open.PAD);
-    padOpener.setId("make-pad");
-    Button contours = opener("Make contours", Open.CONTOURS);
-    contours.setId("make-contours");
-    Button texture = opener("Lay a picture over", Open.TEXTURE);
-    texture.setId("make-texture");
+    FlowPane openers = new FlowPane(6, 6);
+    openers
+        .getChildren()
+        .addAll(
+            opener("make-surface", "Surface", Open.SURFACE, making),
+            opener("make-texture", "Picture over ground", Open.TEXTURE, making));
+    for (Making m : MAKINGS) {
+      openers.getChildren().add(opener("make-" + m.id(), m.title(), Open.RECIPE, m));
+    }
     boolean drawing = session.place().pickProperty().get() == Pick.OUTLINE;
     int corners = session.shape().outlineProperty().get().size();
     Button draw =
@@ -81,25 +105,21 @@ final class MakeCard extends VBox {
             "small",
             () -> session.place().pickProperty().set(drawing ? Pick.NONE : Pick.OUTLINE));
     draw.setId("draw-outline");
-    getChildren()
-        .setAll(
-            Parts.label("Make", "title"),
-            new HBox(6, surface, padOpener),
-            new HBox(6, contours, texture),
-            draw);
+    getChildren().setAll(Parts.label("Make", "title"), openers, draw);
     if (!drawing && corners >= 3) {
       getChildren()
           .add(
               Parts.wrapped(
-                  "An outline of " + corners + " corners is drawn; steps and pads can use it.",
+                  "An outline of "
+                      + corners
+                      + " corners is drawn; steps, pads and extrusions can use it.",
                   "muted"));
     }
     switch (open) {
       case NOTHING -> {}
       case SURFACE -> form();
-      case PAD -> form("pad", "Make the pad", GradedPad.class);
       case TEXTURE -> getChildren().add(new TextureForm(session, filled, this::close));
-      case CONTOURS -> form("contours", "Make the contours", Contours.class);
+      case RECIPE -> form(making);
     }
   }
 
@@ -108,25 +128,30 @@ final class MakeCard extends VBox {
     refresh();
   }
 
-  private Button opener(String title, Open what) {
-    return Parts.button(
-        open == what ? "Close" : title,
-        "small",
-        () -> {
-          open = open == what ? Open.NOTHING : what;
-          refresh();
-          if (open == what) {
-            opened.accept(this);
-          }
-        });
+  private Button opener(String id, String title, Open what, Making which) {
+    boolean isOpen = open == what && (what != Open.RECIPE || making.equals(which));
+    Button b =
+        Parts.button(
+            isOpen ? "Close" : title,
+            "small",
+            () -> {
+              open = isOpen ? Open.NOTHING : what;
+              making = which;
+              refresh();
+              if (!isOpen) {
+                opened.accept(this);
+              }
+            });
+    b.setId(id);
+    return b;
   }
 
-  private void form(String id, String button, Class<? extends Recipe> recipe) {
+  private void form(Making m) {
     OperationForm<? extends Recipe> form =
-        new OperationForm<>(session, id + "-", recipe, Optional.empty(), filled);
-    form.setId(id);
-    form.makes(button, form::operation, this::close);
-    getChildren().add(form);
+        new OperationForm<>(session, m.id() + "-", m.recipe(), Optional.empty(), filled);
+    form.setId(m.id());
+    form.makes(m.go(), form::operation, this::close);
+    getChildren().addAll(Parts.wrapped(Operations.declared(m.recipe()).about(), "muted"), form);
   }
 
   /** Starts from what is selected; the only points there are need no choosing. */

@@ -15,15 +15,18 @@ import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.Choice;
 import wellspan.core.operation.Operation;
 import wellspan.core.operation.Outline;
 import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Parameters;
 import wellspan.core.operation.Takes;
-import wellspan.core.triangulate.LevelRule;
 
 /** The form of an operation, made from what its parameters declare. */
 final class OperationForm<T extends Operation> extends Form {
+  /** A usual value of this size stands for none. */
+  private static final double UNBOUNDED = 1e8;
+
   private final Class<T> operation;
   private final Optional<Build.BuiltItem> of;
   private final List<Supplier<?>> values = new ArrayList<>();
@@ -56,6 +59,12 @@ final class OperationForm<T extends Operation> extends Form {
   private Supplier<?> field(Parameters.Of p) {
     Parameter d = p.declared();
     if (p.type() == double.class || p.type() == int.class) {
+      boolean open = p.optional() && Math.abs(Double.parseDouble(d.usual())) >= UNBOUNDED;
+      if (open) { // left empty it is not bounded
+        TextField f = number(d.label(), d.unit(), "");
+        f.setPromptText("all of it");
+        return () -> f.getText().isBlank() ? Double.valueOf(d.usual()) : (Double) value(f);
+      }
       TextField f = number(d.label(), d.unit(), start(d));
       return p.type() == double.class ? () -> value(f) : () -> (int) Math.rint(value(f));
     }
@@ -68,10 +77,8 @@ final class OperationForm<T extends Operation> extends Form {
           ? () -> filledIn(f, "Give it a name first.")
           : () -> f.getText().strip();
     }
-    if (p.type() == LevelRule.class) {
-      List<LevelRule> rules = List.of(LevelRule.values());
-      ComboBox<String> c = choice(d.label(), rules.stream().map(LevelRule::word).toList());
-      return () -> rules.get(index(c));
+    if (p.type() instanceof Class<?> c && Choice.class.isAssignableFrom(c)) {
+      return oneOf(d, c);
     }
     if (p.type() == Outline.class) {
       return outline(of.map(Build.BuiltItem::id));
@@ -79,14 +86,27 @@ final class OperationForm<T extends Operation> extends Form {
     if (p.type() == ItemId.class) {
       List<ItemId> fitting = fitting(d);
       int selected = session.selectedProperty().get().map(fitting::indexOf).orElse(-1);
-      ComboBox<String> c =
-          choice(d.label(), fitting.stream().map(this::name).toList(), Math.max(0, selected));
+      List<String> names = new ArrayList<>(fitting.stream().map(this::name).toList());
+      if (p.optional()) {
+        names.addFirst("none");
+        ComboBox<String> c = choice(d.label(), names, 0);
+        return () -> index(c) == 0 ? new ItemId("") : fitting.get(index(c) - 1);
+      }
+      ComboBox<String> c = choice(d.label(), names, Math.max(0, selected));
       return () -> fitting.get(index(c));
     }
     if (p.type() instanceof ParameterizedType) {
       return several(d);
     }
     throw new IllegalStateException("no field for " + p.type());
+  }
+
+  private Supplier<Object> oneOf(Parameter d, Class<?> type) {
+    List<Object> all = List.of(type.getEnumConstants());
+    List<String> words = all.stream().map(o -> ((Choice) o).word()).toList();
+    ComboBox<String> c =
+        choice(d.label(), words, Math.max(0, words.indexOf(start(d).replace("\"", ""))));
+    return () -> all.get(index(c));
   }
 
   private static String start(Parameter d) {

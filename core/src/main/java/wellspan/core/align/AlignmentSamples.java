@@ -52,15 +52,7 @@ public final class AlignmentSamples {
       AlignmentPoint p = a.at(d);
       AlignmentPoint q = a.at(d + step);
       AlignmentPoint m = a.at(d + step / 2);
-      double dx = q.east() - p.east();
-      double dy = q.north() - p.north();
-      double chord = Math.hypot(dx, dy);
-      double off =
-          chord == 0
-              ? 0
-              : Math.abs((m.east() - p.east()) * dy - (m.north() - p.north()) * dx) / chord;
-      double level = Math.abs(m.level() - (p.level() + q.level()) / 2);
-      worst = Math.max(worst, Math.max(off, Double.isNaN(level) ? 0 : level));
+      worst = Math.max(worst, AlignmentChords.off(p, m, q));
     }
     return worst * 1.1; // the middle is not always the furthest point
   }

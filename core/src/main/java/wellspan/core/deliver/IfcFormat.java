@@ -93,7 +93,7 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
       if (layout) {
         Losses.partProfile(item, a.alignment(), out);
       } else {
-        out.add(Losses.chords(item, a.alignment(), of));
+        out.add(Losses.chords(item, a, of));
       }
     }
     Losses.invisible(item, out);

@@ -82,8 +82,10 @@ public final class Losses {
   }
 
   /** The chord of a metre departs from an arc of radius r by 1/(8 r). */
-  static Finding chords(Item item, Alignment a, IfcSchema schema) {
+  static Finding chords(Item item, Shape.Axis axis, IfcSchema schema) {
+    Alignment a = axis.alignment();
     double sharpest = a.elements().stream().mapToDouble(Losses::curvature).max().orElse(0);
+    double beside = 1000 * Math.min(sharpest / 8, axis.chord());
     return note(
             "deliver.chords",
             item,
@@ -92,8 +94,8 @@ public final class Losses {
                 "%s has no alignments%s: it goes as a line with a point every metre and at every element end, up to %.2f mm beside its arcs; elements, profile and chainages stay here.",
                 schema.title(),
                 schema == IfcSchema.IFC4X3 ? " with transitions of these laws" : "",
-                1000 * sharpest / 8))
-        .withFigure(Figure.of(1000 * sharpest / 8, 2, "mm"));
+                beside))
+        .withFigure(Figure.of(beside, 2, "mm"));
   }
 
   private static double curvature(PlanElement e) {

@@ -27,7 +27,11 @@ public interface Operation {
 
   private static void named(Object value, List<ItemId> out) {
     switch (value) {
-      case ItemId id -> out.add(id);
+      case ItemId id -> {
+        if (!id.value().isEmpty()) { // an empty one stands for none
+          out.add(id);
+        }
+      }
       case Outline o -> o.item().ifPresent(out::add);
       case Collection<?> all -> all.forEach(v -> named(v, out));
       default -> {} // a number, a word, a rule

@@ -9,6 +9,7 @@ public enum Takes {
   POINTS("points"),
   SURFACE("a terrain surface"),
   LINES("lines"),
+  AXIS("an alignment"),
   PICTURE("a picture");
 
   private final String words;
@@ -27,6 +28,7 @@ public enum Takes {
       case POINTS -> item.shape() instanceof Shape.Points;
       case SURFACE -> item.kind().is(Kind.TERRAIN);
       case LINES -> item.shape() instanceof Shape.Lines;
+      case AXIS -> item.shape() instanceof Shape.Axis;
       case PICTURE -> item.shape() instanceof Shape.Picture;
     };
   }

@@ -3,16 +3,19 @@ package wellspan.core.proof;
 import java.util.List;
 import java.util.Locale;
 import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentChords;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.proof.Difference.What;
+import wellspan.core.shape.Shape;
 
 /**
  * Compares an alignment with the line of points that stands for it where a format has no
  * alignments. Each point is looked up on the alignment itself: it must lie on it, in order, from
- * end to end of its profile, and no two may be farther apart than a metre.
+ * end to end of its profile, no two may be farther apart than a metre, and no chord farther from it
+ * than was asked for.
  */
 final class ChordsOfAlignment {
   private static final double WIDEST = 1 + 1e-6;
@@ -20,7 +23,9 @@ final class ChordsOfAlignment {
 
   private ChordsOfAlignment() {}
 
-  static ItemComparison compare(Item sent, Alignment a, List<Polyline> arrived, double tolerance) {
+  static ItemComparison compare(
+      Item sent, Shape.Axis axis, List<Polyline> arrived, double tolerance) {
+    Alignment a = axis.alignment();
     double start = a.profile().map(p -> Math.max(0, p.start())).orElse(0.0);
     double end = a.profile().map(p -> Math.min(a.length(), p.end())).orElse(a.length());
     if (arrived.size() != 1) {
@@ -38,10 +43,16 @@ final class ChordsOfAlignment {
     double[] off = new double[line.pointCount()];
     double reached = start;
     double widest = 0;
+    double beside = 0;
     for (int i = 0; i < off.length; i++) {
       Position p = line.point(i);
       double at = i == 0 ? start : i == off.length - 1 ? end : foot(a, p, reached, end);
       widest = i == 0 ? 0 : Math.max(widest, at - reached);
+      if (i > 0 && at > reached) {
+        beside =
+            Math.max(
+                beside, AlignmentChords.off(a.at(reached), a.at((reached + at) / 2), a.at(at)));
+      }
       if (i > 0 && at <= reached) {
         widest = Double.POSITIVE_INFINITY; // it turns back
       }
@@ -84,6 +95,22 @@ final class ChordsOfAlignment {
                   "%s: the points of the line are up to %.3f m apart, so it leaves the alignment between them.",
                   sent.name(),
                   widest)));
+    }
+    if (!(beside <= axis.chord() + tolerance)) {
+      return result(
+          sent,
+          off.length,
+          max,
+          off,
+          Difference.of(
+                  What.GEOMETRY,
+                  sent.name(),
+                  String.format(
+                      Locale.ROOT,
+                      "%s: between its points the line lies up to %.2f mm beside the alignment.",
+                      sent.name(),
+                      1000 * beside))
+              .by(beside));
     }
     return result(sent, off.length, max, off);
   }

@@ -272,7 +272,7 @@ public final class FileProof {
     } else if (item.shape() instanceof Shape.Axis x && a.shape() instanceof Shape.Axis y) {
       take(AlignmentComparison.compare(item, x.alignment(), y.alignment(), limits.tolerance()));
     } else if (item.shape() instanceof Shape.Axis x && a.shape() instanceof Shape.Lines y) {
-      take(ChordsOfAlignment.compare(item, x.alignment(), y.lines(), limits.tolerance()));
+      take(ChordsOfAlignment.compare(item, x, y.lines(), limits.tolerance()));
     } else if (item.shape() instanceof Shape.Lines x && a.shape() instanceof Shape.Lines y) {
       take(LineComparison.loose(item, x.lines(), y.lines(), limits));
     } else if (item.shape() instanceof Shape.Points x && a.shape() instanceof Shape.Points y) {

@@ -171,7 +171,7 @@ public final class Prover {
     } else if (sent.shape() instanceof Shape.Axis s && arrived.shape() instanceof Shape.Axis a) {
       take(AlignmentComparison.compare(sent, s.alignment(), a.alignment(), limits.tolerance()));
     } else if (sent.shape() instanceof Shape.Axis s && arrived.shape() instanceof Shape.Lines l) {
-      take(ChordsOfAlignment.compare(sent, s.alignment(), l.lines(), limits.tolerance()));
+      take(ChordsOfAlignment.compare(sent, s, l.lines(), limits.tolerance()));
     } else if (sent.shape() instanceof Shape.Lines s && arrived.shape() instanceof Shape.Lines l) {
       take(LineComparison.compare(sent, s.lines(), l.lines(), limits));
     } else if (sent.shape() instanceof Shape.Points s

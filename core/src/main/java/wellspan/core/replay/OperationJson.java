@@ -5,14 +5,19 @@ import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.databind.BeanDescription;
+import com.fasterxml.jackson.databind.DeserializationConfig;
 import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.DeserializationFeature;
+import com.fasterxml.jackson.databind.JavaType;
+import com.fasterxml.jackson.databind.JsonDeserializer;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializerProvider;
 import com.fasterxml.jackson.databind.cfg.CoercionAction;
 import com.fasterxml.jackson.databind.cfg.CoercionInputShape;
+import com.fasterxml.jackson.databind.deser.BeanDeserializerModifier;
 import com.fasterxml.jackson.databind.deser.std.StdDeserializer;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.jsontype.NamedType;
@@ -22,16 +27,17 @@ import com.fasterxml.jackson.databind.ser.std.StdSerializer;
 import com.fasterxml.jackson.databind.type.LogicalType;
 import java.io.IOException;
 import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.Choice;
 import wellspan.core.operation.Operation;
 import wellspan.core.operation.Outline;
 import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Step;
-import wellspan.core.triangulate.LevelRule;
 
 /**
  * Steps and recipes as JSON: the member {@code step}, {@code recipe} or {@code from} names the
@@ -73,11 +79,24 @@ public final class OperationJson {
           }
         });
     own.addSerializer(
-        new StdSerializer<LevelRule>(LevelRule.class) {
+        new StdSerializer<Choice>(Choice.class) {
           @Override
-          public void serialize(LevelRule r, JsonGenerator to, SerializerProvider p)
+          public void serialize(Choice c, JsonGenerator to, SerializerProvider p)
               throws IOException {
-            to.writeString(r.word());
+            to.writeString(c.word());
+          }
+        });
+    own.setDeserializerModifier(
+        new BeanDeserializerModifier() {
+          @Override
+          public JsonDeserializer<?> modifyEnumDeserializer(
+              DeserializationConfig c,
+              JavaType type,
+              BeanDescription d,
+              JsonDeserializer<?> usual) {
+            return Choice.class.isAssignableFrom(type.getRawClass())
+                ? new ChoiceByWord(type.getRawClass())
+                : usual;
           }
         });
     ObjectMapper json =
@@ -103,6 +122,29 @@ public final class OperationJson {
     json.registerSubtypes(
         new NamedType(Outline.Drawn.class, "drawn"), new NamedType(Outline.Of.class, "item"));
     return json;
+  }
+
+  /** One of an enumeration by its word, without case. */
+  private static final class ChoiceByWord extends StdDeserializer<Object> {
+    private static final long serialVersionUID = 1;
+
+    ChoiceByWord(Class<?> type) {
+      super(type);
+    }
+
+    @Override
+    public Object deserialize(JsonParser from, DeserializationContext c) throws IOException {
+      List<String> words = new ArrayList<>();
+      for (Object o : handledType().getEnumConstants()) {
+        String word = ((Choice) o).word();
+        if (from.hasToken(JsonToken.VALUE_STRING) && word.equalsIgnoreCase(from.getText())) {
+          return o;
+        }
+        words.add(word);
+      }
+      return c.handleWeirdStringValue(
+          handledType(), from.getText(), "not one of %s", String.join(", ", words));
+    }
   }
 
   public static ObjectNode node(RecordedStep s) {

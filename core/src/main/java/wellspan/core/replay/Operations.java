@@ -11,7 +11,10 @@ import wellspan.core.operation.Step;
 import wellspan.core.recipe.Contours;
 import wellspan.core.recipe.Copy;
 import wellspan.core.recipe.Earth;
+import wellspan.core.recipe.Extrusion;
 import wellspan.core.recipe.GradedPad;
+import wellspan.core.recipe.Repetition;
+import wellspan.core.recipe.Sweep;
 import wellspan.core.recipe.TexturedGround;
 import wellspan.core.recipe.Triangulation;
 import wellspan.core.step.Clip;
@@ -51,6 +54,9 @@ public final class Operations {
           Contours.class,
           TexturedGround.class,
           Earth.class,
+          Sweep.class,
+          Repetition.class,
+          Extrusion.class,
           Copy.class);
 
   private Operations() {}

@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
+import wellspan.core.align.AlignmentChords;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
@@ -211,8 +212,27 @@ public sealed interface Shape {
     }
   }
 
-  /** An alignment: elements in plan, perhaps with a profile. */
-  record Axis(Alignment alignment) implements Shape {
+  /**
+   * An alignment: elements in plan, perhaps with a profile.
+   *
+   * @param chord how far lines that stand for it may lie from it, metres
+   */
+  record Axis(Alignment alignment, double chord) implements Shape {
+    /** Within the usual tolerance. */
+    public Axis(Alignment alignment) {
+      this(alignment, Curved.USUAL_CHORD);
+    }
+
+    /** The line that stands for it where a format has no alignments. */
+    public Polyline line() {
+      return AlignmentChords.of(alignment, chord);
+    }
+
+    @Override
+    public Shape within(double tolerance) {
+      return new Axis(alignment, tolerance);
+    }
+
     @Override
     public Box bounds() {
       return alignment.bounds();

@@ -1,15 +1,16 @@
 package wellspan.core.triangulate;
 
 import java.util.Locale;
+import wellspan.core.operation.Choice;
 
 /** Which level holds where several were measured at one place. */
-public enum LevelRule {
+public enum LevelRule implements Choice {
   FIRST,
   MEAN,
   HIGHEST,
   LOWEST;
 
-  /** As it stands in files and menus. */
+  @Override
   public String word() {
     return name().toLowerCase(Locale.ROOT);
   }

@@ -9,16 +9,22 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.Chainages;
+import wellspan.core.align.PlanElement;
+import wellspan.core.align.PlanPoint;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
+import wellspan.core.operation.Choice;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Operation;
@@ -31,13 +37,13 @@ import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 import wellspan.core.progress.Progress;
 import wellspan.core.shape.NamedPoint;
-import wellspan.core.triangulate.LevelRule;
 
 /** What holds for every operation, whoever adds one. */
 class OperationContractTest {
   private static final ItemId GROUND = new ItemId("s/terrain-surface/G");
   private static final ItemId POINTS = new ItemId("s/points/P");
   private static final ItemId LINES = new ItemId("s/string/L");
+  private static final ItemId AXIS = new ItemId("s/alignment/A");
   private static final ItemId PICTURE = new ItemId("s/image/I");
 
   private static Map<ItemId, Item> items(boolean empty) {
@@ -54,6 +60,14 @@ class OperationContractTest {
         GROUND, Item.surface("G", mesh),
         POINTS, Item.points("P", points),
         LINES, Item.string("L", ring),
+        AXIS,
+            Item.alignment(
+                "A",
+                new Alignment(
+                    "A",
+                    List.of(new PlanElement.Line(new PlanPoint(10, 10, 0), 20)),
+                    new Chainages(0, List.of()),
+                    Optional.empty())),
         PICTURE,
             Item.picture(
                 "I",
@@ -76,6 +90,7 @@ class OperationContractTest {
       case POINTS -> POINTS;
       case SURFACE -> GROUND;
       case LINES -> LINES;
+      case AXIS -> AXIS;
       case PICTURE -> PICTURE;
     };
   }
@@ -89,8 +104,10 @@ class OperationContractTest {
       return true;
     } else if (p.type() == String.class) {
       return "Name";
-    } else if (p.type() == LevelRule.class) {
-      return LevelRule.HIGHEST;
+    } else if (p.type() instanceof Class<?> c && Choice.class.isAssignableFrom(c)) {
+      return c.getEnumConstants()[c.getEnumConstants().length - 1];
+    } else if (p.name().equals("to")) {
+      return 1e9;
     } else if (p.type() == Outline.class) {
       return new Outline.Of(LINES, 0);
     } else if (p.type() == ItemId.class) {

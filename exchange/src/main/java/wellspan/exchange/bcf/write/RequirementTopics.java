@@ -171,7 +171,7 @@ public final class RequirementTopics {
     if (i.shape() instanceof Shape.Lines lines) {
       lines.lines().forEach(l -> line(g, l.xyz(), view));
     } else if (i.shape() instanceof Shape.Axis a) {
-      line(g, wellspan.core.align.AlignmentChords.of(a.alignment()).xyz(), view);
+      line(g, a.line().xyz(), view);
     }
   }
 

@@ -8,7 +8,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.LinkedHashMap;
 import java.util.Map;
-import wellspan.core.align.AlignmentChords;
 import wellspan.core.deliver.DxfFormat;
 import wellspan.core.deliver.DxfRelease;
 import wellspan.core.deliver.Parcel;
@@ -178,7 +177,7 @@ public final class DxfWriter {
   private void piece(String layer, Item item, Progress progress) throws IOException {
     switch (item.shape()) {
       case Shape.Faces f -> surface(layer, f.mesh(), progress);
-      case Shape.Axis a -> line(layer, AlignmentChords.of(a.alignment()));
+      case Shape.Axis a -> line(layer, a.line());
       case Shape.Lines l -> {
         for (Polyline p : l.lines()) {
           line(layer, p);

@@ -23,6 +23,8 @@ import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
 import wellspan.core.shape.Shape;
 
 /**
@@ -87,7 +89,10 @@ final class AlignmentRecords {
     }
     shapes.add(
         representations.add(
-            project.annotationContext(), "Annotation", "GeometricCurveSet", List.of(polyline(a))));
+            project.annotationContext(),
+            "Annotation",
+            "GeometricCurveSet",
+            List.of(polyline(new Shape.Axis(a, axisOf.chord())))));
     int shape = step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(shapes));
     int placement = step.add("IfcLocalPlacement", UNSET, ref(project.identity()));
     int alignment =
@@ -222,19 +227,17 @@ final class AlignmentRecords {
         "IfcAlignmentSegment", id(role), UNSET, UNSET, UNSET, ref(placement), UNSET, ref(design));
   }
 
-  /** A metre-by-metre line for receivers that do not know the curves. */
-  private int polyline(Alignment a) throws IOException {
+  /** A line of points for receivers that do not know the curves. */
+  private int polyline(Shape.Axis axis) throws IOException {
     List<Integer> points = new ArrayList<>();
-    for (AlignmentPoint p : a.everyWithEnds(1)) {
-      boolean spatial = Double.isFinite(p.level());
-      if (!spatial && a.profile().isPresent()) {
-        continue;
-      }
+    Polyline chords = axis.line();
+    for (int i = 0; i < chords.pointCount(); i++) {
+      Position p = chords.point(i);
       points.add(
           step.add(
               "IfcCartesianPoint",
-              spatial
-                  ? reals(p.east() / unit, p.north() / unit, p.level() / unit)
+              Double.isFinite(p.height())
+                  ? reals(p.east() / unit, p.north() / unit, p.height() / unit)
                   : reals(p.east() / unit, p.north() / unit)));
     }
     int line = step.add("IfcPolyline", refs(points));

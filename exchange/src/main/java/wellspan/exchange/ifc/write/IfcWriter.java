@@ -19,7 +19,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.align.AlignmentChords;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.geom.Mesh;
@@ -152,7 +151,7 @@ public final class IfcWriter {
         alignments.add(alignment);
         yield alignment;
       }
-      case Shape.Axis a -> lines(piece, project, List.of(AlignmentChords.of(a.alignment())));
+      case Shape.Axis a -> lines(piece, project, List.of(a.line()));
       case Shape.Lines l -> lines(piece, project, l.lines());
       case Shape.Points p -> points(piece, project, p);
       case Shape.Picture g -> throw new IllegalStateException(piece.item().kind().title());

@@ -12,7 +12,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.align.AlignmentChords;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Polyline;
@@ -87,7 +86,7 @@ public final class ShapefileWriter {
   private static List<Polyline> lines(Shape s) {
     return switch (s) {
       case Shape.Lines l -> l.lines();
-      case Shape.Axis a -> List.of(AlignmentChords.of(a.alignment()));
+      case Shape.Axis a -> List.of(a.line());
       default -> List.of();
     };
   }

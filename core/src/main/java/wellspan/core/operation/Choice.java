@@ -1,0 +1,7 @@
+package wellspan.core.operation;
+
+/** One of several that a parameter may be: an enumeration with words for people and files. */
+public interface Choice {
+  /** As it stands in files, forms and messages. */
+  String word();
+}

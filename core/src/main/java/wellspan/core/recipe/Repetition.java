@@ -1,0 +1,53 @@
+package wellspan.core.recipe;
+
+import java.util.List;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.operation.Declared;
+import wellspan.core.operation.Inputs;
+import wellspan.core.operation.Parameter;
+import wellspan.core.operation.Recipe;
+import wellspan.core.operation.Takes;
+import wellspan.core.progress.Progress;
+import wellspan.core.sweep.CarriedObjects;
+import wellspan.core.sweep.LineOfWork;
+import wellspan.core.sweep.ObjectShape;
+
+/**
+ * Objects set up along a line, turned with it.
+ *
+ * @param along the line
+ * @param object which
+ * @param spacing between them, metres
+ * @param offset to the right of the line, metres
+ * @param height above the line or the ground, metres
+ * @param from first chainage, metres; before the line's start for all of it
+ * @param to last chainage, metres; beyond the line's end for all of it
+ * @param ground on which they stand; levels of the line where there is none
+ */
+@Declared(
+    id = "objects",
+    title = "Objects along a line",
+    about = "Sets up posts, lights, marker posts, signs or trees along a string or an alignment.")
+public record Repetition(
+    @Parameter(label = "name", start = "\"Light\"") String name,
+    @Parameter(
+            label = "along",
+            takes = {Takes.AXIS, Takes.LINES})
+        ItemId along,
+    @Parameter(label = "object", usual = "\"light on a column\"") ObjectShape object,
+    @Parameter(label = "every", unit = "m", start = "25", least = 0.1) double spacing,
+    @Parameter(label = "to the right", unit = "m", usual = "0", start = "4.5") double offset,
+    @Parameter(label = "higher by", unit = "m", usual = "0", start = "0") double height,
+    @Parameter(label = "from chainage", unit = "m", usual = "-1e9", start = "") double from,
+    @Parameter(label = "to chainage", unit = "m", usual = "1e9", start = "") double to,
+    @Parameter(label = "standing on", usual = "\"\"", takes = Takes.SURFACE) ItemId ground)
+    implements Recipe {
+  @Override
+  public Made make(Inputs inputs, Progress progress) {
+    LineOfWork line = LineOfWork.of(inputs, along, ground, from, to);
+    List<Item> items = CarriedObjects.each(name, object, line, spacing, offset, height);
+    return new Made(
+        items, items.size() + " × " + object.word() + " along " + line.name() + ".", List.of());
+  }
+}

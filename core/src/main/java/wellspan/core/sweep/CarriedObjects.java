@@ -1,0 +1,110 @@
+package wellspan.core.sweep;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import wellspan.core.attribute.Attributes;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
+import wellspan.core.geom.Mesh;
+import wellspan.core.item.Item;
+import wellspan.core.shape.Shape;
+
+/** Objects set up along a line, turned with it. */
+public final class CarriedObjects {
+  private static final int MOST = 2000;
+
+  private CarriedObjects() {}
+
+  /** An object and where it stands. */
+  private record Standing(Mesh mesh, double chainage) {}
+
+  private static List<Standing> standing(
+      ObjectShape object, LineOfWork line, double spacing, double offset, double height) {
+    int n = (int) Math.floor((line.to() - line.from()) / spacing + 1e-9) + 1;
+    if (n > MOST) {
+      throw new IllegalArgumentException(
+          n + " objects would be too many; at most " + MOST + " are made. Take a larger distance.");
+    }
+    List<Standing> out = new ArrayList<>();
+    for (int i = 0; i < n; i++) {
+      double d = Math.min(line.to(), line.from() + i * spacing);
+      SweepPath.Station s = line.at(d);
+      double[] f = s.forward();
+      double[] right = {f[1], -f[0]};
+      double e = s.east() + offset * right[0];
+      double north = s.north() + offset * right[1];
+      double level = line.ground() == null ? s.level() : line.ground().applyAsDouble(e, north);
+      if (!Double.isFinite(level)) {
+        throw new IllegalArgumentException(
+            String.format(
+                Locale.ROOT,
+                "there is no level at chainage %.3f m. Choose a ground that lies under all of it, or a line with levels.",
+                line.chainage(d)));
+      }
+      out.add(new Standing(object.at(e, north, level + height, right), line.chainage(d)));
+    }
+    return out;
+  }
+
+  /**
+   * Each an item of its own, numbered along the line.
+   *
+   * @throws IllegalArgumentException with a sentence, if one of them has no level, or there are too
+   *     many
+   */
+  public static List<Item> each(
+      String name,
+      ObjectShape object,
+      LineOfWork line,
+      double spacing,
+      double offset,
+      double height) {
+    List<Item> out = new ArrayList<>();
+    for (Standing s : standing(object, line, spacing, offset, height)) {
+      Map<String, PropertyValue> v = new LinkedHashMap<>();
+      v.put("Along", new PropertyValue.Label(line.name()));
+      v.put("Chainage", new PropertyValue.Length(s.chainage()));
+      v.put("Offset", new PropertyValue.Length(offset));
+      Attributes made = Attributes.ofMaterial(object.material()).withLayer(line.name());
+      out.add(
+          new Item(
+              name + " " + (out.size() + 1),
+              object.kind(),
+              new Shape.Faces(s.mesh()),
+              made.with(made.said().withSets(List.of(new PropertySet("Wellspan_Object", v))))));
+    }
+    return out;
+  }
+
+  /** All of them one item, where they belong to something else. */
+  public static Item together(
+      String name,
+      ObjectShape object,
+      LineOfWork line,
+      double spacing,
+      double offset,
+      double height) {
+    List<Standing> all = standing(object, line, spacing, offset, height);
+    int vertices = all.stream().mapToInt(s -> s.mesh().vertexCount()).sum();
+    int triangles = all.stream().mapToInt(s -> s.mesh().triangleCount()).sum();
+    double[] xyz = new double[3 * vertices];
+    int[] t = new int[3 * triangles];
+    int v = 0;
+    int f = 0;
+    for (Standing s : all) {
+      for (int c : s.mesh().triangles()) {
+        t[f++] = c + v;
+      }
+      System.arraycopy(s.mesh().xyz(), 0, xyz, 3 * v, s.mesh().xyz().length);
+      v += s.mesh().vertexCount();
+    }
+    return new Item(
+        name,
+        object.kind(),
+        new Shape.Faces(new Mesh(xyz, t)),
+        Attributes.ofMaterial(object.material()).withLayer(line.name()));
+  }
+}

@@ -1,0 +1,126 @@
+package wellspan.core.sweep;
+
+import java.util.Locale;
+import wellspan.core.align.Alignment;
+import wellspan.core.geom.Polyline;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.operation.Inputs;
+import wellspan.core.shape.Shape;
+import wellspan.core.terrain.TriangleIndex;
+
+/**
+ * A string or an alignment between two chainages, along which something is made.
+ *
+ * @param name of the line
+ * @param shape lines or an axis
+ * @param from distance from its start, metres
+ * @param to distance from its start, metres
+ * @param ground whose levels count; null for the line's own
+ */
+public record LineOfWork(
+    String name, Shape shape, double from, double to, SweepPath.Ground ground) {
+
+  /**
+   * @param along a string, of which the first line is taken, or an alignment
+   * @param on a surface; empty for none
+   * @param fromChainage as displayed; before the start for all of it
+   * @param toChainage as displayed; beyond the end for all of it
+   * @throws IllegalArgumentException with a sentence, if nothing of the line lies there
+   */
+  public static LineOfWork of(
+      Inputs inputs, ItemId along, ItemId on, double fromChainage, double toChainage) {
+    Item item = inputs.item(along);
+    double start = 0;
+    double length;
+    switch (item.shape()) {
+      case Shape.Axis a -> {
+        start = a.alignment().startChainage();
+        length = a.alignment().length();
+      }
+      case Shape.Lines l -> length = SweepPath.planLength(l.lines().getFirst());
+      default ->
+          throw new IllegalArgumentException(
+              item.name() + " is no line. Choose a string or an alignment.");
+    }
+    double from = Math.max(0, fromChainage - start);
+    double to = Math.min(length, toChainage - start);
+    if (!(to - from > 1e-3)) {
+      throw new IllegalArgumentException(
+          String.format(
+              Locale.ROOT,
+              "%s runs from %.3f m to %.3f m; nothing of it lies between the chainages given.",
+              item.name(),
+              start,
+              start + length));
+    }
+    SweepPath.Ground ground = null;
+    if (!on.value().isEmpty()) {
+      TriangleIndex index = new TriangleIndex(inputs.ground(on));
+      ground = (e, n) -> index.levelAt(e, n);
+    }
+    return new LineOfWork(item.name(), item.shape(), from, to, ground);
+  }
+
+  /** The places at which a section stands. */
+  SweepPath path(double reach, double chord) {
+    return switch (shape) {
+      case Shape.Axis a -> SweepPath.along(a.alignment(), from, to, reach, chord, ground);
+      case Shape.Lines l -> SweepPath.along(l.lines().getFirst(), from, to, ground);
+      default -> throw new IllegalStateException("no line");
+    };
+  }
+
+  /** Chainage of a distance from the start, as displayed. */
+  double chainage(double distance) {
+    return shape instanceof Shape.Axis a ? a.alignment().chainages().at(distance) : distance;
+  }
+
+  /** The place and direction at a distance. */
+  SweepPath.Station at(double distance) {
+    if (shape instanceof Shape.Axis a) {
+      Alignment line = a.alignment();
+      double step = Math.min(1e-3, (to - from) / 2);
+      double d = Math.min(distance, to - step);
+      SweepPath two = SweepPath.along(line, d, d + step, 0, Double.POSITIVE_INFINITY, ground);
+      return distance > d ? two.stations().getLast() : two.stations().getFirst();
+    }
+    Polyline line = ((Shape.Lines) shape).lines().getFirst();
+    double step = 1e-3;
+    double d = Math.clamp(distance, from, Math.max(from, to - step));
+    SweepPath two = SweepPath.along(line, d, Math.min(to, d + step), ground);
+    return distance > d ? two.stations().getLast() : two.stations().getFirst();
+  }
+
+  /**
+   * A closed line of a drawing as a section: x and y in turn, its base point in the middle of its
+   * lower edge.
+   *
+   * @throws IllegalArgumentException if no line of the item is closed
+   */
+  public static double[] section(Item drawn) {
+    if (drawn.shape() instanceof Shape.Lines l) {
+      for (Polyline p : l.lines()) {
+        if (p.pointCount() >= 4 && p.isClosed(1e-6)) {
+          int n = p.pointCount() - 1;
+          double[] ring = new double[2 * n];
+          double low = Double.POSITIVE_INFINITY;
+          double left = Double.POSITIVE_INFINITY;
+          double right = Double.NEGATIVE_INFINITY;
+          for (int i = 0; i < n; i++) {
+            left = Math.min(left, p.point(i).east());
+            right = Math.max(right, p.point(i).east());
+            low = Math.min(low, p.point(i).north());
+          }
+          for (int i = 0; i < n; i++) {
+            ring[2 * i] = p.point(i).east() - (left + right) / 2;
+            ring[2 * i + 1] = p.point(i).north() - low;
+          }
+          return ring;
+        }
+      }
+    }
+    throw new IllegalArgumentException(
+        drawn.name() + " has no closed line that could be a section. Choose one that is closed.");
+  }
+}
