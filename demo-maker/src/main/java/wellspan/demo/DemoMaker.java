@@ -32,6 +32,8 @@ import wellspan.core.place.PairMatching;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.recipe.Repetition;
+import wellspan.core.recipe.Sweep;
 import wellspan.core.recipe.Triangulation;
 import wellspan.core.replay.RecordedStep;
 import wellspan.core.rulebook.Rulebook;
@@ -39,6 +41,8 @@ import wellspan.core.schema.IfcSchema;
 import wellspan.core.step.DropFalseLevels;
 import wellspan.core.step.DropSpikes;
 import wellspan.core.step.MergeDuplicates;
+import wellspan.core.sweep.ObjectShape;
+import wellspan.core.sweep.SectionShape;
 import wellspan.core.triangulate.LevelRule;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.intake.SourceIntake;
@@ -174,7 +178,7 @@ public final class DemoMaker {
     job = ControlIntake.take(job, "control", build.raw().get("control"));
     job = placed(job, build.raw().get("yard-layout"));
     job = groundOnly(ground(job), build.raw());
-    store.save(said(job.withRulebook(rulebook)));
+    store.save(furnished(said(job.withRulebook(rulebook))));
   }
 
   /** The yard by the control points in it. */
@@ -234,6 +238,30 @@ public final class DemoMaker {
               x -> x.withAttribute("Status", s.getValue()));
     }
     return out;
+  }
+
+  /** What stands along the road: a rail on the side of the slope, marker posts, lights. */
+  private static Job furnished(Job job) {
+    ItemId road = new ItemId("quay-road/alignment/Quay Road");
+    ItemId ground = new ItemId("quay-road/terrain-surface/Design ground");
+    return job.withRecipe(
+            new Sweep(
+                "Guard rail",
+                road,
+                SectionShape.GUARD_RAIL,
+                new ItemId(""),
+                -4.0,
+                0,
+                0,
+                120,
+                560,
+                ground,
+                4,
+                "steel"))
+        .withRecipe(
+            new Repetition(
+                "Marker post", road, ObjectShape.MARKER_POST, 50, -4.4, 0, 100, 1200, ground))
+        .withRecipe(new Repetition("Light", road, ObjectShape.LIGHT, 60, 6.4, 0, 30, 1230, ground));
   }
 
   /** A delivery of the existing ground and the control points alone, to those who design on it. */
