@@ -161,6 +161,7 @@ class WindowHabitsTest extends WindowTest {
                 .selectedProperty()
                 .set(Optional.of(ItemId.of("quay-road", "alignment", "Quay Road"))));
     push(KeyCode.CONTROL, KeyCode.DIGIT4);
+    interact(() -> lookup("#open-item").queryButton().fire());
     assertThat(lookup("#describe").query().lookupAll(".label"))
         .extracting(n -> ((Labeled) n).getText())
         .contains("IfcAlignment", "Wellspan_KnownFacts", "StartChainage", "quay-road.xml");
@@ -176,6 +177,7 @@ class WindowHabitsTest extends WindowTest {
             .orElseThrow();
     interact(() -> session.selectedProperty().set(Optional.of(id)));
     push(KeyCode.CONTROL, KeyCode.DIGIT4);
+    interact(() -> lookup("#open-item").queryButton().fire());
     interact(
         () -> {
           ComboBox<String> classes = lookup("#class-choice").queryComboBox();

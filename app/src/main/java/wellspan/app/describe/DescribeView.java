@@ -47,7 +47,8 @@ public final class DescribeView extends CardColumn {
       case NONE -> cards.getChildren().clear();
       case RULE -> cards.getChildren().setAll(rule);
       case ATTRIBUTES -> cards.getChildren().setAll(attributes);
-      case REQUIREMENTS -> cards.getChildren().setAll(requirements, selected());
+      case ITEM -> cards.getChildren().setAll(selected());
+      case REQUIREMENTS -> cards.getChildren().setAll(requirements);
     }
   }
 

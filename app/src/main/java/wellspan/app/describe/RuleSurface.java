@@ -197,14 +197,17 @@ public final class RuleSurface extends BorderPane {
     requirements.setId("open-requirements");
     Button attributes = Parts.button("Attributes", "plain", () -> toggle(DescribeCard.ATTRIBUTES));
     attributes.setId("open-attributes");
-    for (Button b : List.of(requirements, attributes)) {
+    Button item = Parts.button("Item", "plain", () -> toggle(DescribeCard.ITEM));
+    item.setId("open-item");
+    for (Button b : List.of(requirements, attributes, item)) {
       b.setMinWidth(Region.USE_PREF_SIZE);
     }
     menu.setMinWidth(Region.USE_PREF_SIZE);
     menu.setMaxHeight(Region.USE_PREF_SIZE);
     HBox.setHgrow(about, Priority.SOMETIMES);
     about.setMinWidth(0);
-    head.getChildren().setAll(name, about, Parts.space(), schemas, menu, attributes, requirements);
+    head.getChildren()
+        .setAll(name, about, Parts.space(), schemas, menu, item, attributes, requirements);
   }
 
   private void toggle(DescribeCard card) {

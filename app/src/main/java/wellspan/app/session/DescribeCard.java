@@ -5,7 +5,9 @@ public enum DescribeCard {
   NONE,
   /** The rule in hand. */
   RULE,
-  /** What the receiver asks for, and the selected item. */
+  /** What the selected item says. */
+  ITEM,
+  /** What the receiver asks for. */
   REQUIREMENTS,
   /** What was said of the selected items by hand. */
   ATTRIBUTES

@@ -8,8 +8,10 @@ import java.util.function.Supplier;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
@@ -94,7 +96,10 @@ class Form extends VBox {
     }
     c.valueProperty().addListener((o, a, b) -> filled.put(id, b));
     c.setPrefWidth(190);
-    getChildren().add(Parts.row(Parts.label(name, "muted"), c));
+    c.setMinWidth(90);
+    Label label = Parts.label(name, "muted");
+    label.setMinWidth(Region.USE_PREF_SIZE);
+    getChildren().add(Parts.row(label, c));
     return c;
   }
 

@@ -24,6 +24,7 @@ import wellspan.core.recipe.Earth;
 import wellspan.core.recipe.Extrusion;
 import wellspan.core.recipe.GradedPad;
 import wellspan.core.recipe.Repetition;
+import wellspan.core.recipe.SideSlopes;
 import wellspan.core.recipe.Sweep;
 import wellspan.core.recipe.Triangulation;
 import wellspan.core.replay.Operations;
@@ -59,6 +60,7 @@ final class MakeCard extends VBox {
       List.of(
           new Making("pad", "Pad", "Make the pad", GradedPad.class),
           new Making("contours", "Contours", "Make the contours", Contours.class),
+          new Making("side-slopes", "Side slopes", "Run the slopes out", SideSlopes.class),
           new Making("sweep", "Sweep", "Carry the section along", Sweep.class),
           new Making("objects", "Objects along a line", "Set them up", Repetition.class),
           new Making("extrusion", "Extrusion", "Raise the outline", Extrusion.class),

@@ -13,9 +13,9 @@ import javafx.scene.control.TextField;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
+import wellspan.core.choice.Choice;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.operation.Choice;
 import wellspan.core.operation.Operation;
 import wellspan.core.operation.Outline;
 import wellspan.core.operation.Parameter;
@@ -62,7 +62,7 @@ final class OperationForm<T extends Operation> extends Form {
       boolean open = p.optional() && Math.abs(Double.parseDouble(d.usual())) >= UNBOUNDED;
       if (open) { // left empty it is not bounded
         TextField f = number(d.label(), d.unit(), "");
-        f.setPromptText("all of it");
+        f.setPromptText("all");
         return () -> f.getText().isBlank() ? Double.valueOf(d.usual()) : (Double) value(f);
       }
       TextField f = number(d.label(), d.unit(), start(d));

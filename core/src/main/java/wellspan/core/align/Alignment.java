@@ -139,6 +139,24 @@ public record Alignment(
     return out;
   }
 
+  /** Curvature in plan at a distance from the start, positive where it turns left, 1/m. */
+  public double curvatureAt(double distance) {
+    double rest = Math.max(0, distance);
+    PlanElement last = elements.getLast();
+    for (PlanElement e : elements) {
+      if (rest < e.length() || e == last) {
+        return switch (e) {
+          case PlanElement.Line l -> 0;
+          case PlanElement.Arc a -> 1 / a.radius();
+          case PlanElement.Irregular r -> 0;
+          case PlanElement.Spiral sp -> sp.curvatureAt(Math.min(rest, sp.length()));
+        };
+      }
+      rest -= e.length();
+    }
+    throw new IllegalStateException("unreachable: the last element takes every distance");
+  }
+
   /** Extent of the line, found at metre steps and element ends. */
   public Box bounds() {
     List<AlignmentPoint> points = everyWithEnds(1);

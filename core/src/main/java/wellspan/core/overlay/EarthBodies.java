@@ -70,17 +70,25 @@ public record EarthBodies(Mesh cut, Mesh fill) {
       while (k > 1 && ring[k - 1] == ring[0]) {
         k--;
       }
-      boolean thick = false;
-      for (int i = 0; i < k; i++) {
-        thick |= tops.get(ring[i]) - bottoms.get(ring[i]) > THIN;
+      int thickest = 0;
+      for (int i = 1; i < k; i++) {
+        thickest = thickness(ring[i]) > thickness(ring[thickest]) ? i : thickest;
       }
-      if (k >= 3 && thick) {
-        int[] piece = java.util.Arrays.copyOf(ring, k);
+      if (k >= 3 && thickness(ring[thickest]) > THIN) {
+        // every triangle of the fan has a thick corner: none lies on its own underside
+        int[] piece = new int[k];
+        for (int i = 0; i < k; i++) {
+          piece[i] = ring[(thickest + i) % k];
+        }
         pieces.add(piece);
         for (int i = 0; i < k; i++) {
           edges.merge(key(piece[i], piece[(i + 1) % k]), 1, Integer::sum);
         }
       }
+    }
+
+    private double thickness(int v) {
+      return tops.get(v) - bottoms.get(v);
     }
 
     private static int put(int[] ring, int k, int v) {

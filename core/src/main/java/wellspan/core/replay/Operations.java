@@ -14,6 +14,7 @@ import wellspan.core.recipe.Earth;
 import wellspan.core.recipe.Extrusion;
 import wellspan.core.recipe.GradedPad;
 import wellspan.core.recipe.Repetition;
+import wellspan.core.recipe.SideSlopes;
 import wellspan.core.recipe.Sweep;
 import wellspan.core.recipe.TexturedGround;
 import wellspan.core.recipe.Triangulation;
@@ -54,6 +55,7 @@ public final class Operations {
           Contours.class,
           TexturedGround.class,
           Earth.class,
+          SideSlopes.class,
           Sweep.class,
           Repetition.class,
           Extrusion.class,

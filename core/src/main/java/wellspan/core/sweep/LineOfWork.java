@@ -1,5 +1,6 @@
 package wellspan.core.sweep;
 
+import java.util.List;
 import java.util.Locale;
 import wellspan.core.align.Alignment;
 import wellspan.core.geom.Polyline;
@@ -43,8 +44,8 @@ public record LineOfWork(
           throw new IllegalArgumentException(
               item.name() + " is no line. Choose a string or an alignment.");
     }
-    double from = Math.max(0, fromChainage - start);
-    double to = Math.min(length, toChainage - start);
+    double from = distance(item.shape(), fromChainage, false, length);
+    double to = distance(item.shape(), toChainage, true, length);
     if (!(to - from > 1e-3)) {
       throw new IllegalArgumentException(
           String.format(
@@ -60,6 +61,18 @@ public record LineOfWork(
       ground = (e, n) -> index.levelAt(e, n);
     }
     return new LineOfWork(item.name(), item.shape(), from, to, ground);
+  }
+
+  /** The distance of a displayed chainage, held to the ends of the line. */
+  private static double distance(Shape line, double chainage, boolean last, double length) {
+    if (!(line instanceof Shape.Axis a)) {
+      return Math.clamp(chainage, 0, length);
+    }
+    List<Double> at = a.alignment().chainages().distances(chainage, length);
+    if (at.isEmpty()) {
+      return chainage <= a.alignment().startChainage() ? 0 : length;
+    }
+    return last ? at.getLast() : at.getFirst();
   }
 
   /** The places at which a section stands. */

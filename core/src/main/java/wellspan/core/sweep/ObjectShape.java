@@ -2,9 +2,9 @@ package wellspan.core.sweep;
 
 import java.util.ArrayList;
 import java.util.List;
+import wellspan.core.choice.Choice;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Kind;
-import wellspan.core.operation.Choice;
 import wellspan.core.solid.Loft;
 
 /**

@@ -2,8 +2,8 @@ package wellspan.core.sweep;
 
 import java.util.ArrayList;
 import java.util.List;
+import wellspan.core.choice.Choice;
 import wellspan.core.item.Kind;
-import wellspan.core.operation.Choice;
 
 /**
  * Sections that ship with the program. The base point, which lies on the line, is their origin.

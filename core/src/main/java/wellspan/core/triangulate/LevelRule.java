@@ -1,7 +1,7 @@
 package wellspan.core.triangulate;
 
 import java.util.Locale;
-import wellspan.core.operation.Choice;
+import wellspan.core.choice.Choice;
 
 /** Which level holds where several were measured at one place. */
 public enum LevelRule implements Choice {

@@ -1,4 +1,4 @@
-package wellspan.core.operation;
+package wellspan.core.choice;
 
 /** One of several that a parameter may be: an enumeration with words for people and files. */
 public interface Choice {

@@ -1,0 +1,2 @@
+/** Enumerations that people choose from, by words. */
+package wellspan.core.choice;
