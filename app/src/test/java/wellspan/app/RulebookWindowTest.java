@@ -116,6 +116,19 @@ class RulebookWindowTest extends WindowTest {
   }
 
   @Test
+  void anItemChosenInTheTableIsTheOneWhoseJourneyIsTold() throws Exception {
+    open();
+    interact(() -> table().getSelectionModel().clearAndSelect(3));
+    String name = table().getItems().get(3).item().name();
+    assertThat(session.selectedItem().orElseThrow().item().name()).isEqualTo(name);
+    assertThat(lookup("#docket").query().lookupAll(".label"))
+        .extracting(n -> ((javafx.scene.control.Labeled) n).getText())
+        .contains(name);
+    interact(() -> table().getSelectionModel().selectRange(3, 6));
+    assertThat(session.selection().ids()).hasSize(3);
+  }
+
+  @Test
   void aRuleIsMadeAndChangedWhileItsEffectIsSeen() throws Exception {
     open();
     interact(() -> session.rules().take(DEMO.resolve("client/harbour-client.json")));

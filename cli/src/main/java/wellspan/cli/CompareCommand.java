@@ -96,7 +96,8 @@ final class CompareCommand implements Callable<Integer> {
     return found.item();
   }
 
-  private static Mesh mesh(Build build, String id) {
+  /** A surface of a job by its identity. */
+  static Mesh mesh(Build build, String id) {
     Build.BuiltItem found = build.items().get(new ItemId(id));
     if (found != null
         && found.item().kind().is(Kind.TERRAIN)

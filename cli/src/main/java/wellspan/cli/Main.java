@@ -35,6 +35,7 @@ import picocli.CommandLine.Command;
       FrameCommand.class,
       ShapeCommand.class,
       CompareCommand.class,
+      MassesCommand.class,
       RulebookCommand.class,
       AttributeCommand.class
     })

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Choices;
 import wellspan.app.theme.Parts;
@@ -76,18 +75,7 @@ final class ClassChoice extends VBox {
     ComboBox<String> out = new ComboBox<>();
     out.setId(id);
     out.setMaxWidth(Double.MAX_VALUE);
-    out.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(String s) {
-            return s == null || s.isEmpty() ? nothing : s;
-          }
-
-          @Override
-          public String fromString(String s) {
-            return s;
-          }
-        });
+    out.setConverter(Choices.orNothing(nothing));
     return out;
   }
 

@@ -9,7 +9,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Choices;
 import wellspan.app.theme.Parts;
@@ -99,18 +98,7 @@ final class ClassRuleEditor extends VBox {
     c.setId(id);
     c.setMaxWidth(Double.MAX_VALUE);
     c.setVisibleRowCount(14);
-    c.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(String s) {
-            return s == null || s.isEmpty() ? nothing : s;
-          }
-
-          @Override
-          public String fromString(String s) {
-            return s.equals(nothing) ? "" : s;
-          }
-        });
+    c.setConverter(Choices.orNothing(nothing));
     return c;
   }
 

@@ -117,18 +117,7 @@ final class PartsEditor extends VBox {
   private static ComboBox<String> list(List<String> all, String now, String nothing) {
     ComboBox<String> c = new ComboBox<>();
     c.getItems().setAll(all);
-    c.setConverter(
-        new javafx.util.StringConverter<>() {
-          @Override
-          public String toString(String s) {
-            return s == null || s.isEmpty() ? nothing : s;
-          }
-
-          @Override
-          public String fromString(String s) {
-            return s;
-          }
-        });
+    c.setConverter(Choices.orNothing(nothing));
     c.setValue(now);
     return c;
   }

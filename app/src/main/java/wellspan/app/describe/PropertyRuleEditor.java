@@ -44,16 +44,11 @@ final class PropertyRuleEditor extends VBox {
                 rule.value(),
                 attributes,
                 desk.book().lookups(),
-                v ->
-                    changed.accept(
-                        with(rule.set(), rule.property(), rule.type(), rule.separator(), v, rule)),
+                v -> changed.accept(rule.withValue(v)),
                 session::complain));
     if (rule.value().size() > 1) {
       TextField separator = field("rule-separator", rule.separator(), "\u201c \u2013 \u201d");
-      onDone(
-          separator,
-          rule.separator(),
-          t -> with(rule.set(), rule.property(), rule.type(), t, rule.value(), rule));
+      onDone(separator, rule.separator(), rule::withSeparator);
       getChildren().add(Parts.row(Parts.label("joined with", "muted"), separator));
     }
     lookups();
@@ -61,45 +56,10 @@ final class PropertyRuleEditor extends VBox {
         .addAll(
             Parts.line(),
             new ConditionsEditor(
-                rule.when(),
-                attributes,
-                w ->
-                    changed.accept(
-                        new PropertyRule(
-                            w,
-                            rule.value(),
-                            rule.separator(),
-                            rule.set(),
-                            rule.property(),
-                            rule.type(),
-                            rule.oneOf(),
-                            rule.description(),
-                            rule.mayBeMissing(),
-                            rule.off())),
-                session::complain),
+                rule.when(), attributes, w -> changed.accept(rule.withWhen(w)), session::complain),
             Parts.line(),
             missing(),
             effect());
-  }
-
-  private static PropertyRule with(
-      String set,
-      String property,
-      String type,
-      String separator,
-      List<wellspan.core.rulebook.ValuePart> value,
-      PropertyRule r) {
-    return new PropertyRule(
-        r.when(),
-        value,
-        separator,
-        set,
-        property,
-        type,
-        r.oneOf(),
-        r.description(),
-        r.mayBeMissing(),
-        r.off());
   }
 
   private static TextField field(String id, String text, String example) {
@@ -153,30 +113,8 @@ final class PropertyRuleEditor extends VBox {
     ComboBox<String> set = editable("rule-set", new ArrayList<>(sets), rule.set());
     ComboBox<String> property =
         editable("rule-property", standard.propertiesOf(rule.set()), rule.property());
-    Choices.onChosen(
-        set,
-        e ->
-            take(
-                () ->
-                    with(
-                        text(set),
-                        rule.property(),
-                        rule.type(),
-                        rule.separator(),
-                        rule.value(),
-                        rule)));
-    Choices.onChosen(
-        property,
-        e ->
-            take(
-                () ->
-                    with(
-                        rule.set(),
-                        text(property),
-                        rule.type(),
-                        rule.separator(),
-                        rule.value(),
-                        rule)));
+    Choices.onChosen(set, e -> take(() -> rule.into(text(set), rule.property())));
+    Choices.onChosen(property, e -> take(() -> rule.into(rule.set(), text(property))));
     getChildren()
         .addAll(
             Parts.label("Set", "muted"),
@@ -216,18 +154,7 @@ final class PropertyRuleEditor extends VBox {
           }
         });
     type.setValue(rule.type());
-    Choices.onChosen(
-        type,
-        e ->
-            take(
-                () ->
-                    with(
-                        rule.set(),
-                        rule.property(),
-                        type.getValue(),
-                        rule.separator(),
-                        rule.value(),
-                        rule)));
+    Choices.onChosen(type, e -> take(() -> rule.withType(type.getValue())));
     return Parts.row(Parts.label("is a", "muted"), type);
   }
 
@@ -272,8 +199,7 @@ final class PropertyRuleEditor extends VBox {
                     });
                 List<wellspan.core.rulebook.ValuePart> parts = new ArrayList<>(rule.value());
                 parts.set(0, parts.getFirst().through(name));
-                changed.accept(
-                    with(rule.set(), rule.property(), rule.type(), rule.separator(), parts, rule));
+                changed.accept(rule.withValue(parts));
               });
       add.setId("add-lookup");
       getChildren().add(add);
@@ -284,20 +210,7 @@ final class PropertyRuleEditor extends VBox {
     CheckBox box = new CheckBox("May be missing");
     box.setId("rule-may-be-missing");
     box.setSelected(rule.mayBeMissing());
-    box.setOnAction(
-        e ->
-            changed.accept(
-                new PropertyRule(
-                    rule.when(),
-                    rule.value(),
-                    rule.separator(),
-                    rule.set(),
-                    rule.property(),
-                    rule.type(),
-                    rule.oneOf(),
-                    rule.description(),
-                    box.isSelected(),
-                    rule.off())));
+    box.setOnAction(e -> changed.accept(rule.mayBeMissing(box.isSelected())));
     return box;
   }
 

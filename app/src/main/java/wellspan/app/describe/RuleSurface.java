@@ -61,6 +61,7 @@ public final class RuleSurface extends BorderPane {
     desk = session.rules();
     table = new ItemTable(session);
     setId("rule-surface");
+    setMinSize(0, 0);
     getStyleClass().add("rule-surface");
     head.setAlignment(Pos.CENTER_LEFT);
     head.setPadding(new Insets(10, 16, 8, 20));
@@ -170,7 +171,7 @@ public final class RuleSurface extends BorderPane {
 
   private void showHead(Rulebook book) {
     Label name = Parts.label(title(book), "title");
-    name.setMinWidth(Region.USE_PREF_SIZE);
+    name.setMinWidth(60);
     Label about = Parts.label(about(book), "muted");
     HBox schemas = new HBox();
     ToggleGroup group = new ToggleGroup();

@@ -49,8 +49,9 @@ public final class Selection {
     Set<ItemId> next = Collections.unmodifiableSet(new LinkedHashSet<>(all));
     changing = true;
     try {
-      ids.set(next);
+      // the lead first: whoever is told of the items tells the journey of the one that leads
       lead.set(next.isEmpty() ? Optional.empty() : Optional.of(last(next)));
+      ids.set(next);
     } finally {
       changing = false;
     }

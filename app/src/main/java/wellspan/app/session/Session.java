@@ -69,6 +69,7 @@ public final class Session {
   private final ReadOnlyBooleanWrapper messageIsError = new ReadOnlyBooleanWrapper();
   private final Selection selection = new Selection();
   private final RequirementDesk requirements = new RequirementDesk(this);
+  private final MassDesk masses = new MassDesk(this);
   private final Visibility visibility = new Visibility(this);
   private final ObjectProperty<Stop> stop = new SimpleObjectProperty<>(Stop.RECEIVE);
   private final ObjectProperty<Optional<Pointer>> pointer =
@@ -418,6 +419,11 @@ public final class Session {
   /** What a receiver asks for, and what of it would arrive. */
   public RequirementDesk requirements() {
     return requirements;
+  }
+
+  /** What is cut and filled along alignments. */
+  public MassDesk masses() {
+    return masses;
   }
 
   /** The work of the stop Describe. */

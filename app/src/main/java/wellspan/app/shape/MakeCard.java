@@ -19,13 +19,7 @@ import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Recipe;
-import wellspan.core.recipe.Contours;
-import wellspan.core.recipe.Earth;
-import wellspan.core.recipe.Extrusion;
-import wellspan.core.recipe.GradedPad;
-import wellspan.core.recipe.Repetition;
-import wellspan.core.recipe.SideSlopes;
-import wellspan.core.recipe.Sweep;
+import wellspan.core.recipe.TexturedGround;
 import wellspan.core.recipe.Triangulation;
 import wellspan.core.replay.Operations;
 import wellspan.core.shape.Shape;
@@ -47,29 +41,16 @@ final class MakeCard extends VBox {
     RECIPE
   }
 
-  /**
-   * What is made by a form of its parameters. Another one is another line.
-   *
-   * @param id of the form and, behind {@code make-}, of its button
-   * @param title of the button that opens it
-   * @param go title of the button that makes it
-   */
-  private record Making(String id, String title, String go, Class<? extends Recipe> recipe) {}
-
-  private static final List<Making> MAKINGS =
-      List.of(
-          new Making("pad", "Pad", "Make the pad", GradedPad.class),
-          new Making("contours", "Contours", "Make the contours", Contours.class),
-          new Making("side-slopes", "Side slopes", "Run the slopes out", SideSlopes.class),
-          new Making("sweep", "Sweep", "Carry the section along", Sweep.class),
-          new Making("objects", "Objects along a line", "Set them up", Repetition.class),
-          new Making("extrusion", "Extrusion", "Raise the outline", Extrusion.class),
-          new Making("earth", "Earth bodies", "Make the bodies", Earth.class));
+  /** What is made by a form of its parameters; the others have forms of their own. */
+  private static final List<Class<? extends Recipe>> MAKINGS =
+      Operations.recipes().stream()
+          .filter(r -> r != Triangulation.class && r != TexturedGround.class)
+          .toList();
 
   private final Session session;
   private final Consumer<Node> opened;
   private Open open = Open.NOTHING;
-  private Making making = MAKINGS.getFirst();
+  private Class<? extends Recipe> making = MAKINGS.getFirst();
   private final Map<ItemId, Integer> roles = new LinkedHashMap<>();
   private final Map<String, String> filled = new HashMap<>();
   private String name = "Ground";
@@ -96,8 +77,10 @@ final class MakeCard extends VBox {
         .addAll(
             opener("make-surface", "Surface", Open.SURFACE, making),
             opener("make-texture", "Picture over ground", Open.TEXTURE, making));
-    for (Making m : MAKINGS) {
-      openers.getChildren().add(opener("make-" + m.id(), m.title(), Open.RECIPE, m));
+    for (Class<? extends Recipe> m : MAKINGS) {
+      openers
+          .getChildren()
+          .add(opener("make-" + id(m), Operations.declared(m).title(), Open.RECIPE, m));
     }
     boolean drawing = session.place().pickProperty().get() == Pick.OUTLINE;
     int corners = session.shape().outlineProperty().get().size();
@@ -130,7 +113,7 @@ final class MakeCard extends VBox {
     refresh();
   }
 
-  private Button opener(String id, String title, Open what, Making which) {
+  private Button opener(String id, String title, Open what, Class<? extends Recipe> which) {
     boolean isOpen = open == what && (what != Open.RECIPE || making.equals(which));
     Button b =
         Parts.button(
@@ -148,12 +131,16 @@ final class MakeCard extends VBox {
     return b;
   }
 
-  private void form(Making m) {
+  private static String id(Class<? extends Recipe> recipe) {
+    return Operations.declared(recipe).id().replace(' ', '-');
+  }
+
+  private void form(Class<? extends Recipe> m) {
     OperationForm<? extends Recipe> form =
-        new OperationForm<>(session, m.id() + "-", m.recipe(), Optional.empty(), filled);
-    form.setId(m.id());
-    form.makes(m.go(), form::operation, this::close);
-    getChildren().addAll(Parts.wrapped(Operations.declared(m.recipe()).about(), "muted"), form);
+        new OperationForm<>(session, id(m) + "-", m, Optional.empty(), filled);
+    form.setId(id(m));
+    form.makes("Make it", form::operation, this::close);
+    getChildren().addAll(Parts.wrapped(Operations.declared(m).about(), "muted"), form);
   }
 
   /** Starts from what is selected; the only points there are need no choosing. */

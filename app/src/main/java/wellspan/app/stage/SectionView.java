@@ -20,21 +20,35 @@ import wellspan.app.theme.Theme;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.ProfileSegment;
+import wellspan.core.earthwork.MassHaul;
+import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
+import wellspan.core.item.ItemId;
 import wellspan.core.shape.Shape;
 
 /** The long section of the alignment in hand: design line, ground under it, grades. */
 public final class SectionView extends Pane {
   private static final double LEFT = 74;
   private static final double RIGHT = 30;
-  private static final double TOP = 64;
+  private static final double TOP = 76;
+
+  /** Where name and legend stand, under the switches. */
+  private static final double HEAD = 58;
+
   private static final double BOTTOM = 44;
+  private static final double MASSES = 210;
+
+  /** As many stretches, about. */
+  private static final double BARS = 60;
 
   private final Session session;
   private final Canvas canvas = new Canvas();
   private Theme theme = Theme.LIGHT;
   private LongSection section;
+  private Optional<ItemId> existing = Optional.empty();
+  private Optional<ItemId> proposed = Optional.empty();
+  private Optional<MassHaul> haul = Optional.empty();
 
   public SectionView(Session session) {
     this.session = session;
@@ -77,8 +91,45 @@ public final class SectionView extends Pane {
   private void refresh() {
     if (isVisible()) {
       section = LongSection.of(session.build(), session.selectedProperty().get()).orElse(null);
+      haul = Optional.empty();
+      draw();
+      measure();
+    }
+  }
+
+  /** Measures what is cut and filled along the line between two surfaces; nothing without them. */
+  public void setMasses(Optional<ItemId> from, Optional<ItemId> to) {
+    existing = from;
+    proposed = to;
+    refresh();
+  }
+
+  private void measure() {
+    Optional<Mesh> from = ground(existing);
+    Optional<Mesh> to = ground(proposed);
+    if (section == null || from.isEmpty() || to.isEmpty()) {
+      return;
+    }
+    LongSection of = section;
+    double every = Math.max(1, step(of.length() / BARS));
+    session.masses().measure(of.alignment(), from.get(), to.get(), every, h -> show(of, h));
+  }
+
+  @SuppressWarnings("ReferenceEquality") // another section was cut meanwhile
+  private void show(LongSection of, MassHaul h) {
+    if (section == of && !h.rows().isEmpty()) {
+      haul = Optional.of(h);
       draw();
     }
+  }
+
+  private Optional<Mesh> ground(Optional<ItemId> id) {
+    return id.map(i -> session.build().items().get(i)).flatMap(i -> i.item().ground());
+  }
+
+  /** Room under the section, for chainages and for masses. */
+  private double below() {
+    return haul.isPresent() ? BOTTOM + MASSES : BOTTOM;
   }
 
   private double x(double distance) {
@@ -88,8 +139,8 @@ public final class SectionView extends Pane {
   private double y(double level) {
     double span = section.high() - section.low();
     return canvas.getHeight()
-        - BOTTOM
-        - (level - section.low()) / span * (canvas.getHeight() - TOP - BOTTOM);
+        - below()
+        - (level - section.low()) / span * (canvas.getHeight() - TOP - below());
   }
 
   private void draw() {
@@ -109,23 +160,35 @@ public final class SectionView extends Pane {
       return;
     }
     double exaggeration =
-        (canvas.getHeight() - TOP - BOTTOM)
+        (canvas.getHeight() - TOP - below())
             / (section.high() - section.low())
             / ((canvas.getWidth() - LEFT - RIGHT) / section.length());
     grid(g);
     line(g, section.ground(), Theme.of(Band.GROUND), 2);
     line(g, section.design(), theme.accent(), 2.5);
     segments(g);
-    text(g, section.name(), 250, 26, NAME, theme.ink(), TextAlignment.LEFT);
+    double bottom = canvas.getHeight();
+    haul.ifPresent(
+        h ->
+            new MassPicture(
+                    h,
+                    theme,
+                    this::x,
+                    LEFT,
+                    canvas.getWidth() - RIGHT,
+                    bottom - MASSES + 34,
+                    bottom - 16)
+                .draw(g));
+    text(g, section.name(), LEFT, HEAD, NAME, theme.ink(), TextAlignment.LEFT);
     text(
         g,
         "levels × " + Figures.number(exaggeration, 1),
         canvas.getWidth() - RIGHT,
-        50,
+        HEAD,
         FIGURE,
         theme.muted(),
         TextAlignment.RIGHT);
-    double x = canvas.getWidth() - RIGHT - 330;
+    double x = LEFT + 170;
     legend(g, x, "design line", theme.accent());
     legend(g, x + 110, "ground: " + section.surface(), Theme.of(Band.GROUND));
   }
@@ -133,15 +196,15 @@ public final class SectionView extends Pane {
   private void legend(GraphicsContext g, double x, String what, Color c) {
     g.setStroke(c);
     g.setLineWidth(2.5);
-    g.strokeLine(x, 26, x + 18, 26);
-    text(g, what, x + 24, 26, FIGURE, theme.ink(), TextAlignment.LEFT);
+    g.strokeLine(x, HEAD, x + 18, HEAD);
+    text(g, what, x + 24, HEAD, FIGURE, theme.ink(), TextAlignment.LEFT);
   }
 
   private void grid(GraphicsContext g) {
     double levelStep =
         step(
             (section.high() - section.low())
-                / Math.max(2, (canvas.getHeight() - TOP - BOTTOM) / 60));
+                / Math.max(2, (canvas.getHeight() - TOP - below()) / 60));
     g.setLineWidth(1);
     for (double level = Math.ceil(section.low() / levelStep) * levelStep;
         level <= section.high();
@@ -160,12 +223,12 @@ public final class SectionView extends Pane {
     double along = step(section.length() / Math.max(2, (canvas.getWidth() - LEFT - RIGHT) / 62));
     for (double d = 0; d <= section.length(); d += along) {
       g.setStroke(theme.line());
-      g.strokeLine(x(d), TOP, x(d), canvas.getHeight() - BOTTOM);
+      g.strokeLine(x(d), TOP, x(d), canvas.getHeight() - below());
       text(
           g,
           Chainages.format(section.alignment().chainages().at(d)),
           x(d),
-          canvas.getHeight() - BOTTOM + 16,
+          canvas.getHeight() - below() + 16,
           FIGURE,
           theme.muted(),
           TextAlignment.CENTER);

@@ -50,6 +50,7 @@ public final class StageView extends StackPane {
   private final HBox planOptions;
   private final HBox spaceOptions;
   private final HBox crossOptions;
+  private final HBox sectionOptions;
   private Picture shown = Picture.PLAN;
 
   public StageView(Session session) {
@@ -83,7 +84,9 @@ public final class StageView extends StackPane {
     spaceOptions = spaceOptions();
     crossOptions = crossOptions();
     planOptions = planOptions();
-    HBox bar = new HBox(8, tabs, planStyles, planOptions, spaceOptions, crossOptions);
+    sectionOptions = new MassChoice(session, section::setMasses);
+    HBox bar =
+        new HBox(8, tabs, planStyles, planOptions, spaceOptions, crossOptions, sectionOptions);
     bar.setAlignment(Pos.CENTER_LEFT);
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     StackPane.setAlignment(bar, Pos.TOP_LEFT);
@@ -229,6 +232,7 @@ public final class StageView extends StackPane {
       pictures.get(each.ordinal()).setSelected(each == p);
     }
     visible(crossOptions, both);
+    visible(sectionOptions, p == Picture.SECTION);
     visible(planStyles, p == Picture.PLAN);
     visible(planOptions, p == Picture.PLAN);
     visible(spaceOptions, p == Picture.SPACE && space.isPossible());

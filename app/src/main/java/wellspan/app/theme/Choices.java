@@ -3,6 +3,7 @@ package wellspan.app.theme;
 import javafx.event.ActionEvent;
 import javafx.event.EventHandler;
 import javafx.scene.control.ComboBox;
+import javafx.util.StringConverter;
 
 /** Lists to choose from. */
 public final class Choices {
@@ -28,5 +29,24 @@ public final class Choices {
             chosen.handle(new ActionEvent(list, list));
           }
         });
+  }
+
+  /**
+   * Shows texts as they are, and words for the empty one.
+   *
+   * @param nothing what stands for the empty text
+   */
+  public static StringConverter<String> orNothing(String nothing) {
+    return new StringConverter<>() {
+      @Override
+      public String toString(String s) {
+        return s == null || s.isEmpty() ? nothing : s;
+      }
+
+      @Override
+      public String fromString(String s) {
+        return s.equals(nothing) ? "" : s;
+      }
+    };
   }
 }

@@ -66,6 +66,51 @@ public record PropertyRule(
     return value.stream().map(ValuePart::show).collect(Collectors.joining(" + "));
   }
 
+  /** For other items. */
+  public PropertyRule withWhen(List<Condition> conditions) {
+    return new PropertyRule(
+        conditions, value, separator, set, property, type, oneOf, description, mayBeMissing, off);
+  }
+
+  /** With other parts. */
+  public PropertyRule withValue(List<ValuePart> parts) {
+    return new PropertyRule(
+        when, parts, separator, set, property, type, oneOf, description, mayBeMissing, off);
+  }
+
+  /** With other words between the parts. */
+  public PropertyRule withSeparator(String between) {
+    return new PropertyRule(
+        when, value, between, set, property, type, oneOf, description, mayBeMissing, off);
+  }
+
+  /** Into another property. */
+  public PropertyRule into(String otherSet, String otherProperty) {
+    return new PropertyRule(
+        when,
+        value,
+        separator,
+        otherSet,
+        otherProperty,
+        type,
+        oneOf,
+        description,
+        mayBeMissing,
+        off);
+  }
+
+  /** Of another type. */
+  public PropertyRule withType(String other) {
+    return new PropertyRule(
+        when, value, separator, set, property, other, oneOf, description, mayBeMissing, off);
+  }
+
+  /** Whether it is no gap where an item has no such value. */
+  public PropertyRule mayBeMissing(boolean missing) {
+    return new PropertyRule(
+        when, value, separator, set, property, type, oneOf, description, missing, off);
+  }
+
   /** Switched on or off. */
   public PropertyRule off(boolean passedOver) {
     return new PropertyRule(
