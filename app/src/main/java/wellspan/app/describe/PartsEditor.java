@@ -109,7 +109,11 @@ final class PartsEditor extends VBox {
     unit.setMinWidth(84);
     decimals.setMinWidth(92);
     if (!p.lookup().isEmpty()) {
-      second.getChildren().addAll(Parts.label("through", "muted"), lookup);
+      return new VBox(
+          3,
+          new HBox(4, of, drop),
+          second,
+          Parts.row(Parts.label("through the lookup", "muted"), lookup));
     }
     return new VBox(3, new HBox(4, of, drop), second);
   }

@@ -171,7 +171,7 @@ public final class RuleSurface extends BorderPane {
 
   private void showHead(Rulebook book) {
     Label name = Parts.label(title(book), "title");
-    name.setMinWidth(60);
+    name.setMinWidth(130);
     Label about = Parts.label(about(book), "muted");
     HBox schemas = new HBox();
     ToggleGroup group = new ToggleGroup();

@@ -84,7 +84,8 @@ final class AlignmentSection {
       List<RawEquation> equations,
       List<CrossSectSection.Raw> sections,
       List<String> leftOut,
-      List<PropertySet> sets) {}
+      List<PropertySet> sets,
+      List<CrossfallSection.Raw> crossfalls) {}
 
   Raw read() throws IOException {
     String name = xml.attribute("name").orElse("Alignment");
@@ -97,8 +98,13 @@ final class AlignmentSection {
     List<CrossSectSection.Raw> sections = new ArrayList<>();
     List<String> leftOut = new ArrayList<>();
     List<PropertySet> sets = new ArrayList<>();
+    List<CrossfallSection.Raw> crossfalls = new ArrayList<>();
+    CrossfallSection falls = new CrossfallSection(xml, counts);
+    int superelevations = 0;
     while (xml.nextTag()) {
       switch (xml.name()) {
+        case "Superelevation" -> crossfalls.add(falls.superelevation(++superelevations));
+        case "Cant" -> crossfalls.add(falls.cant());
         case "CoordGeom" -> elements.addAll(elements());
         case "Feature" -> new FeatureSection(xml, counts).read(sets);
         case "Profile" -> profiles(profiles);
@@ -125,7 +131,8 @@ final class AlignmentSection {
         equations,
         sections,
         leftOut,
-        sets);
+        sets,
+        crossfalls);
   }
 
   private void countAndSkip() throws IOException {

@@ -277,7 +277,21 @@ public final class LandXmlReader {
       String name = names.of("alignment", a.name());
       Optional<Alignment> line = maker.make(a);
       if (line.isPresent()) {
-        made.add(Item.alignment(name, line.get()), a.sets());
+        List<PropertySet> sets = new ArrayList<>(a.sets());
+        a.crossfalls().forEach(c -> sets.add(c.set(metres)));
+        made.add(Item.alignment(name, line.get()), sets);
+        if (!a.crossfalls().isEmpty()) {
+          findings.add(
+              Finding.note(
+                      RECEIVE,
+                      "landxml.crossfall",
+                      name,
+                      name
+                          + ": "
+                          + a.crossfalls().size()
+                          + " × superelevation or cant stay with it as properties; its cross sections have their own crossfalls.")
+                  .withFigure(Figure.count(a.crossfalls().size())));
+        }
         roads.of(name, line.get(), a).forEach(made::add);
       } else if (!a.sections().isEmpty()) {
         findings.add(
