@@ -38,7 +38,13 @@ public final class JobFindings {
    */
   public static List<Finding> of(Build build, Function<Item, List<Finding>> ground) {
     List<Finding> out = new ArrayList<>(build.findings());
-    build.items().forEach((id, b) -> ground.apply(b.item()).forEach(f -> out.add(f.about(id))));
+    build
+        .items()
+        .forEach(
+            (id, b) -> {
+              ground.apply(b.item()).forEach(f -> out.add(f.about(id)));
+              AlignmentChecks.of(b.item()).forEach(f -> out.add(f.about(id)));
+            });
     return out;
   }
 
