@@ -95,7 +95,7 @@ class WindowHabitsTest extends WindowTest {
     push(KeyCode.CONTROL, KeyCode.F);
     Node far = withAccessibleText("The work reaches").getFirst();
     clickOn(far);
-    assertThat(session.stopProperty().get()).isEqualTo(Stop.PLACE);
+    settle(() -> session.stopProperty().get() == Stop.PLACE);
     assertThat(session.goToProperty().get()).isPresent();
     Node empty = withAccessibleText("The surface Yard formation is empty").getFirst();
     clickOn(empty);

@@ -8,6 +8,7 @@ import java.util.Set;
 import java.util.function.Function;
 import wellspan.core.build.Build;
 import wellspan.core.finding.Finding;
+import wellspan.core.flaw.AlignmentChecks;
 import wellspan.core.flaw.CoveredPlaces;
 import wellspan.core.flaw.GroundChecks;
 import wellspan.core.item.Item;

@@ -1,4 +1,4 @@
-package wellspan.core.check;
+package wellspan.core.flaw;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,7 +14,7 @@ import wellspan.core.item.Item;
 import wellspan.core.shape.Shape;
 
 /** What receivers of alignments stumble over: breaks in direction, and elements that few take. */
-final class AlignmentChecks {
+public final class AlignmentChecks {
   /** A smaller break in direction is how numbers were rounded, radians. */
   private static final double BREAK = Math.toRadians(0.01);
 
@@ -24,7 +24,7 @@ final class AlignmentChecks {
   private AlignmentChecks() {}
 
   /** Nothing for what is no alignment. In time of the number of elements. */
-  static List<Finding> of(Item item) {
+  public static List<Finding> of(Item item) {
     List<Finding> out = new ArrayList<>();
     if (item.shape() instanceof Shape.Axis axis) {
       breaks(item.name(), axis.alignment(), out);

@@ -1,4 +1,4 @@
-package wellspan.core.check;
+package wellspan.core.flaw;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
