@@ -88,6 +88,11 @@ final class MassesCommand implements Callable<Integer> {
           table, List.of("from chainage", "to chainage", "cut m3", "fill m3", "mass m3"), rows);
     }
     PrintWriter out = spec.commandLine().getOut();
+    spec.commandLine()
+        .getErr()
+        .printf(
+            "note  measured within %.0f m to both sides, where both surfaces lie; what is beyond is not counted.%n",
+            haul.reach());
     if (json) {
       out.println(node(haul).toPrettyString());
     } else {

@@ -82,7 +82,9 @@ record MassPicture(
         "mass carried along, "
             + (last.mass() >= 0 ? "left over " : "missing ")
             + Figures.number(Math.abs(last.mass()), 0)
-            + " m\u00b3",
+            + " m\u00b3; within "
+            + Figures.number(haul.reach(), 0)
+            + " m",
         theme.accent());
   }
 

@@ -6,6 +6,7 @@ import java.util.Locale;
 import wellspan.core.attribute.Attributes;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Parameter;
@@ -58,18 +59,20 @@ public record Sweep(
   @Override
   public Made make(Inputs inputs, Progress progress) {
     LineOfWork line = LineOfWork.of(inputs, along, ground, from, to);
-    double[] ring =
-        drawn.value().isEmpty() ? section.ring() : LineOfWork.section(inputs.item(drawn));
+    boolean own = !drawn.value().isEmpty();
+    double[] ring = own ? LineOfWork.section(inputs.item(drawn)) : section.ring();
     SweptBody body = SweptBody.of(line, ring, offset, height, fall / 100);
-    String made = material.isEmpty() ? section.material() : material;
+    // nothing tells what a drawn section is, nor what it is made of
+    String made = material.isEmpty() && !own ? section.material() : material;
+    String word = own ? inputs.item(drawn).name() : section.word();
     List<Item> items = new ArrayList<>();
     items.add(
         new Item(
                 name,
-                section.kind(),
+                own ? Kind.of("block") : section.kind(),
                 body.shape(),
                 Attributes.ofMaterial(made).withLayer(line.name()))
-            .saying(body.facts(made, section.word())));
+            .saying(body.facts(made, word)));
     if (posts > 0) {
       items.add(
           CarriedObjects.together(name + " posts", ObjectShape.POST, line, posts, offset, height));
@@ -80,7 +83,7 @@ public record Sweep(
             Locale.ROOT,
             "%.3f m of %s along %s, %.3f m³.",
             body.length(),
-            drawn.value().isEmpty() ? section.word() : "a drawn section",
+            word,
             line.name(),
             body.volume()),
         List.of());

@@ -201,6 +201,7 @@ public final class Ruling {
         codes.add(c);
       }
       Map<String, Boolean> untitled = new HashMap<>();
+      String twice = "";
       for (CodeSystem.CodeProperty p : system.properties()) {
         List<String> words = new ArrayList<>();
         for (CodeSystem.Says says : p.says()) {
@@ -217,11 +218,22 @@ public final class Ruling {
           }
         }
         if (!words.isEmpty()) {
-          sets.computeIfAbsent(p.set(), k -> new LinkedHashMap<>())
-              .put(p.property(), new PropertyValue.Label(String.join(p.separator(), words)));
+          PropertyValue before =
+              sets.computeIfAbsent(p.set(), k -> new LinkedHashMap<>())
+                  .putIfAbsent(
+                      p.property(), new PropertyValue.Label(String.join(p.separator(), words)));
+          if (before != null) {
+            twice = p.set() + "." + p.property();
+          }
         }
       }
       PropertyValue shown = new PropertyValue.Label((c.code() + " " + c.title()).strip());
+      if (!twice.isEmpty()) {
+        return new Cell(
+            Optional.of(shown),
+            Cell.State.TWICE,
+            system.system() + ": a rule says " + twice + " already");
+      }
       return untitled.isEmpty()
           ? Cell.said(shown)
           : new Cell(

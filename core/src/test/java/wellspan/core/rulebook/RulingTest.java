@@ -341,6 +341,26 @@ class RulingTest {
   }
 
   @Test
+  void aCodeDoesNotWriteOverWhatARuleSays() {
+    CodeSystem works =
+        new CodeSystem(
+            "Works",
+            List.of(),
+            List.of(new CodeSystem.CodeRule(List.of(), List.of(ValuePart.text("7")), false)),
+            false,
+            List.of(new CodeSystem.CodeProperty("Own", "P", List.of(), " ")),
+            false);
+    Ruled r =
+        new Ruling(
+                with(typed(ValuePart.text("a"), "")).withClassification(List.of(works)),
+                IfcSchema.IFC4)
+            .of(Subject.of(course(Map.of()), ""));
+    assertThat(r.sets().getFirst().values()).containsEntry("P", new PropertyValue.Label("a"));
+    assertThat(r.codeCells().getFirst().state()).isEqualTo(Cell.State.TWICE);
+    assertThat(r.codes()).hasSize(1);
+  }
+
+  @Test
   void codesOfRulesGoInThePlaceOfReceivedOnesOfTheirSystem() {
     Classified received = new Classified("Works", "1", "", List.of());
     Classified elsewhere = new Classified("Costs", "7", "", List.of());

@@ -102,6 +102,9 @@ class SweepTest {
                 Progress.NONE);
     assertThat(mesh(made).isClosed()).isTrue();
     assertThat(mesh(made).volume()).isCloseTo(9.5 + 9.5, within(1e-9));
+    // nothing says that a drawn section is a wall, or of concrete
+    assertThat(made.items().getFirst().kind().id()).isEqualTo("block");
+    assertThat(made.items().getFirst().attributes().material()).isEmpty();
   }
 
   @Test

@@ -100,11 +100,22 @@ final class AlignmentSection {
     List<PropertySet> sets = new ArrayList<>();
     List<CrossfallSection.Raw> crossfalls = new ArrayList<>();
     CrossfallSection falls = new CrossfallSection(xml, counts);
-    int superelevations = 0;
     while (xml.nextTag()) {
       switch (xml.name()) {
-        case "Superelevation" -> crossfalls.add(falls.superelevation(++superelevations));
-        case "Cant" -> crossfalls.add(falls.cant());
+        case "Superelevation", "Cant" -> {
+          // an alignment is not lost by what stands beside its geometry
+          String what = xml.name();
+          int number =
+              1
+                  + (int)
+                      crossfalls.stream()
+                          .filter(c -> c.name().startsWith("Superelevation"))
+                          .count();
+          xml.whole(
+              () ->
+                  crossfalls.add(what.equals("Cant") ? falls.cant() : falls.superelevation(number)),
+              why -> leftOut.add("the " + what + ": " + why));
+        }
         case "CoordGeom" -> elements.addAll(elements());
         case "Feature" -> new FeatureSection(xml, counts).read(sets);
         case "Profile" -> profiles(profiles);

@@ -87,4 +87,21 @@ class CrossfallReadingTest {
         .asString()
         .contains("<Bank>");
   }
+
+  @Test
+  void aBrokenCantDoesNotTakeItsAlignmentAlong() throws IOException {
+    Received r =
+        read(
+            "meter",
+            "<Cant name=\"c\" gauge=\"wide\"><CantStation station=\"0\" appliedCant=\"0\"/></Cant><Superelevation><FullSuperelev>4</FullSuperelev></Superelevation>");
+    assertThat(r.items()).hasSize(1);
+    assertThat(set(r, "Superelevation")).containsKey("FullSuperelev");
+    assertThat(r.findings())
+        .filteredOn(Finding::isError)
+        .extracting(Finding::message)
+        .singleElement()
+        .asString()
+        .contains("the Cant")
+        .contains("wide");
+  }
 }
