@@ -135,7 +135,7 @@ class PlaceWindowTest extends WindowTest {
     assertThat(session.place().sources().fit().why()).contains("two point pairs or more");
     interact(() -> session.place().pickProperty().set(Pick.PAIR));
     interact(() -> session.place().clicked(new Position(400_000, 6_534_700, 3), 5));
-    assertThat(session.messageProperty().get()).contains("no point of local here");
+    assertThat(session.messages().sentenceProperty().get()).contains("no point of local here");
   }
 
   @Test
@@ -154,7 +154,7 @@ class PlaceWindowTest extends WindowTest {
     fire("#bearing");
     interact(() -> session.place().clicked(new Position(412_000, 6_534_000, 0), 0.001));
     interact(() -> session.place().clicked(new Position(412_000, 6_534_000, 0), 0.001));
-    assertThat(session.messageProperty().get()).contains("same point");
+    assertThat(session.messages().sentenceProperty().get()).contains("same point");
     fire("#scale-ground");
     assertThat(session.job().frame().scale()).isBetween(1.0003, 1.00032);
     fire("#scale-grid");
@@ -232,7 +232,7 @@ class PlaceWindowTest extends WindowTest {
     type("#own-system", "+proj=longlat +datum=WGS84");
     assertThat(text("#message")).contains("counts in degrees");
     type("#own-system", "PROJCS[broken");
-    assertThat(session.messageIsErrorProperty().get()).isTrue();
+    assertThat(session.messages().complaintProperty().get()).isTrue();
     type(
         "#own-system",
         "+proj=tmerc +lat_0=0 +lon_0=9 +k=0.9996 +x_0=500000 +y_0=0 +ellps=GRS80 +towgs84=0,0,0 +units=m");

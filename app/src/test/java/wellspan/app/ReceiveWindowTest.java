@@ -82,7 +82,7 @@ class ReceiveWindowTest extends WindowTest {
         .anySatisfy(f -> assertThat(f.message()).contains("Faces are on: PAD_A, PAD_B, PAD_C"));
     layer("gates").setSelected(false);
     fire("#layers-take");
-    assertThat(session.messageProperty().get()).contains("at least one layer");
+    assertThat(session.messages().sentenceProperty().get()).contains("at least one layer");
     interact(session::undo);
     interact(session::undo);
     settle(() -> session.build().items().size() == 8);

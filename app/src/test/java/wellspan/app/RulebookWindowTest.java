@@ -222,7 +222,7 @@ class RulebookWindowTest extends WindowTest {
             .orElseThrow();
     assertThat(session.rules().ruled(pipe).codes().getFirst().title()).isEqualTo("Rohr");
     interact(() -> session.rules().takeAttributes(out.resolveSibling("none.csv")));
-    assertThat(session.messageIsErrorProperty().get()).isTrue();
+    assertThat(session.messages().complaintProperty().get()).isTrue();
     Node surface = lookup("#rule-surface").query();
     assertThat(surface.isVisible()).isTrue();
   }

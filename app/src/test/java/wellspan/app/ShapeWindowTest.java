@@ -11,7 +11,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
-import wellspan.app.stage.PlanView;
+import wellspan.app.stage.SurfaceStyle;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -111,7 +111,7 @@ class ShapeWindowTest extends WindowTest {
     idle();
     Shape.Faces s = (Shape.Faces) session.build().items().get(GROUND).item().shape();
     assertThat(s.mesh().planArea()).isCloseTo(40_000, within(1e-3));
-    interact(() -> shell.stage().plan().setSurfaceStyle(PlanView.SurfaceStyle.SLOPE));
+    interact(() -> shell.stage().plan().setSurfaceStyle(SurfaceStyle.SLOPE));
     fire("#compare-go");
     settle(() -> session.shape().comparisonProperty().get().isPresent());
     assertThat(card("#compare")).contains("same triangles").contains("RMS");
@@ -166,7 +166,7 @@ class ShapeWindowTest extends WindowTest {
     fire("#make-pad");
     type("#pad-level-in-the-middle", "a hill");
     fire("#pad-go");
-    assertThat(session.messageProperty().get()).contains("a hill");
+    assertThat(session.messages().sentenceProperty().get()).contains("a hill");
     interact(
         () ->
             session
@@ -200,7 +200,7 @@ class ShapeWindowTest extends WindowTest {
     fire("#make-contours");
     type("#contours-every", "0");
     fire("#contours-go");
-    assertThat(session.messageProperty().get()).contains("must be 0.001 or more");
+    assertThat(session.messages().sentenceProperty().get()).contains("must be 0.001 or more");
     type("#contours-every", "5");
     type("#contours-name", "Five metres");
     fire("#contours-go");
@@ -224,8 +224,8 @@ class ShapeWindowTest extends WindowTest {
     interact(() -> lookup("#run-off").queryAs(javafx.scene.control.ToggleButton.class).fire());
     idle();
     assertThat(lookup("#contour-interval").query().isVisible()).isTrue();
-    ComboBox<PlanView.SurfaceStyle> styles = lookup("#surface-style").queryAs(ComboBox.class);
-    interact(() -> styles.setValue(PlanView.SurfaceStyle.SHADE));
+    ComboBox<SurfaceStyle> styles = lookup("#surface-style").queryAs(ComboBox.class);
+    interact(() -> styles.setValue(SurfaceStyle.SHADE));
     assertThat(lookup("#contour-interval").query().isVisible()).isFalse();
   }
 }

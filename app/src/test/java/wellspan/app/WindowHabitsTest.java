@@ -96,7 +96,7 @@ class WindowHabitsTest extends WindowTest {
     Node far = withAccessibleText("The work reaches").getFirst();
     clickOn(far);
     settle(() -> session.stopProperty().get() == Stop.PLACE);
-    assertThat(session.goToProperty().get()).isPresent();
+    assertThat(session.aim().placeProperty().get()).isPresent();
     Node empty = withAccessibleText("The surface Yard formation is empty").getFirst();
     clickOn(empty);
     assertThat(session.stopProperty().get()).isEqualTo(Stop.RECEIVE);
@@ -111,12 +111,12 @@ class WindowHabitsTest extends WindowTest {
     settle(() -> !shell.stage().plan().isBusy());
     moveTo("#plan");
     WaitForAsyncUtils.waitForFxEvents();
-    double before = session.pointerProperty().get().orElseThrow().shared().east();
+    double before = session.aim().pointerProperty().get().orElseThrow().east();
     interact(() -> shell.stage().plan().requestFocus());
     push(KeyCode.RIGHT);
     settle(() -> !shell.stage().plan().isBusy());
     moveBy(1, 0);
-    double after = session.pointerProperty().get().orElseThrow().shared().east();
+    double after = session.aim().pointerProperty().get().orElseThrow().east();
     assertThat(after).isGreaterThan(before + 50);
     assertThat(lookup("#reading").query().lookupAll(".figure"))
         .extracting(n -> ((Labeled) n).getText())

@@ -7,10 +7,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -23,8 +21,6 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
-import wellspan.core.crs.Crs;
-import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.deliver.Carriage;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
@@ -33,17 +29,12 @@ import wellspan.core.deliver.Parcel;
 import wellspan.core.extract.Extract;
 import wellspan.core.extract.Split;
 import wellspan.core.finding.Finding;
-import wellspan.core.finding.Stop;
-import wellspan.core.frame.BasePoints;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameChecks;
 import wellspan.core.geom.Box;
-import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
-import wellspan.core.place.Placer;
-import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receipt.ReceiptJson;
 import wellspan.core.receive.ReadingRule;
@@ -72,64 +63,15 @@ final class ConvertCommand implements Callable<Integer> {
 
   @Mixin private ExtractOptions parts;
 
+  @Mixin private PlacingOptions placing;
+
+  @Mixin private FormatOptions written;
+
   @Parameters(
       paramLabel = "IN... OUT",
       arity = "2..*",
       description = "files to read, and last the file to write")
   private List<Path> files;
-
-  @Option(
-      names = "--crs",
-      paramLabel = "EPSG:n",
-      description = "system of the coordinates; what the files declare if not given")
-  private String crs;
-
-  @Option(
-      names = "--base",
-      paramLabel = "E,N,H",
-      split = ",",
-      description = "base point; one near the work if not given")
-  private List<Double> base;
-
-  @Option(
-      names = "--rotate",
-      paramLabel = "DEG",
-      description = "site north clockwise from grid north")
-  private double rotate;
-
-  @Option(names = "--heights", paramLabel = "NAME", description = "name of the height system")
-  private String heights = "";
-
-  @Option(
-      names = "--scale",
-      paramLabel = "FACTOR",
-      description = "horizontal scale, local over grid")
-  private double scale = 1;
-
-  @Option(
-      names = "--zero",
-      paramLabel = "base|shared",
-      description =
-          "where the written file's zero lies: the base point, or shared coordinates; LandXML keeps shared ones if nothing is said")
-  private String zero;
-
-  @Option(names = "--unit", paramLabel = "m|mm|ft", description = "length unit of the written file")
-  private String unit = "m";
-
-  @Option(
-      names = "--schema",
-      paramLabel = "IFC4X3|IFC4|IFC2X3",
-      description = "schema of the written file")
-  private String schema = "IFC4X3";
-
-  @Option(
-      names = "--drawing",
-      paramLabel = "R12|2000|2018",
-      description = "release of a written drawing")
-  private String drawing = "2000";
-
-  @Option(names = "--mesh", description = "surfaces of a drawing as one mesh each (release 2018)")
-  private boolean mesh;
 
   @Option(names = "--json", description = "the receipt as JSON")
   private boolean json;
@@ -140,16 +82,9 @@ final class ConvertCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     Path out = files.getLast();
     Rulebook book = rulebook.book();
-    String ending = out.toString().toLowerCase(Locale.ROOT);
-    DeliveryFormat format = format(out, ending);
-    LocalZero where = zero(format);
-    Frame.UNPLACED.withScale(scale); // says early what is wrong with it
-    LinearUnit lengths =
-        LinearUnit.named(unit)
-            .orElseThrow(
-                () ->
-                    new IllegalArgumentException(
-                        "--unit " + unit + " is not one of m, mm, ft, ftUS."));
+    DeliveryFormat format = written.format(out);
+    LocalZero where = placing.zero(format);
+    LinearUnit lengths = written.unit();
     if (files.subList(0, files.size() - 1).stream()
         .anyMatch(f -> f.toAbsolutePath().normalize().equals(out.toAbsolutePath().normalize()))) {
       throw new IllegalArgumentException(
@@ -167,7 +102,7 @@ final class ConvertCommand implements Callable<Integer> {
       r.findings().stream().filter(Finding::isError).forEach(doubts::add);
       read.put(in, r);
     }
-    SystemOption.Named system = system(read.values());
+    SystemOption.Named system = placing.system(read.values());
     List<Taken> taken = taken(read, extract, system, origins, doubts);
     if (taken.stream().noneMatch(t -> format.carries(t.item()))) {
       throw new IllegalArgumentException(
@@ -184,7 +119,7 @@ final class ConvertCommand implements Callable<Integer> {
             .filter(t -> format.carries(t.item()))
             .map(t -> t.item().bounds())
             .reduce(Box.EMPTY, Box::union);
-    Frame frame = frame(system, box);
+    Frame frame = placing.frame(system, box);
     say(FrameChecks.check(frame, box), "");
     boolean whole = true;
     List<JsonNode> receipts = new ArrayList<>();
@@ -224,7 +159,7 @@ final class ConvertCommand implements Callable<Integer> {
     for (Map.Entry<Path, Received> in : read.entrySet()) {
       String file = in.getKey().getFileName().toString();
       String origin = origins.of("", file); // two folders may hold files of one name
-      List<Item> items = placed(file, in.getValue(), system, doubts).items();
+      List<Item> items = placed(file, in.getValue(), system, doubts);
       all.addAll(items);
       List<Finding> told = new ArrayList<>();
       for (Item i : extract.of(items, told)) {
@@ -307,40 +242,6 @@ final class ConvertCommand implements Callable<Integer> {
         DeliveryRun.run(name, parcel, doubts, out, Clock.systemUTC(), Progress.NONE));
   }
 
-  /** By the ending of the output, and by --schema or --drawing where there are several. */
-  private DeliveryFormat format(Path out, String ending) {
-    List<DeliveryFormat> ofEnding =
-        DeliveryFormat.all().stream()
-            .filter(f -> f.endings().stream().anyMatch(ending::endsWith))
-            .toList();
-    if (ofEnding.size() == 1) {
-      return ofEnding.getFirst();
-    }
-    if (ofEnding.isEmpty()) {
-      throw new IllegalArgumentException(
-          out
-              + ": name the output with one of the endings "
-              + DeliveryFormat.all().stream()
-                  .flatMap(f -> f.endings().stream())
-                  .distinct()
-                  .collect(Collectors.joining(", "))
-              + ".");
-    }
-    boolean model = ofEnding.getFirst().schema().isPresent();
-    String id = model ? schema : "DXF " + drawing + (mesh ? " mesh" : "");
-    return DeliveryFormat.named(id)
-        .filter(ofEnding::contains)
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    model
-                        ? "--schema " + schema + " cannot be written; IFC4X3, IFC4 and IFC2X3 can."
-                        : "--drawing "
-                            + drawing
-                            + (mesh ? " with --mesh" : "")
-                            + " cannot be written; R12, 2000 and 2018 can, meshes in 2018 only."));
-  }
-
   /** Why the format takes none of what was read. */
   private static String refusal(DeliveryFormat format, List<Taken> taken) {
     return taken.stream()
@@ -384,105 +285,12 @@ final class ConvertCommand implements Callable<Integer> {
     }
   }
 
-  /** The system of the written file: the one asked for, else the first that a file declares. */
-  private SystemOption.Named system(Collection<Received> read) {
-    List<String> declared =
-        read.stream().map(Received::crs).filter(c -> !c.isEmpty()).distinct().toList();
-    if (crs == null && declared.isEmpty()) {
-      throw new IllegalArgumentException(
-          "No file declares its coordinate reference system. Name it with --crs EPSG:n.");
-    }
-    String code =
-        crs != null
-            ? crs
-            : declared.stream()
-                .filter(c -> CrsCatalogue.shipped().find(c).filter(Crs::projected).isPresent())
-                .findFirst()
-                .orElse(declared.getFirst());
-    SystemOption.Named system = SystemOption.of(code);
-    if (!system.crs().projected()) {
-      throw new IllegalArgumentException(
-          system.crs().id()
-              + " counts in degrees; a projected system is needed. Name one with --crs EPSG:n.");
-    }
-    return system;
-  }
-
-  /** A file in the system of the written one: one that declares another is transformed. */
-  private Received placed(
+  /** What a file holds, in the system of the written one; says what that took. */
+  private List<Item> placed(
       String file, Received r, SystemOption.Named system, List<Finding> doubts) {
-    Optional<Crs> own = CrsCatalogue.shipped().find(r.crs());
-    if (r.crs().isEmpty() || own.filter(system.crs()::equals).isPresent()) {
-      return r;
-    }
-    if (own.isEmpty()) {
-      Finding doubt =
-          Finding.error(
-              Stop.PLACE,
-              "place.system.unknown",
-              file,
-              file
-                  + " declares "
-                  + r.crs()
-                  + ", which "
-                  + CrsCatalogue.shipped().whyMissing(r.crs())
-                  + "; its numbers are taken as "
-                  + system.crs().id()
-                  + " as they stand.");
-      doubts.add(doubt);
-      say(List.of(doubt), "");
-      return r;
-    }
-    Received out =
-        Placer.place(
-            file,
-            r,
-            SourcePlacement.SHARED.withWhere(new SourcePlacement.Where.InSystem(r.crs(), "")),
-            Frame.UNPLACED.withCrs(system.crs().id(), system.definition()));
-    List<Finding> fresh = new ArrayList<>(out.findings());
-    fresh.removeAll(r.findings());
-    fresh.stream()
-        .filter(f -> f.code().equals("place.failed"))
-        .findFirst()
-        .ifPresent(
-            f -> {
-              throw new IllegalArgumentException(
-                  f.message().replace(" It is shown as received.", "") + " Nothing was written.");
-            });
-    fresh.add(
-        Finding.note(
-            Stop.PLACE,
-            "place.transformed",
-            file,
-            file + " declares " + r.crs() + " and was transformed to " + system.crs().id() + "."));
-    say(fresh, "");
-    fresh.stream().filter(Finding::isError).forEach(doubts::add);
-    return out;
-  }
-
-  /** The frame by the options. */
-  private Frame frame(SystemOption.Named system, Box box) {
-    Position local = BasePoints.propose(box);
-    if (base != null) {
-      if (base.size() != 3) {
-        throw new IllegalArgumentException("--base needs three numbers: E,N,H.");
-      }
-      local = new Position(base.get(0), base.get(1), base.get(2));
-    }
-    return Frame.of("", heights, local, rotate)
-        .withCrs(system.crs().id(), system.definition())
-        .withScale(scale);
-  }
-
-  private LocalZero zero(DeliveryFormat format) {
-    if (zero == null) {
-      return format.keepsShared() ? new LocalZero.Shared() : new LocalZero.BasePoint();
-    }
-    return switch (zero) {
-      case "base" -> new LocalZero.BasePoint();
-      case "shared" -> new LocalZero.Shared();
-      default ->
-          throw new IllegalArgumentException("--zero " + zero + " is not one of base, shared.");
-    };
+    PlacingOptions.Placed p = PlacingOptions.placed(file, r, system);
+    say(p.findings(), "");
+    p.findings().stream().filter(Finding::isError).forEach(doubts::add);
+    return p.items();
   }
 }

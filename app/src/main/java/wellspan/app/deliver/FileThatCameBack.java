@@ -2,7 +2,6 @@ package wellspan.app.deliver;
 
 import java.io.File;
 import java.util.List;
-import java.util.Optional;
 import javafx.scene.Cursor;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -114,8 +113,7 @@ final class FileThatCameBack {
     row.setCursor(Cursor.HAND);
     row.setOnMouseClicked(
         e -> {
-          session.goToProperty().set(Optional.empty());
-          session.goToProperty().set(Optional.of(place));
+          session.aim().at(place);
         });
   }
 }

@@ -30,13 +30,8 @@ import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.item.Band;
 import wellspan.core.rulebook.Cell;
-import wellspan.core.rulebook.ClassRule;
-import wellspan.core.rulebook.CodeSystem;
-import wellspan.core.rulebook.Condition;
-import wellspan.core.rulebook.PropertyRule;
 import wellspan.core.rulebook.Rulebook;
 import wellspan.core.rulebook.RulebookJson;
-import wellspan.core.rulebook.ValuePart;
 import wellspan.core.schema.IfcSchema;
 
 /**
@@ -48,6 +43,7 @@ public final class RuleSurface extends BorderPane {
 
   private final Session session;
   private final RuleDesk desk;
+  private final NewRules fresh;
   private final HBox head = new HBox(8);
   private final ListView<RuleLine> rules = new ListView<>();
   private final VBox above = new VBox();
@@ -59,6 +55,7 @@ public final class RuleSurface extends BorderPane {
   public RuleSurface(Session session) {
     this.session = session;
     desk = session.rules();
+    fresh = new NewRules(session);
     table = new ItemTable(session);
     setId("rule-surface");
     setMinSize(0, 0);
@@ -269,9 +266,9 @@ public final class RuleSurface extends BorderPane {
     add.setMinWidth(Region.USE_PREF_SIZE);
     add.getItems()
         .addAll(
-            add("A property", this::newProperty),
-            add("A class", this::newClass),
-            add("A classification", this::newCodes));
+            add("A property", fresh::property),
+            add("A class", fresh::ofClass),
+            add("A classification", fresh::codes));
     HBox h = new HBox(8, from, to, Parts.space(), add, scope);
     h.setAlignment(Pos.CENTER_LEFT);
     h.setPadding(new Insets(0, 16, 4, 20));
@@ -282,50 +279,6 @@ public final class RuleSurface extends BorderPane {
     MenuItem m = new MenuItem(text);
     m.setOnAction(e -> action.run());
     return m;
-  }
-
-  private List<Condition> ofLead() {
-    return session
-        .selectedItem()
-        .map(i -> List.of(Condition.fact("kind", List.of(i.item().kind().title()))))
-        .orElse(List.of());
-  }
-
-  /** A rule that stands at once and is then made what it is to be. */
-  private void newProperty() {
-    desk.add(PropertyRule.of(ofLead(), ValuePart.fact("name"), "Client", "Property", ""));
-  }
-
-  private void newClass() {
-    IfcSchema s = desk.schemaProperty().get();
-    String entity =
-        session
-            .selectedItem()
-            .map(i -> session.build().classOf(i, s).entity())
-            .orElse("IfcBuildingElementProxy");
-    desk.add(
-        new ClassRule(
-            session.selectedItem().map(i -> i.item().kind().title()).orElse("New"),
-            ofLead(),
-            java.util.Map.of(s.name(), new ClassRule.Named(entity, "")),
-            false,
-            false));
-  }
-
-  private void newCodes() {
-    String name = "Classification";
-    for (int n = 2; desk.book().system(name).isPresent(); n++) {
-      name = "Classification " + n;
-    }
-    desk.add(
-        new CodeSystem(
-            name,
-            List.of(),
-            List.of(
-                new CodeSystem.CodeRule(List.of(), List.of(ValuePart.attribute("Code")), false)),
-            false,
-            List.of(),
-            false));
   }
 
   private void showRules(Rulebook book) {

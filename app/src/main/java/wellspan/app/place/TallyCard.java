@@ -118,7 +118,7 @@ final class TallyCard extends VBox {
       boolean good = l.within(t.tolerance());
       var point = Parts.label((good ? "" : "✕ ") + l.name(), "name");
       point.setTooltip(new javafx.scene.control.Tooltip("found as " + l.by().title()));
-      point.setOnMouseClicked(e -> session.goToProperty().set(Optional.of(l.known())));
+      point.setOnMouseClicked(e -> session.aim().at(l.known()));
       g.add(point, 0, row);
       g.add(Parts.label(mm(l.east()), "figure"), 1, row);
       g.add(Parts.label(mm(l.north()), "figure"), 2, row);

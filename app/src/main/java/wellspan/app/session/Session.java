@@ -1,10 +1,8 @@
 package wellspan.app.session;
 
-import java.io.IOException;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,11 +11,9 @@ import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyBooleanProperty;
-import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import wellspan.core.build.Build;
 import wellspan.core.check.JobFindings;
@@ -34,7 +30,6 @@ import wellspan.core.job.Journal;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
 import wellspan.core.reading.Reading;
-import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
 import wellspan.exchange.intake.Intake;
 import wellspan.exchange.intake.SourceIntake;
@@ -44,48 +39,28 @@ import wellspan.exchange.intake.SourceIntake;
  * called on the window's thread; long work runs in {@link Work}.
  */
 public final class Session {
-  /** What the cursor points at. */
-  public record Pointer(Position shared) {}
-
-  /** A file and how it was read. */
-  private record ReadAs(String storedAs, ReadingRule rule) {
-    static ReadAs current(Source s) {
-      return new ReadAs(s.current().storedAs(), s.reading());
-    }
-  }
-
   private final JobStore store;
   private final Clock clock;
   private final Work work;
-  private final Map<ReadAs, Received> read = new HashMap<>();
-  private final ReadOnlyObjectWrapper<History> history = new ReadOnlyObjectWrapper<>();
+  private final ReadSources read = new ReadSources();
   private final ReadOnlyObjectWrapper<Build> build = new ReadOnlyObjectWrapper<>();
   private final ReadOnlyObjectWrapper<List<Finding>> findings =
       new ReadOnlyObjectWrapper<>(List.of());
   private final ReadOnlyObjectWrapper<Optional<RevisionChange>> lastChange =
       new ReadOnlyObjectWrapper<>(Optional.empty());
-  private final ReadOnlyBooleanWrapper unsaved = new ReadOnlyBooleanWrapper();
-  private final ReadOnlyStringWrapper message = new ReadOnlyStringWrapper("");
-  private final ReadOnlyBooleanWrapper messageIsError = new ReadOnlyBooleanWrapper();
+  private final Messages messages = new Messages();
+  private final JobModel model;
   private final Selection selection = new Selection();
   private final RequirementDesk requirements = new RequirementDesk(this);
   private final MassDesk masses = new MassDesk(this);
   private final Visibility visibility = new Visibility(this);
   private final ObjectProperty<Stop> stop = new SimpleObjectProperty<>(Stop.RECEIVE);
-  private final ObjectProperty<Optional<Pointer>> pointer =
-      new SimpleObjectProperty<>(Optional.empty());
-  private final ObjectProperty<Optional<Position>> goTo =
-      new SimpleObjectProperty<>(Optional.empty());
-  private final ObjectProperty<Optional<Box>> goToBox =
-      new SimpleObjectProperty<>(Optional.empty());
-  private final StageMotion stageMotion = new StageMotion();
+  private final Aim aim = new Aim();
   private final Deliveries deliveries;
   private final ReceiveDesk receiving;
   private final PlaceDesk place;
   private final ShapeDesk shape;
   private final RuleDesk rules;
-  private final PendingEdits pending = new PendingEdits();
-  private final ReadOnlyStringWrapper lookingOnly = new ReadOnlyStringWrapper("");
   private boolean stale;
   private Reading.Levels levels = (id, e, n) -> Double.NaN;
 
@@ -93,7 +68,7 @@ public final class Session {
     this.store = store;
     this.clock = clock;
     work = new Work(window);
-    history.set(History.of(job));
+    model = new JobModel(store, job, messages, this::readMissing);
     build.set(Build.of(job, Map.of()));
     work.runningProperty()
         .addListener(
@@ -120,7 +95,7 @@ public final class Session {
   }
 
   public Job job() {
-    return history.get().now();
+    return model.now();
   }
 
   public Build build() {
@@ -132,7 +107,7 @@ public final class Session {
   }
 
   public ReadOnlyObjectProperty<History> historyProperty() {
-    return history.getReadOnlyProperty();
+    return model.historyProperty();
   }
 
   public ReadOnlyObjectProperty<List<Finding>> findingsProperty() {
@@ -144,16 +119,12 @@ public final class Session {
   }
 
   public ReadOnlyBooleanProperty unsavedProperty() {
-    return unsaved.getReadOnlyProperty();
+    return model.unsavedProperty();
   }
 
-  /** The last thing worth saying, as a sentence. */
-  public ReadOnlyStringProperty messageProperty() {
-    return message.getReadOnlyProperty();
-  }
-
-  public ReadOnlyBooleanProperty messageIsErrorProperty() {
-    return messageIsError.getReadOnlyProperty();
+  /** The last thing worth saying. */
+  public Messages messages() {
+    return messages;
   }
 
   public Selection selection() {
@@ -169,18 +140,9 @@ public final class Session {
     return stop;
   }
 
-  public ObjectProperty<Optional<Pointer>> pointerProperty() {
-    return pointer;
-  }
-
-  /** A place that the stage is asked to show. */
-  public ObjectProperty<Optional<Position>> goToProperty() {
-    return goTo;
-  }
-
-  /** Told by the stage whenever it is moved by hand. */
-  public StageMotion stageMotion() {
-    return stageMotion;
+  /** Where the hand points, and what the stage is asked to show. */
+  public Aim aim() {
+    return aim;
   }
 
   /** What is delivered, and what was. */
@@ -219,13 +181,11 @@ public final class Session {
 
   /** Says a sentence at the lower edge. */
   public void say(String sentence) {
-    messageIsError.set(false);
-    message.set(sentence);
+    messages.say(sentence);
   }
 
   public void complain(String sentence) {
-    messageIsError.set(true);
-    message.set(sentence);
+    messages.complain(sentence);
   }
 
   // ---- reading
@@ -240,17 +200,14 @@ public final class Session {
   }
 
   private void loaded(Build fresh) {
-    fresh
-        .raw()
-        .forEach(
-            (name, r) -> fresh.job().source(name).ifPresent(s -> read.put(ReadAs.current(s), r)));
+    fresh.raw().forEach((name, r) -> fresh.job().source(name).ifPresent(s -> read.keep(s, r)));
     build.set(fresh);
     rebuild();
     if (selectedProperty().get().isEmpty()) {
       selectedProperty().set(build.get().items().keySet().stream().findFirst());
     }
     if (isLookingOnly()) {
-      complain(lookingOnly.get());
+      complain(model.lookingOnlyProperty().get());
       return;
     }
     say(fresh.items().size() + " items from " + fresh.received().size() + " files.");
@@ -258,11 +215,11 @@ public final class Session {
 
   /** What the current revision of a source holds, if it was read in this session. */
   Optional<Received> known(Source s) {
-    return Optional.ofNullable(read.get(ReadAs.current(s)));
+    return read.known(s);
   }
 
   void keep(Source s, Received received) {
-    read.put(ReadAs.current(s), received);
+    read.keep(s, received);
   }
 
   void showChange(Optional<RevisionChange> change) {
@@ -273,55 +230,15 @@ public final class Session {
 
   /** One undoable edit. It is noted in the journal before it counts. */
   public void edit(String what, UnaryOperator<Job> change) {
-    Job next = change.apply(job());
-    if (next.equals(job())) {
-      return;
-    }
-    if (isLookingOnly()) {
-      complain(lookingOnly.get());
-      return;
-    }
-    if (messageIsError.get()) {
-      say(""); // the complaint was about what stood before
-    }
-    pending.add(what, change);
-    take(what, history.get().edit(what, next));
-  }
-
-  private void take(String what, History next) {
-    try {
-      store.note(what, next.now());
-    } catch (IOException e) {
-      complain(
-          "The edit is not secured against a crash: the job's folder cannot be written ("
-              + e.getMessage()
-              + "). Save the job elsewhere.");
-    }
-    history.set(next);
-    unsaved.set(true);
-    readMissing();
+    model.edit(what, change);
   }
 
   public void undo() {
-    if (history.get().canUndo()) {
-      String what = history.get().past().getLast().what();
-      take("Undo: " + what, stepped(history.get().undo()));
-      say("Undone: " + what + ".");
-    }
+    model.undo();
   }
 
   public void redo() {
-    if (history.get().canRedo()) {
-      String what = history.get().future().getLast().what();
-      take("Redo: " + what, stepped(history.get().redo()));
-      say("Done again: " + what + ".");
-    }
-  }
-
-  /** A step through the history: what was pending is over, what it leads to may need work. */
-  private History stepped(History next) {
-    pending.clear();
-    return next;
+    model.redo();
   }
 
   /** After undo a revision may be current that was not read in this session. */
@@ -334,48 +251,29 @@ public final class Session {
     work.start(
         "Reading sources",
         p -> {
-          Map<ReadAs, Received> fresh = new HashMap<>();
+          Map<Source, Received> fresh = new LinkedHashMap<>();
           for (Source s : missing) {
-            fresh.put(ReadAs.current(s), Intake.read(store.stored(s.current()), s.reading(), p));
+            fresh.put(s, Intake.read(store.stored(s.current()), s.reading(), p));
           }
           return fresh;
         },
         fresh -> {
-          read.putAll(fresh);
+          fresh.forEach(read::keep);
           rebuild();
         },
         this::takeBack);
   }
 
-  /**
-   * The edit that cannot be shown is taken back, so that what is shown is what is recorded. Edits
-   * that came after it stay.
-   */
   private void takeBack(String why) {
-    History without = pending.withoutTheUnshown(history.get(), this::canBeShown);
-    if (!without.equals(history.get())) {
-      take("Taken back: what could not be done", without);
-    } else if (history.get().canUndo() && !canBeShown(job())) {
-      undo(); // what a step through the history led to cannot be shown
-    }
-    complain(why);
+    model.takeBack(this::canBeShown, why);
   }
 
   private boolean canBeShown(Job job) {
-    return job.sources().stream().allMatch(s -> known(s).isPresent())
-        && build.get().ready(job, received(job)).isPresent();
-  }
-
-  private Map<String, Received> received(Job job) {
-    Map<String, Received> out = new LinkedHashMap<>();
-    for (Source s : job.sources()) {
-      known(s).ifPresent(r -> out.put(s.name(), r));
-    }
-    return out;
+    return read.holdsAllOf(job) && build.get().ready(job, read.of(job)).isPresent();
   }
 
   private void rebuild() {
-    Map<String, Received> received = received(job());
+    Map<String, Received> received = read.of(job());
     Build before = build.get();
     Optional<Build> ready = before.ready(job(), received);
     if (ready.isPresent()) {
@@ -397,7 +295,7 @@ public final class Session {
   }
 
   private void show(Build fresh) {
-    pending.shown(build.get().job(), fresh.job());
+    model.shown(build.get().job(), fresh.job());
     build.set(fresh);
     shape.forgetComparison(fresh);
     shape.watch(fresh);
@@ -409,7 +307,8 @@ public final class Session {
   void refreshFindings() {
     List<Finding> all = new ArrayList<>();
     if (isLookingOnly()) {
-      all.add(Finding.error(Stop.RECEIVE, "job.looking-only", "", lookingOnly.get()));
+      all.add(
+          Finding.error(Stop.RECEIVE, "job.looking-only", "", model.lookingOnlyProperty().get()));
     }
     all.addAll(JobFindings.of(build.get(), shape::flawsIn));
     all.addAll(deliveries.findings());
@@ -443,15 +342,7 @@ public final class Session {
       Build.BuiltItem i = build.get().items().get(id);
       box = i == null ? box : box.union(i.item().bounds());
     }
-    if (!box.isEmpty()) {
-      goToBox.set(Optional.empty());
-      goToBox.set(Optional.of(box));
-    }
-  }
-
-  /** An extent that the stage is asked to show. */
-  public ObjectProperty<Optional<Box>> goToBoxProperty() {
-    return goToBox;
+    aim.at(box);
   }
 
   public List<ItemId> itemsIn(Band band) {
@@ -469,55 +360,31 @@ public final class Session {
    * @param why a sentence that says what to do
    */
   public void lookOnly(String why) {
-    lookingOnly.set(why);
+    model.lookOnly(why);
     refreshFindings();
     complain(why);
   }
 
   public boolean isLookingOnly() {
-    return !lookingOnly.get().isEmpty();
+    return model.isLookingOnly();
   }
 
   /** Why the job can only be looked at; empty if it can be changed. */
   public ReadOnlyStringProperty lookingOnlyProperty() {
-    return lookingOnly.getReadOnlyProperty();
+    return model.lookingOnlyProperty();
   }
 
   public void save() {
-    if (isLookingOnly()) {
-      complain(lookingOnly.get());
-      return;
-    }
-    try {
-      store.save(job());
-      unsaved.set(false);
-      say("Saved in " + store.folder() + ".");
-    } catch (IOException e) {
-      complain(
-          "The job could not be saved: "
-              + e.getMessage()
-              + ". The file saved last is still there.");
-    }
+    model.save();
   }
 
   /** Forgets the journal of unsaved edits; the saved job stays as it is. */
   public void discardUnsaved() {
-    try {
-      store.journal().discard();
-    } catch (IOException e) {
-      complain("The journal of unsaved edits could not be removed: " + e.getMessage());
-    }
+    model.discardUnsaved();
   }
 
   /** Continues from unsaved edits of a process that ended without saving. */
   public void recover(Journal.Recovered recovered) {
-    history.set(history.get().edit("Recovered edits", recovered.job()));
-    pending.clear();
-    unsaved.set(true);
-    say(
-        recovered.edits()
-            + " unsaved edits were recovered; the last was: "
-            + recovered.lastEdit()
-            + ". Save to keep them.");
+    model.recover(recovered);
   }
 }

@@ -237,7 +237,7 @@ public final class ShapeDesk {
 
       @Override
       public void step(double fraction, String sentence) {
-        session.stageMotion().awaitStill(this::isCancelled);
+        session.aim().motion().awaitStill(this::isCancelled);
         Progress.super.step(fraction, sentence);
       }
     };

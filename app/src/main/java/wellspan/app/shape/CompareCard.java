@@ -182,8 +182,7 @@ final class CompareCard extends VBox {
                   "Show",
                   "small",
                   () -> {
-                    session.goToProperty().set(Optional.empty());
-                    session.goToProperty().set(Optional.of(p));
+                    session.aim().at(p);
                   });
           go.setAccessibleText("Show the " + name + " difference");
           row.getChildren().add(1, go);

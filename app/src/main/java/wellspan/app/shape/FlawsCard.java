@@ -115,8 +115,7 @@ final class FlawsCard extends VBox {
     f.place()
         .ifPresent(
             p -> {
-              session.goToProperty().set(Optional.empty());
-              session.goToProperty().set(Optional.of(p));
+              session.aim().at(p);
             });
   }
 }

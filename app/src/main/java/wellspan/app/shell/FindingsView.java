@@ -207,8 +207,7 @@ final class FindingsView extends BorderPane {
     f.place()
         .ifPresent(
             p -> {
-              session.goToProperty().set(Optional.empty());
-              session.goToProperty().set(Optional.of(p));
+              session.aim().at(p);
             });
   }
 }

@@ -54,27 +54,28 @@ final class ReadingLine extends HBox {
     work.visibleProperty().bind(session.work().runningProperty());
     work.managedProperty().bind(session.work().runningProperty());
     message.setId("message");
-    message.textProperty().bind(session.messageProperty());
+    message.textProperty().bind(session.messages().sentenceProperty());
     message.visibleProperty().bind(session.work().runningProperty().not());
     message.managedProperty().bind(session.work().runningProperty().not());
     message.setMinWidth(40);
     message.setTooltip(new javafx.scene.control.Tooltip());
-    message.getTooltip().textProperty().bind(session.messageProperty());
+    message.getTooltip().textProperty().bind(session.messages().sentenceProperty());
     shared.setMinWidth(USE_PREF_SIZE);
     local.setMinWidth(USE_PREF_SIZE);
     along.setMinWidth(USE_PREF_SIZE);
     frame.setMinWidth(USE_PREF_SIZE);
     getChildren().addAll(shared, local, along, work, message, Parts.space(), frame);
-    session.pointerProperty().addListener((o, a, b) -> pointer());
+    session.aim().pointerProperty().addListener((o, a, b) -> pointer());
     session.historyProperty().addListener((o, a, b) -> refresh());
     session
-        .messageIsErrorProperty()
+        .messages()
+        .complaintProperty()
         .addListener((o, a, b) -> message.setStyle(b ? "-fx-text-fill: #F7A08D;" : ""));
     refresh();
   }
 
   private void pointer() {
-    Optional<Position> at = session.pointerProperty().get().map(Session.Pointer::shared);
+    Optional<Position> at = session.aim().pointerProperty().get();
     shared.setText(at.map(Figures::shared).orElse(""));
     local.setText(at.map(p -> Figures.local(session.job().frame().toLocal(p))).orElse(""));
     String words = at.map(this::along).orElse("");

@@ -3,14 +3,10 @@ package wellspan.app.shell;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
-import java.util.Optional;
 import javafx.application.HostServices;
-import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
-import javafx.scene.control.TextInputControl;
-import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.Region;
@@ -116,7 +112,9 @@ public final class ShellView extends StackPane implements WindowActions {
     getChildren().addAll(frame, findings, shortcuts, find);
     session.stopProperty().addListener((o, a, b) -> showStop());
     session.rules().cardProperty().addListener((o, a, b) -> showStop());
-    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        new WindowKeys(session, this, stage, strata, docket, findings, shortcuts)::key);
     setOnDragOver(ReceiveView::accept);
     setOnDragDropped(e -> ReceiveView.drop(session, e));
     showStop();
@@ -255,147 +253,5 @@ public final class ShellView extends StackPane implements WindowActions {
   @Override
   public void openOutside(Path path) {
     services.showDocument(path.toUri().toString());
-  }
-
-  private static void fold(Node n) {
-    n.setManaged(!n.isVisible());
-    n.setVisible(!n.isVisible());
-  }
-
-  private void key(KeyEvent e) {
-    if (e.isShortcutDown()) {
-      if (control(e)) {
-        e.consume();
-      }
-      return;
-    }
-    if (e.isAltDown() && picture(e.getCode())) {
-      e.consume();
-      return;
-    }
-    if (plain(e)) {
-      e.consume();
-    }
-  }
-
-  private boolean control(KeyEvent e) {
-    boolean typing = e.getTarget() instanceof TextInputControl;
-    switch (e.getCode()) {
-      case DIGIT1, DIGIT2, DIGIT3, DIGIT4, DIGIT5, DIGIT6 ->
-          session
-              .stopProperty()
-              .set(Stop.values()[e.getCode().ordinal() - KeyCode.DIGIT1.ordinal()]);
-      case Z -> {
-        if (typing) {
-          return false;
-        }
-        if (e.isShiftDown()) {
-          session.redo();
-        } else {
-          session.undo();
-        }
-      }
-      case Y -> session.redo();
-      case S -> session.save();
-      case R -> Platform.runLater(this::chooseFiles);
-      case F -> toggleFindings();
-      case K -> find.open();
-      case L -> strata.search();
-      case T -> toggleTheme();
-      case B -> fold(strata);
-      case D -> fold(docket);
-      case ENTER -> session.deliveries().run();
-      default -> {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  private boolean picture(KeyCode code) {
-    switch (code) {
-      case DIGIT1 -> stage.show(StageView.Picture.PLAN);
-      case DIGIT2 -> stage.show(StageView.Picture.SPACE);
-      case DIGIT3 -> stage.show(StageView.Picture.SECTION);
-      case DIGIT4 -> stage.show(StageView.Picture.CROSS);
-      default -> {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  private boolean plain(KeyEvent e) {
-    if (e.getCode() == KeyCode.F1) {
-      showShortcuts();
-      return true;
-    }
-    if (e.getCode() == KeyCode.ESCAPE) {
-      return escape();
-    }
-    if (e.getTarget() instanceof TextInputControl) {
-      return false;
-    }
-    switch (e.getCode()) {
-      case F -> stage.fit();
-      case P ->
-          session
-              .pointerProperty()
-              .get()
-              .ifPresent(p -> session.place().probeProperty().set(Optional.of(p.shared())));
-      case M ->
-          session
-              .place()
-              .probeProperty()
-              .get()
-              .or(() -> session.pointerProperty().get().map(Session.Pointer::shared))
-              .ifPresent(p -> session.place().mark(session.readingAt(p).shared()));
-      case ENTER -> {
-        if (session.place().pickProperty().get() != Pick.OUTLINE) {
-          return false;
-        }
-        session.place().pickProperty().set(Pick.NONE);
-      }
-      case OPEN_BRACKET -> session.visibility().peel(true);
-      case CLOSE_BRACKET -> session.visibility().peel(false);
-      case SPACE -> {
-        boolean onStage =
-            session.stopProperty().get() == Stop.PLACE
-                && !(e.getTarget() instanceof javafx.scene.control.ButtonBase);
-        if (!onStage) {
-          return false;
-        }
-        togglePick(Pick.BASE_POINT);
-      }
-      default -> {
-        return false;
-      }
-    }
-    return true;
-  }
-
-  private void togglePick(Pick p) {
-    boolean on = session.place().pickProperty().get() == p;
-    session.place().pickProperty().set(on ? Pick.NONE : p);
-  }
-
-  private boolean escape() {
-    if (shortcuts.isVisible()) {
-      showShortcuts();
-    } else if (session.work().runningProperty().get()) {
-      session.work().cancel();
-    } else if (session.place().pickProperty().get() != Pick.NONE) {
-      if (session.place().pickProperty().get() == Pick.OUTLINE) {
-        session.shape().outlineProperty().set(java.util.List.of());
-      }
-      session.place().pickProperty().set(Pick.NONE);
-    } else if (session.place().probeProperty().get().isPresent()) {
-      session.place().probeProperty().set(Optional.empty());
-    } else if (findings.isVisible()) {
-      toggleFindings();
-    } else {
-      return false;
-    }
-    return true;
   }
 }

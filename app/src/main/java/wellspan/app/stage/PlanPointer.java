@@ -41,7 +41,7 @@ final class PlanPointer {
     plan.setOnMouseDragged(this::drag);
     plan.setOnMouseReleased(this::release);
     plan.setOnMouseMoved(this::point);
-    plan.setOnMouseExited(e -> session.pointerProperty().set(Optional.empty()));
+    plan.setOnMouseExited(e -> session.aim().pointerProperty().set(Optional.empty()));
     plan.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
   }
 
@@ -54,7 +54,7 @@ final class PlanPointer {
   }
 
   private void move(PlanWindow to) {
-    session.stageMotion().moved();
+    session.aim().motion().moved();
     plan.show(to);
   }
 
@@ -137,7 +137,7 @@ final class PlanPointer {
   }
 
   private void point(MouseEvent e) {
-    session.pointerProperty().set(Optional.of(new Session.Pointer(at(e))));
+    session.aim().pointerProperty().set(Optional.of(at(e)));
   }
 
   private void key(KeyEvent e) {

@@ -61,15 +61,12 @@ public final class SectionView extends Pane {
     session.selectedProperty().addListener((o, a, b) -> refresh());
     visibleProperty().addListener((o, a, b) -> refresh());
     setOnMouseMoved(this::point);
-    setOnMouseExited(e -> session.pointerProperty().set(Optional.empty()));
+    setOnMouseExited(e -> session.aim().pointerProperty().set(Optional.empty()));
     setOnMouseClicked(
         e -> {
           if (e.isShiftDown()) {
             point(e);
-            session
-                .place()
-                .probeProperty()
-                .set(session.pointerProperty().get().map(Session.Pointer::shared));
+            session.place().probeProperty().set(session.aim().pointerProperty().get());
           }
         });
   }
@@ -290,8 +287,9 @@ public final class SectionView extends Pane {
     if (d >= 0 && d <= section.length()) {
       AlignmentPoint p = section.alignment().at(d);
       session
+          .aim()
           .pointerProperty()
-          .set(Optional.of(new Session.Pointer(new Position(p.east(), p.north(), p.level()))));
+          .set(Optional.of(new Position(p.east(), p.north(), p.level())));
     }
   }
 

@@ -53,6 +53,15 @@ final class SeenItems {
     return boxes.stream().reduce(Box.EMPTY, Box::union);
   }
 
+  /**
+   * Every item that reaches into the picture.
+   *
+   * @param height of the picture, pixels
+   */
+  void inSight(PlanWindow w, double height, Consumer<Build.BuiltItem> each) {
+    within(w.eastAt(0), w.northAt(height), w.eastAt(w.width()), w.northAt(0), each);
+  }
+
   /** Every item that reaches into a part of the plan. */
   void within(double minE, double minN, double maxE, double maxN, Consumer<Build.BuiltItem> each) {
     for (int i = 0; i < boxes.size(); i++) {

@@ -68,7 +68,7 @@ public final class StageView extends StackPane {
         MouseEvent.MOUSE_CLICKED,
         e -> {
           if (shown == Picture.CROSS && e.isStillSincePress()) {
-            session.pointerProperty().get().ifPresent(p -> cross.cutAt(p.shared()));
+            session.aim().pointerProperty().get().ifPresent(p -> cross.cutAt(p));
           }
         });
     HBox tabs = segments();
@@ -110,29 +110,29 @@ public final class StageView extends StackPane {
   }
 
   private HBox styles() {
-    ComboBox<PlanView.SurfaceStyle> styles = new ComboBox<>();
+    ComboBox<SurfaceStyle> styles = new ComboBox<>();
     styles.setId("surface-style");
     styles.setAccessibleText("How surfaces are drawn");
-    styles.getItems().setAll(PlanView.SurfaceStyle.values());
+    styles.getItems().setAll(SurfaceStyle.values());
     styles.setConverter(
         new StringConverter<>() {
           @Override
-          public String toString(PlanView.SurfaceStyle s) {
+          public String toString(SurfaceStyle s) {
             return s == null ? "" : s.title();
           }
 
           @Override
-          public PlanView.SurfaceStyle fromString(String title) {
+          public SurfaceStyle fromString(String title) {
             return null;
           }
         });
-    styles.setValue(PlanView.SurfaceStyle.CONTOURS);
+    styles.setValue(SurfaceStyle.CONTOURS);
     styles
         .valueProperty()
         .addListener(
             (o, a, s) -> {
               plan.setSurfaceStyle(s);
-              visible(interval, s == PlanView.SurfaceStyle.CONTOURS);
+              visible(interval, s == SurfaceStyle.CONTOURS);
             });
     HBox h = new HBox(styles);
     h.setAlignment(Pos.CENTER_LEFT);

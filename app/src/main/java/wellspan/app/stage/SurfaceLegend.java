@@ -20,7 +20,7 @@ final class SurfaceLegend {
     g = ink.g();
   }
 
-  void draw(PlanView.SurfaceStyle style, Box levels) {
+  void draw(SurfaceStyle style, Box levels) {
     switch (style) {
       case CONTOURS, SHADE, TRIANGLES -> {}
       case LEVELS -> {

@@ -183,13 +183,13 @@ class DeliveriesTest extends SessionFixture {
   void lockedFramesRefuseWithTheReason() {
     session.place().changeFrame("Lock", f -> f.withLock("agreed 12 Nov"));
     session.place().turnToTrueNorth();
-    assertThat(session.messageProperty().get()).contains("locked (agreed 12 Nov)");
+    assertThat(session.messages().sentenceProperty().get()).contains("locked (agreed 12 Nov)");
     session.place().changeFrame("Unlock", f -> f.withLock(""));
     session.place().changeFrame("No system", f -> f.withCrs(""));
     session.place().turnToTrueNorth();
-    assertThat(session.messageProperty().get()).contains("True north is not known");
+    assertThat(session.messages().sentenceProperty().get()).contains("True north is not known");
     session.place().scaleToGround();
-    assertThat(session.messageProperty().get()).contains("Choose a system first");
+    assertThat(session.messages().sentenceProperty().get()).contains("Choose a system first");
   }
 
   @Test
@@ -199,15 +199,15 @@ class DeliveriesTest extends SessionFixture {
     Path sent = store.out().resolve(session.job().deliveries().getFirst().fileName());
     Path back = dir.resolve("back " + sent.getFileName());
     d.compare(name, ROAD);
-    assertThat(session.messageProperty().get()).contains("was not delivered yet");
+    assertThat(session.messages().sentenceProperty().get()).contains("was not delivered yet");
     assertThat(d.compared()).isEmpty();
     d.run();
     settle();
     Files.copy(sent, back);
     d.compare(name, back);
     settle();
-    assertThat(session.messageProperty().get()).contains("is whole");
-    assertThat(session.messageIsErrorProperty().get()).isFalse();
+    assertThat(session.messages().sentenceProperty().get()).contains("is whole");
+    assertThat(session.messages().complaintProperty().get()).isFalse();
     assertThat(d.compared().orElseThrow().arrived())
         .isNotEmpty()
         .allSatisfy(a -> assertThat(a.same()).isTrue())
@@ -221,7 +221,7 @@ class DeliveriesTest extends SessionFixture {
     Files.writeString(back, lifted);
     d.compare(name, back);
     settle();
-    assertThat(session.messageProperty().get()).contains("is not what was sent");
+    assertThat(session.messages().sentenceProperty().get()).contains("is not what was sent");
     assertThat(d.returnedProperty().get().get(name).proven().proof().differences())
         .anySatisfy(x -> assertThat(x.place()).isPresent());
     assertThat(d.compared().orElseThrow().arrived())

@@ -49,9 +49,9 @@ class PlaceDeskTest extends SessionFixture {
     assertThat(shown.where()).isEqualTo("yard-layout");
     assertThat(shown.isWithin()).isTrue();
     session.place().takeControl("none");
-    assertThat(session.messageProperty().get()).contains("none is not read yet");
+    assertThat(session.messages().sentenceProperty().get()).contains("none is not read yet");
     session.place().changeControl("Nonsense", c -> c.withTolerance(-1));
-    assertThat(session.messageProperty().get()).contains("above 0");
+    assertThat(session.messages().sentenceProperty().get()).contains("above 0");
   }
 
   @Test
@@ -64,7 +64,8 @@ class PlaceDeskTest extends SessionFixture {
     assertThat(all.getFirst().title()).startsWith("millimetre, local");
     assertThat(session.place().sources().matchable()).isFalse();
     session.place().sources().matchByName();
-    assertThat(session.messageProperty().get()).contains("no control points to match with");
+    assertThat(session.messages().sentenceProperty().get())
+        .contains("no control points to match with");
     session.place().takeControl("control");
     assertThat(session.place().sources().matchable()).isTrue();
   }
@@ -99,9 +100,9 @@ class PlaceDeskTest extends SessionFixture {
     session.place().mark(new Position(412_600, 6_534_700, 6));
     assertThat(session.job().marks()).extracting(SpotMark::name).containsExactly("S1", "S2");
     session.place().renameMark(0, "S2");
-    assertThat(session.messageProperty().get()).contains("a mark S2 already");
+    assertThat(session.messages().sentenceProperty().get()).contains("a mark S2 already");
     session.place().renameMark(0, "");
-    assertThat(session.messageProperty().get()).contains("needs a name");
+    assertThat(session.messages().sentenceProperty().get()).contains("needs a name");
     session.place().renameMark(0, "Gate");
     assertThat(session.job().marks()).extracting(SpotMark::name).containsExactly("Gate", "S2");
     session.undo();

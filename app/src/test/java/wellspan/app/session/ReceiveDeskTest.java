@@ -82,7 +82,7 @@ class ReceiveDeskTest extends SessionFixture {
     receive(list("shore.csv", "id;e;n;h\nP;7;6534500;412000\n"));
     session.receiving().read(session.job().sources().getFirst().name(), HEIGHT_FIRST);
     settle();
-    assertThat(session.messageIsErrorProperty().get()).isTrue();
+    assertThat(session.messages().complaintProperty().get()).isTrue();
     assertThat(session.job().sources().getFirst().reading()).isEqualTo(ReadingRule.AS_FOUND);
     assertThat(firstPoint().east()).isEqualTo(7);
   }
@@ -95,12 +95,12 @@ class ReceiveDeskTest extends SessionFixture {
     session.receiving().receive(List.of(one, broken, two));
     settle();
     assertThat(session.job().sources()).extracting(Source::name).containsExactly("one", "two");
-    assertThat(session.messageIsErrorProperty().get()).isTrue();
-    assertThat(session.messageProperty().get())
+    assertThat(session.messages().complaintProperty().get()).isTrue();
+    assertThat(session.messages().sentenceProperty().get())
         .startsWith("2 of 3 files received. Not received: broken.xml")
         .contains("line 1");
     receive(broken);
-    assertThat(session.messageProperty().get()).startsWith("broken.xml");
+    assertThat(session.messages().sentenceProperty().get()).startsWith("broken.xml");
   }
 
   @Test
@@ -109,9 +109,9 @@ class ReceiveDeskTest extends SessionFixture {
     Path two = list("two.csv", "id,e,n\nQ,3,4\nR,5,6\n");
     session.receiving().receive(List.of(one, two));
     settle();
-    assertThat(session.messageProperty().get()).isEqualTo("2 files received: 2 items.");
+    assertThat(session.messages().sentenceProperty().get()).isEqualTo("2 files received: 2 items.");
     receive(list("one-RevB.csv", "id,e,n\nP,1,2.5\n"));
-    assertThat(session.messageProperty().get())
+    assertThat(session.messages().sentenceProperty().get())
         .isEqualTo("one-RevB.csv received as Rev B of one: 1 item.");
   }
 
@@ -131,6 +131,7 @@ class ReceiveDeskTest extends SessionFixture {
     session.work().cancel();
     settle();
     assertThat(session.job().sources()).isEmpty();
-    assertThat(session.messageProperty().get()).isEqualTo("Cancelled. Nothing was changed.");
+    assertThat(session.messages().sentenceProperty().get())
+        .isEqualTo("Cancelled. Nothing was changed.");
   }
 }

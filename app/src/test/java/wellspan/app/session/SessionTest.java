@@ -38,7 +38,9 @@ class SessionTest extends SessionFixture {
     settle();
     DeliveryRun.Outcome run = session.deliveries().runsProperty().get().get("BIM handover");
     assertThat(run.receipt().proof().pass()).isTrue();
-    assertThat(session.messageProperty().get()).contains("is proven").contains("15 of 15");
+    assertThat(session.messages().sentenceProperty().get())
+        .contains("is proven")
+        .contains("15 of 15");
     Build.BuiltItem road =
         session.build().items().get(ItemId.of("quay-road", "alignment", "Quay Road"));
     assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
@@ -85,8 +87,8 @@ class SessionTest extends SessionFixture {
     session.place().changeFrame("Lock", f -> f.withLock("agreed"));
     session.place().changeFrame("Move", f -> f.withBasePoint(new Position(1, 2, 3)));
     assertThat(session.job().frame().basePoint()).isEqualTo(new Position(0, 0, 0));
-    assertThat(session.messageIsErrorProperty().get()).isTrue();
-    assertThat(session.messageProperty().get()).contains("locked (agreed)");
+    assertThat(session.messages().complaintProperty().get()).isTrue();
+    assertThat(session.messages().sentenceProperty().get()).contains("locked (agreed)");
     session.place().changeFrame("Unlock", f -> f.withLock(""));
     session.place().changeFrame("Move", f -> f.withBasePoint(new Position(1, 2, 3)));
     assertThat(session.job().frame().basePoint()).isEqualTo(new Position(1, 2, 3));
@@ -128,13 +130,13 @@ class SessionTest extends SessionFixture {
   @Test
   void badFilesLeaveTheJobAsItIs() throws Exception {
     receive(Files.writeString(dir.resolve("bad.xml"), "<LandXML version=\"1.2\"><Surfaces>"));
-    assertThat(session.messageIsErrorProperty().get()).isTrue();
-    assertThat(session.messageProperty().get()).startsWith("bad.xml, line ");
+    assertThat(session.messages().complaintProperty().get()).isTrue();
+    assertThat(session.messages().sentenceProperty().get()).startsWith("bad.xml, line ");
     assertThat(session.job().sources()).isEmpty();
     assertThat(session.unsavedProperty().get()).isFalse();
     session.deliveries().run();
     settle();
-    assertThat(session.messageProperty().get()).contains("nothing to send");
+    assertThat(session.messages().sentenceProperty().get()).contains("nothing to send");
   }
 
   @Test
@@ -142,7 +144,8 @@ class SessionTest extends SessionFixture {
     session.receiving().receive(List.of(ROAD));
     session.work().cancel();
     settle();
-    assertThat(session.messageProperty().get()).isEqualTo("Cancelled. Nothing was changed.");
+    assertThat(session.messages().sentenceProperty().get())
+        .isEqualTo("Cancelled. Nothing was changed.");
     assertThat(session.job().sources()).isEmpty();
     assertThat(session.selectedProperty().get()).isEqualTo(Optional.empty());
   }

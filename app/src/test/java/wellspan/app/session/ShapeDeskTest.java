@@ -49,7 +49,7 @@ class ShapeDeskTest extends SessionFixture {
     session.work().cancel();
     settle();
     assertThat(session.job().stepsOf(POINTS)).isEmpty();
-    assertThat(session.messageProperty().get()).contains("Cancelled");
+    assertThat(session.messages().sentenceProperty().get()).contains("Cancelled");
     assertThat(points()).isEqualTo(8934);
   }
 
@@ -75,7 +75,7 @@ class ShapeDeskTest extends SessionFixture {
     assertThat(c.difference().sameShare()).isGreaterThan(50);
     assertThat(c.volumes()).isEmpty();
     session.shape().compare(POINTS, Optional.of(DESIGN), Optional.empty());
-    assertThat(session.messageProperty().get()).contains("two terrain surfaces");
+    assertThat(session.messages().sentenceProperty().get()).contains("two terrain surfaces");
   }
 
   @Test
@@ -108,7 +108,7 @@ class ShapeDeskTest extends SessionFixture {
     Outline beside = new Outline.Drawn(List.of(0.0, 0.0, 9.0, 0.0, 9.0, 9.0));
     session.shape().compare(DESIGN, Optional.of(twin), Optional.of(beside));
     settle();
-    assertThat(session.messageProperty().get()).contains("lies beside the surface");
+    assertThat(session.messages().sentenceProperty().get()).contains("lies beside the surface");
 
     session.shape().compare(DESIGN, Optional.of(twin), Optional.empty());
     settle();
@@ -138,7 +138,7 @@ class ShapeDeskTest extends SessionFixture {
     assertThat(session.selectedItem().orElseThrow().item().name())
         .as("what was made is in hand")
         .isEqualTo("Twin");
-    assertThat(session.messageProperty().get()).contains("Twin");
+    assertThat(session.messages().sentenceProperty().get()).contains("Twin");
     session.shape().unmake("Twin");
     assertThat(session.build().items()).doesNotContainKey(twin);
   }

@@ -11,17 +11,13 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import java.util.concurrent.CancellationException;
-import java.util.function.UnaryOperator;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.StringLength;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -29,7 +25,6 @@ import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
-import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.ClassRules;
@@ -38,14 +33,11 @@ import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.item.ItemId;
-import wellspan.core.packing.Packing;
 import wellspan.core.place.Contradictions;
 import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
-import wellspan.core.proof.Prover;
 import wellspan.core.receive.PlaceStatement;
 import wellspan.core.receive.Received;
 import wellspan.core.schema.IfcSchema;
@@ -54,34 +46,7 @@ import wellspan.exchange.ifc.read.IfcReader;
 import wellspan.exchange.ifc.write.IfcWriter;
 import wellspan.exchange.ifc.write.SchemaViolation;
 
-class RoundTripTest {
-  private static final Frame FRAME =
-      Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 10), 21.5);
-  private static final GlobalIds IDS = new GlobalIds(new UUID(7, 9));
-
-  @TempDir Path dir;
-
-  private static Parcel parcel(Frame frame, LinearUnit unit, Item... items) {
-    return parcel(IfcSchema.IFC4X3, frame, unit, items);
-  }
-
-  private static Parcel parcel(IfcSchema schema, Frame frame, LinearUnit unit, Item... items) {
-    List<Parcel.Piece> pieces = new ArrayList<>();
-    for (Item i : items) {
-      pieces.add(Packing.loosePiece(IDS, ItemId.of("s", i), i, schema, "design – größe.xml"));
-    }
-    return new Parcel("Prüf & Co", schema, frame, unit, IDS, pieces, Control.NONE);
-  }
-
-  private static Parcel loose(Parcel.Piece piece) {
-    return new Parcel(
-        "p", IfcSchema.IFC4X3, FRAME, LinearUnit.METRE, IDS, List.of(piece), Control.NONE);
-  }
-
-  private DeliveryRun.Outcome run(Parcel p) throws IOException {
-    return DeliveryRun.run("d", p, dir.resolve("a.ifc"), Clock.systemUTC(), Progress.NONE);
-  }
-
+class RoundTripTest extends DeliveredInTest {
   static Stream<Arguments> cases() {
     Frame own =
         Frame.UNPLACED.withCrs(
@@ -259,84 +224,6 @@ class RoundTripTest {
         Clock.systemUTC(),
         Progress.NONE);
     assertThat(guids(b)).isEqualTo(guids(a)).doesNotHaveDuplicates();
-  }
-
-  private static List<String> guids(Path file) throws IOException {
-    return Pattern.compile("\\('([0-9A-Za-z_$]{22})',")
-        .matcher(Files.readString(file))
-        .results()
-        .map(m -> m.group(1))
-        .toList();
-  }
-
-  private Proof damaged(UnaryOperator<String> damage) throws IOException {
-    Parcel p = parcel(FRAME, LinearUnit.METRE, DeliveredItems.ground(), DeliveredItems.road());
-    Path f = dir.resolve("x.ifc");
-    IfcWriter.write(p, f, "x.ifc", Clock.systemUTC(), Progress.NONE);
-    String whole = Files.readString(f);
-    String broken = damage.apply(whole);
-    assertThat(broken).isNotEqualTo(whole);
-    Files.writeString(f, broken);
-    return Prover.compare(p, IfcReader.read(f, Progress.NONE), Progress.NONE);
-  }
-
-  private static List<String> codes(Proof p) {
-    return p.findings().stream().map(Finding::code).toList();
-  }
-
-  @Test
-  void oneChangedCoordinateFailsAndSaysWhere() throws IOException {
-    Proof p =
-        damaged(s -> s.replaceFirst("(IFCCARTESIANPOINTLIST3D\\(\\(\\()(-?\\d+)\\.", "$1$20."));
-    assertThat(p.pass()).isFalse();
-    assertThat(p.findings())
-        .singleElement()
-        .satisfies(
-            f -> {
-              assertThat(f.code()).isEqualTo("proof.geometry");
-              assertThat(f.message()).contains("vertex 1 of 144");
-              assertThat(f.place().orElseThrow().east()).isCloseTo(412_100.123, within(1e-9));
-            });
-  }
-
-  @Test
-  void oneDroppedFaceFails() throws IOException {
-    Proof p = damaged(s -> s.replaceFirst("\\(\\(1,2,14\\),", "("));
-    assertThat(codes(p)).containsExactly("proof.triangles");
-    assertThat(p.findings().getFirst().message())
-        .contains("242 triangles were sent, 241 arrived")
-        .contains("triangle 1");
-  }
-
-  @Test
-  void aSwappedClassFails() throws IOException {
-    assertThat(codes(damaged(s -> s.replace(".TERRAIN.", ".SOIL_BORING_POINT."))))
-        .containsExactly("proof.type");
-  }
-
-  @Test
-  void aChangedAlignmentPropertyIdOrFrameFails() throws IOException {
-    assertThat(
-            codes(
-                damaged(
-                    s ->
-                        s.replaceFirst(
-                            "(IFCALIGNMENTHORIZONTALSEGMENT\\(\\$,\\$,#\\d+,[^,]*,[^,]*,[^,]*),70\\.",
-                            "$1,70.5"))))
-        .contains("proof.geometry", "alignment.curve");
-    assertThat(codes(damaged(s -> s.replaceFirst("IFCCLOTHOID\\((#\\d+),", "IFCCLOTHOID($1,1"))))
-        .containsExactly("alignment.curve");
-    assertThat(codes(damaged(s -> s.replace("IFCLABEL('Ground')", "IFCLABEL('Other')"))))
-        .contains("proof.property");
-    assertThat(
-            codes(
-                damaged(
-                    s ->
-                        s.replace(
-                            IDS.of("s/alignment/Road", "product"), "0000000000000000000000"))))
-        .contains("proof.missing", "proof.extra");
-    assertThat(codes(damaged(s -> s.replace("412000.,6534500.", "412000.5,6534500."))))
-        .contains("proof.place", "proof.geometry");
   }
 
   @Test

@@ -61,7 +61,8 @@ final class CurveReader {
           "IfcOuterBoundaryCurve" ->
           composite(curve);
       case "IfcCircle", "IfcEllipse" -> conic(curve, 0, 2 * Math.PI);
-      case "IfcBSplineCurveWithKnots", "IfcRationalBSplineCurveWithKnots" -> spline(curve);
+      case "IfcBSplineCurveWithKnots", "IfcRationalBSplineCurveWithKnots" ->
+          Spline.of(curve, tolerance);
       case "IfcGradientCurve" -> gradient(curve);
       default -> throw Unread.kind(curve);
     };
@@ -328,33 +329,6 @@ final class CurveReader {
     double run = profile[i] - profile[i - 3];
     double t = run == 0 ? 0 : Math.clamp((at - profile[i - 3]) / run, 0.0, 1.0);
     return profile[i - 2] + t * (profile[i + 1] - profile[i - 2]);
-  }
-
-  private double[] spline(Instance curve) {
-    List<Instance> control = curve.refs("ControlPointsList");
-    double[] p = new double[3 * control.size()];
-    for (int i = 0; i < control.size(); i++) {
-      double[] c = control.get(i).numbers("Coordinates");
-      System.arraycopy(c, 0, p, 3 * i, c.length);
-    }
-    double[] times = curve.numbers("KnotMultiplicities");
-    double[] knots = curve.numbers("Knots");
-    List<Double> all = new ArrayList<>();
-    for (int i = 0; i < Math.min(times.length, knots.length); i++) {
-      for (int k = 0; k < times[i]; k++) {
-        all.add(knots[i]);
-      }
-    }
-    try {
-      return Chords.spline(
-          (int) curve.number("Degree"),
-          all.stream().mapToDouble(Double::doubleValue).toArray(),
-          curve.numbers("WeightsData"),
-          p,
-          tolerance);
-    } catch (IllegalArgumentException e) {
-      throw new Unread(curve, "is no sound spline: " + e.getMessage());
-    }
   }
 
   private double[] joined(Instance curve, List<double[]> parts) {

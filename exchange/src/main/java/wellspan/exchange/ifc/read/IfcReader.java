@@ -30,7 +30,6 @@ import wellspan.exchange.file.UniqueNames;
 
 /** Reads IFC2X3, IFC4 and IFC4X3_ADD2 models: meshes, alignments, property sets, georeference. */
 public final class IfcReader {
-
   /** Classes that say nothing; in IFC2x3 ground has no better one. Its shape tells it then. */
   private static final Set<String> UNSPECIFIC =
       Set.of("IfcBuildingElementProxy", "IfcProxy", "IfcCivilElement", "IfcGeographicElement");
@@ -108,8 +107,7 @@ public final class IfcReader {
       }
     }
     if (!loosePoints.isEmpty()) {
-      Item points = Item.points(names.of("points", "Points"), loosePoints);
-      items.add(points);
+      items.add(Item.points(names.of("points", "Points"), loosePoints));
     }
     textures.unread(unread);
     properties.report();
@@ -138,7 +136,7 @@ public final class IfcReader {
       return; // part of the structure only
     }
     if (openings.isOpening(p)) {
-      if (byOpening(p)) {
+      if (openings.isInNothing(p)) {
         findings.add(
             Finding.warning(
                 RECEIVE,
@@ -171,11 +169,6 @@ public final class IfcReader {
     Left(String why) {
       super(why, null, false, false);
     }
-  }
-
-  private boolean byOpening(Instance p) {
-    return model.all("IFCRELVOIDSELEMENT").stream()
-        .noneMatch(r -> r.ref("RelatedOpeningElement").map(o -> o.id() == p.id()).orElse(false));
   }
 
   private void leftOut(Instance p, String why) {

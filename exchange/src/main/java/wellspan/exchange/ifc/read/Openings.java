@@ -31,6 +31,11 @@ final class Openings {
         || product.isA("IFCVOIDINGFEATURE");
   }
 
+  /** Whether an opening is made in no element. */
+  boolean isInNothing(Instance opening) {
+    return !openings.contains(opening.id());
+  }
+
   List<Instance> of(Instance host) {
     return byHost.getOrDefault(host.id(), List.of());
   }

@@ -9,51 +9,20 @@ import java.nio.charset.Charset;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
-import java.util.Map;
-import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.ValueSource;
-import wellspan.core.attribute.PropertySet;
-import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
-import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.intake.Intake;
 
-class DxfReaderTest {
-  @TempDir Path dir;
-
-  private Received read(DxfText drawing) throws IOException {
-    return Intake.read(Files.writeString(dir.resolve("d.dxf"), drawing.text()), Progress.NONE);
-  }
-
-  private static <T extends Shape> T item(Received r, Class<T> form, String name) {
-    return r.items().stream()
-        .filter(i -> i.name().equals(name))
-        .map(Item::shape)
-        .filter(form::isInstance)
-        .map(form::cast)
-        .findFirst()
-        .orElseThrow();
-  }
-
-  private static Polyline line(Received r, String name) {
-    return item(r, Shape.Lines.class, name).lines().getFirst();
-  }
-
-  private static NamedPoint mark(Received r, String group) {
-    return item(r, Shape.Points.class, group).points().getFirst();
-  }
-
+class DxfReaderTest extends DrawingTexts {
   @Test
   void looseFacesOfALayerBecomeOneSurface() throws IOException {
     Received r =
@@ -226,109 +195,6 @@ class DxfReaderTest {
   }
 
   @Test
-  void blocksAreLaidOutNestedTurnedAndMirrored() throws IOException {
-    DxfText d =
-        new DxfText()
-            .header("AC1032", 6)
-            .section("BLOCKS")
-            .add(0, "BLOCK", 8, "0", 2, "PEG", 70, 0, 10, 1, 20, 1, 30, 0)
-            .line("0", 1, 1, 0, 2, 1, 0)
-            .line("FIXED", 1, 1, 0, 1, 2, 0)
-            .add(0, "ENDBLK")
-            .add(0, "BLOCK", 8, "0", 2, "PAIR", 70, 0, 10, 0, 20, 0)
-            .add(0, "INSERT", 8, "0", 2, "PEG", 10, 10, 20, 0, 30, 0, 50, 90, 41, 2, 42, 2, 43, 2)
-            .face("0", 0, 0, 0, 1, 0, 0, 0, 1, 0)
-            .add(0, "ENDBLK")
-            .endSection()
-            .section("ENTITIES")
-            .add(0, "INSERT", 8, "HERE", 2, "PAIR", 10, 100, 20, 200, 30, 5, 41, -1)
-            .add(
-                0, "INSERT", 8, "ROWS", 2, "PEG", 10, 0, 20, 0, 70, 3, 71, 2, 44, 10, 45, 20, 50,
-                90)
-            .end();
-    Received r = read(d);
-    // the peg's arm points north after a quarter turn, doubled; the mirror turns x over
-    assertThat(line(r, "HERE").xyz())
-        .usingComparatorWithPrecision(1e-9)
-        .containsExactly(90, 200, 5, 90, 202, 5);
-    assertThat(item(r, Shape.Faces.class, "HERE").mesh().triangles())
-        .as("mirrored triangles still face up")
-        .containsExactly(0, 2, 1);
-    Shape.Lines rows = item(r, Shape.Lines.class, "ROWS");
-    assertThat(rows.lines()).hasSize(6);
-    assertThat(rows.lines().get(1).point(0).north())
-        .as("columns run along the turned x")
-        .isCloseTo(10, within(1e-9));
-    assertThat(rows.lines().get(3).point(0).east()).isCloseTo(-20, within(1e-9));
-    assertThat(item(r, Shape.Lines.class, "FIXED").lines()).hasSize(7);
-  }
-
-  @Test
-  void planesThatFaceElsewhereFollowTheFormatsRule() throws IOException {
-    Received r =
-        read(
-            DxfText.entities()
-                .add(0, "CIRCLE", 8, "DOWN", 10, 3, 20, 4, 30, 5, 40, 1, 210, 0, 220, 0, 230, -1)
-                .add(0, "CIRCLE", 8, "EAST", 10, 3, 20, 4, 30, 5, 40, 1, 210, 1, 220, 0, 230, 0)
-                .end());
-    assertThat(mark(r, "DOWN markers").position()).isEqualTo(new Position(-3, 4, -5));
-    assertThat(mark(r, "EAST markers").position()).isEqualTo(new Position(5, 3, 4));
-  }
-
-  @Test
-  void circlesCrossesAndNamedBlocksAreMarkers() throws IOException {
-    Received r =
-        read(
-            new DxfText()
-                .header("AC1032", 6)
-                .section("BLOCKS")
-                .add(0, "BLOCK", 8, "0", 2, "P", 70, 2, 10, 0, 20, 0)
-                .line("0", -1, 0, 0, 1, 0, 0)
-                .add(0, "ENDBLK")
-                .endSection()
-                .section("ENTITIES")
-                .add(0, "CIRCLE", 8, "C", 10, 10, 20, 20, 30, 3.5, 40, 0.5)
-                .add(0, "TEXT", 8, "NAMES", 10, 10.6, 20, 20.6, 30, 0, 40, 1, 1, "BN-7")
-                .add(0, "TEXT", 8, "NAMES", 10, 90, 20, 90, 30, 0, 40, 1, 1, "far away")
-                .line("X", 99, 49, 2, 101, 51, 2)
-                .line("X", 99, 51, 2, 101, 49, 2)
-                .line("X", 0, 0, 0, 1, 0, 0)
-                .add(0, "INSERT", 8, "S", 2, "P", 66, 1, 10, 7, 20, 8, 30, 9)
-                .add(0, "ATTRIB", 8, "S", 2, "LEVEL", 1, "9.00", 10, 0, 20, 0)
-                .add(0, "ATTRIB", 8, "S", 2, "PT_NR", 1, "K12", 10, 0, 20, 0)
-                .add(0, "SEQEND")
-                .add(0, "POINT", 8, "P", 10, 1, 20, 2, 30, 3)
-                .end());
-    assertThat(mark(r, "C markers"))
-        .isEqualTo(new NamedPoint("BN-7", new Position(10, 20, 3.5), "circle"));
-    assertThat(item(r, Shape.Points.class, "X markers").points())
-        .containsExactly(new NamedPoint("cross 1", new Position(100, 50, 2), "cross"));
-    assertThat(mark(r, "S markers")).isEqualTo(new NamedPoint("K12", new Position(7, 8, 9), "P"));
-    assertThat(
-            r.items().stream()
-                .filter(i -> i.name().equals("S markers"))
-                .findFirst()
-                .orElseThrow()
-                .said()
-                .propertySets())
-        .containsExactly(
-            new PropertySet(
-                "Attributes",
-                Map.of(
-                    "LEVEL", new PropertyValue.Label("9.00"),
-                    "PT_NR", new PropertyValue.Label("K12"))));
-    assertThat(r.items())
-        .filteredOn(i -> i.layer().equals("S"))
-        .as("the only block of its layer speaks for what it draws there")
-        .allSatisfy(i -> assertThat(i.said().propertySets()).hasSize(1));
-    assertThat(mark(r, "P").position()).isEqualTo(new Position(1, 2, 3));
-    assertThat(item(r, Shape.Points.class, "NAMES texts").points())
-        .as("a text that names a marker is no point of its own")
-        .extracting(NamedPoint::name)
-        .containsExactly("far away");
-  }
-
-  @Test
   void textsThatAreLevelsAreReadAsSuch() throws IOException {
     Received r =
         read(
@@ -387,29 +253,6 @@ class DxfReaderTest {
   }
 
   @Test
-  void blocksThatAreNotWholeAreNamed() throws IOException {
-    Received r =
-        read(
-            new DxfText()
-                .header("AC1032", 6)
-                .section("BLOCKS")
-                .add(0, "BLOCK", 2, "LOOP", 70, 0, 10, 0, 20, 0)
-                .add(0, "INSERT", 8, "0", 2, "LOOP", 10, 1, 20, 1)
-                .line("0", 0, 0, 0, 1, 0, 0)
-                .add(0, "ENDBLK")
-                .add(0, "BLOCK", 2, "OTHER", 70, 4, 10, 0, 20, 0, 1, "other.dwg", 0, "ENDBLK")
-                .endSection()
-                .section("ENTITIES")
-                .add(0, "INSERT", 8, "A", 2, "LOOP", 10, 0, 20, 0)
-                .add(0, "INSERT", 8, "A", 2, "NONE", 10, 0, 20, 0)
-                .add(0, "INSERT", 8, "A", 2, "OTHER", 10, 0, 20, 0)
-                .end());
-    assertThat(r.findings())
-        .extracting(f -> f.code() + " " + f.item())
-        .containsExactly("drawing.elsewhere OTHER", "drawing.block NONE", "drawing.endless LOOP");
-  }
-
-  @Test
   void binaryDrawingsHoldTheSame() throws IOException {
     DxfText d =
         new DxfText()
@@ -453,73 +296,5 @@ class DxfReaderTest {
     assertThat(Intake.read(file, Progress.NONE).items())
         .extracting(Item::name)
         .containsExactly("Böschung");
-  }
-
-  @ParameterizedTest
-  @CsvSource({
-    "10|0.0,10|abc,line 28,is not a number",
-    "10|0.0,10|NaN,line 28,is not a number",
-    "8|A,x8|A,line 25,where a group code must be",
-    "EOF,LINE,line 42,a section must begin",
-    "2|ENTITIES,2|THINGS,line ,no section of entities",
-  })
-  void faultsNameTheLine(String good, String bad, String line, String said) throws IOException {
-    String text = DxfText.entities().line("A", 0, 0, 0, 1, 0, 0).end().text().replace("\r\n", "|");
-    assertThat(text).contains(good);
-    String damaged =
-        text.substring(0, text.indexOf(good))
-            + bad
-            + text.substring(text.indexOf(good) + good.length());
-    Path file = Files.writeString(dir.resolve("bad.dxf"), damaged.replace("|", "\r\n"));
-    assertThatThrownBy(() -> Intake.read(file, Progress.NONE))
-        .isInstanceOf(ReadException.class)
-        .hasMessageContaining("bad.dxf")
-        .hasMessageContaining(line)
-        .hasMessageContaining(said);
-  }
-
-  @ParameterizedTest
-  @ValueSource(ints = {0, 10, 60, 150, 200, 260})
-  void aDrawingThatWasCutOffIsRefused(int length) throws IOException {
-    String text = DxfText.entities().line("A", 0, 0, 0, 1, 0, 0).end().text();
-    Path file =
-        Files.writeString(
-            dir.resolve("cut.dxf"), text.substring(0, Math.min(length, text.length() - 8)));
-    assertThatThrownBy(() -> Intake.read(file, Progress.NONE)).isInstanceOf(ReadException.class);
-  }
-
-  @Test
-  void nestedBlocksCannotFillTheMemory() throws IOException {
-    DxfText d = new DxfText().header("AC1032", 6).section("BLOCKS");
-    d.add(0, "BLOCK", 2, "B0", 70, 0).add(0, "POINT", 8, "0", 10, 0, 20, 0, 0, "ENDBLK");
-    for (int i = 1; i < 9; i++) {
-      d.add(0, "BLOCK", 2, "B" + i, 70, 0, 0, "INSERT", 8, "0", 2, "B" + (i - 1), 10, 0, 20, 0);
-      d.add(70, 30_000, 71, 30_000, 0, "ENDBLK");
-    }
-    d.endSection().section("ENTITIES").add(0, "INSERT", 8, "0", 2, "B8", 10, 0, 20, 0);
-    assertThatThrownBy(() -> read(d.end()))
-        .isInstanceOf(ReadException.class)
-        .hasMessageContaining("million things");
-  }
-
-  @Test
-  void aCancelledReadStops() throws IOException {
-    DxfText d = DxfText.entities();
-    for (int i = 0; i < 5000; i++) {
-      d.add(0, "POINT", 8, "A", 10, i, 20, 0);
-    }
-    Path file = Files.writeString(dir.resolve("long.dxf"), d.end().text());
-    Progress cancelled =
-        new Progress() {
-          @Override
-          public void report(double fraction, String sentence) {}
-
-          @Override
-          public boolean isCancelled() {
-            return true;
-          }
-        };
-    assertThatThrownBy(() -> Intake.read(file, cancelled))
-        .isInstanceOf(CancellationException.class);
   }
 }

@@ -10,14 +10,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
-import wellspan.core.align.Alignment;
-import wellspan.core.align.PlanElement;
-import wellspan.core.align.ProfileSegment;
-import wellspan.core.align.SpiralLaw;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
@@ -26,36 +21,9 @@ import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.exchange.file.ReadException;
 
-class LandXmlReaderTest {
-  private static final String METRE = "<Units><Metric linearUnit=\"meter\"/></Units>";
-  private static final String PYRAMID =
-      """
-      <Surfaces><Surface name="Hill"><Definition surfType="TIN">
-        <Pnts><P id="17">0 0 0</P><P id="18">0 10 0</P><P id="19">10 10 0</P><P id="20">10 0 0</P><P id="top">5 5 8</P></Pnts>
-        <Faces><F>17 18 top</F><F>18 19 top</F><F>19 20 top</F><F i="1">20 17 top</F></Faces>
-      </Definition></Surface></Surfaces>
-      """;
-
-  @TempDir Path dir;
-
-  private Path file(String body) throws IOException {
-    return Files.writeString(
-        dir.resolve("design.xml"),
-        "<?xml version=\"1.0\"?>\n<LandXML xmlns=\"http://www.landxml.org/schema/LandXML-1.2\" version=\"1.2\">\n"
-            + body
-            + "\n</LandXML>\n");
-  }
-
-  private Received read(String body) throws IOException {
-    return LandXmlReader.read(file(body), Progress.NONE);
-  }
-
+class LandXmlReaderTest extends DesignTexts {
   private static Shape.Faces surface(Received r) {
     return (Shape.Faces) r.items().getFirst().shape();
-  }
-
-  private static Alignment alignment(Received r) {
-    return ((Shape.Axis) r.items().getFirst().shape()).alignment();
   }
 
   @Test
@@ -130,55 +98,6 @@ class LandXmlReaderTest {
   }
 
   @Test
-  void aNameWithoutTrianglesIsAnError() throws IOException {
-    Received r =
-        read(
-            METRE
-                + "<Surfaces><Surface name=\"Yard\"><Definition surfType=\"TIN\"><Pnts/><Faces/></Definition></Surface></Surfaces>");
-    assertThat(r.findings())
-        .singleElement()
-        .satisfies(
-            f -> {
-              assertThat(f.code()).isEqualTo("terrain.empty");
-              assertThat(f.isError()).isTrue();
-              assertThat(f.message()).contains("Yard").contains("nothing will arrive");
-            });
-  }
-
-  @Test
-  void severalSurfacesOfOneNameAreKeptApart() throws IOException {
-    String two = PYRAMID.replace("</Surfaces>", "").strip() + PYRAMID.replace("<Surfaces>", "");
-    assertThat(read(METRE + two).items())
-        .extracting(Item::name)
-        .containsExactly("Hill", "Hill (2)");
-  }
-
-  @Test
-  void whatASurfaceWasMadeOfIsReadToo() throws IOException {
-    Received r =
-        read(
-            METRE
-                + PYRAMID.replace(
-                    "<Definition",
-                    "<SourceData><Breaklines><Breakline brkType=\"standard\"><PntList3D>1 2 3 4 5 6</PntList3D></Breakline></Breaklines>"
-                        + "<Boundaries><Boundary bndType=\"outer\"><PntList2D>0 0 0 9 9 9 0 0</PntList2D></Boundary></Boundaries>"
-                        + "<DataPoints><PntList3D>7 8 9</PntList3D></DataPoints></SourceData><Definition")
-                + "<PlanFeatures><PlanFeature name=\"Edge\"><CoordGeom>"
-                + "<IrregularLine><Start>1 2</Start><End>3 4</End><PntList3D>1 2 5 3 4 6</PntList3D></IrregularLine>"
-                + "<Line><Start>1 2 3</Start><End>4 5 6</End></Line></CoordGeom></PlanFeature></PlanFeatures>");
-    assertThat(r.items())
-        .extracting(i -> i.kind() + " " + i.name())
-        .contains(
-            "string Hill breaklines", "string Hill boundary", "points Hill points", "string Edge");
-    Shape.Lines edge =
-        (Shape.Lines)
-            r.items().stream().filter(i -> i.name().equals("Edge")).findFirst().get().shape();
-    assertThat(edge.lines()).hasSize(2);
-    assertThat(edge.lines().getFirst().xyz()).containsExactly(2, 1, 5, 4, 3, 6);
-    assertThat(r.findings()).extracting(Finding::code).containsExactly("terrain.invisible");
-  }
-
-  @Test
   void aListOfPointsThatDoesNotComeOutEvenNamesItsLine() throws IOException {
     Received r =
         read(
@@ -219,41 +138,6 @@ class LandXmlReaderTest {
         .filteredOn(f -> f.code().equals("landxml.unread"))
         .hasSize(4)
         .anySatisfy(f -> assertThat(f.message()).startsWith("2 × <Watershed>"));
-  }
-
-  @ParameterizedTest
-  @CsvSource(
-      delimiter = '|',
-      value = {
-        "<P id=\"19\">10 10 0</P> | <P id=\"19\">10 NaN 0</P> | NaN",
-        "<P id=\"19\">10 10 0</P> | <P id=\"19\">10 10</P> | one is missing",
-        "<P id=\"19\">10 10 0</P> | <P id=\"19\">10 10 0 4</P> | more than three",
-        "<P id=\"19\">10 10 0</P> | <P id=\"18\">10 10 0</P> | stands twice",
-        "<P id=\"19\">10 10 0</P> | <P>10 10 0</P> | no id",
-        "<F>17 18 top</F> | <F>17 18 99</F> | point 99, which does not exist",
-        "<F>17 18 top</F> | <F>17 18</F> | fewer than three",
-        "<F>17 18 top</F> | <F>17 18 19 20 top</F> | more than four",
-        "<P id=\"19\">10 10 0</P> | <P id=\"19\">10,5 10 0</P> | 10,5"
-      })
-  void aSurfaceThatCannotBeReadWholeIsLeftOutWithItsLine(String good, String bad, String said)
-      throws IOException {
-    Received r =
-        read(
-            METRE
-                + PYRAMID
-                    .replace(good.strip(), bad.strip())
-                    .replace(
-                        "</Surfaces>",
-                        PYRAMID.replaceAll("(?s).*?<Surfaces>", "").replace("Hill", "Sound")));
-    assertThat(r.items()).extracting(Item::name).containsExactly("Sound");
-    assertThat(r.findings())
-        .filteredOn(Finding::isError)
-        .singleElement()
-        .satisfies(
-            f ->
-                assertThat(f.message())
-                    .startsWith("Surface Hill is left out: line ")
-                    .contains(said.strip()));
   }
 
   @Test
@@ -336,48 +220,8 @@ class LandXmlReaderTest {
         .isInstanceOf(CancellationException.class);
   }
 
-  private static final String ROAD =
-      """
-      <Alignments><Alignment name="Road" length="250" staStart="1000">
-        <CoordGeom>
-          <Line><Start>0 0</Start><End pntRef="A"/></Line>
-          <Curve rot="ccw" radius="100"><Start pntRef="A"/><Center>100 100</Center><End>100 200</End></Curve>
-          <Line><Start>100 200</Start><End>150 200</End></Line>
-        </CoordGeom>
-        <StaEquation staInternal="1050" staBack="1050" staAhead="2000" staIncrement="increasing"/>
-        <Profile name="p"><ProfAlign name="d"><PVI>1000 10</PVI><ParaCurve length="40">1100 12</ParaCurve>
-          <UnsymParaCurve lengthIn="20" lengthOut="30">1170 11</UnsymParaCurve><CircCurve length="10" radius="900">1230 12</CircCurve><PVI>1300 11</PVI></ProfAlign>
-          <ProfSurf name="ground"><PntList2D>1000 1 1100 2</PntList2D></ProfSurf></Profile>
-      </Alignment></Alignments>
-      """;
   private static final String POINTS =
       "<CgPoints name=\"axis\"><CgPoint name=\"A\" code=\"ax\">0 100 5</CgPoint><CgPoint name=\"B\" pntRef=\"A\"/></CgPoints>";
-
-  @Test
-  void linesAndCurvesFollowTheirPoints() throws IOException {
-    Received r = read(METRE + ROAD + POINTS);
-    Alignment a = alignment(r);
-    assertThat(a.elements()).hasSize(3);
-    PlanElement.Arc arc = (PlanElement.Arc) a.elements().get(1);
-    assertThat(arc.radius()).isCloseTo(100, within(1e-12));
-    assertThat(arc.length()).isCloseTo(50 * Math.PI, within(1e-9));
-    assertThat(a.length()).isCloseTo(150 + 50 * Math.PI, within(1e-9));
-    assertThat(a.largestGap()).isLessThan(1e-9);
-    assertThat(a.startChainage()).isEqualTo(1000);
-    assertThat(a.at(60).chainage()).isEqualTo(2010);
-  }
-
-  @Test
-  void allKindsOfVerticalCurvesAreRead() throws IOException {
-    Alignment a = alignment(read(METRE + ROAD + POINTS));
-    assertThat(a.profile().orElseThrow().segments())
-        .extracting(s -> s.getClass().getSimpleName())
-        .containsExactly(
-            "Grade", "Parabola", "Grade", "Parabola", "Parabola", "Grade", "Circle", "Grade");
-    ProfileSegment.Parabola sym = (ProfileSegment.Parabola) a.profile().get().segments().get(1);
-    assertThat(sym.startDistance()).isEqualTo(80);
-    assertThat(a.at(0).level()).isEqualTo(10);
-  }
 
   @Test
   void coordinatePointsBecomeAGroup() throws IOException {
@@ -386,97 +230,6 @@ class LandXmlReaderTest {
     assertThat(g.points()).extracting(NamedPoint::name).containsExactly("A", "B");
     assertThat(g.points().get(1).position()).isEqualTo(g.points().get(0).position());
     assertThat(g.points().get(0).code()).isEqualTo("ax");
-  }
-
-  @ParameterizedTest
-  @CsvSource({
-    "clothoid,CLOTHOID",
-    "bloss,BLOSS",
-    "cosine,COSINE",
-    "sinusoid,SINE",
-    "biquadratic,BIQUADRATIC",
-    "weinerBogen,VIENNESE",
-    "cubic,CUBIC",
-    "japaneseCubic,CUBIC",
-    "cubicParabola,CUBIC_PARABOLA",
-    "biquadraticParabola,BIQUADRATIC_PARABOLA",
-    "sineHalfWave,SINE_HALF_WAVE",
-    "radioid,RADIOID"
-  })
-  void spiralsTakeTheirLaw(String type, SpiralLaw law) throws IOException {
-    Alignment a = alignment(read(METRE + spiral(type)));
-    PlanElement.Spiral s = (PlanElement.Spiral) a.elements().getFirst();
-    assertThat(s.law()).isEqualTo(law);
-    assertThat(s.startCurvature()).isZero();
-    assertThat(s.endCurvature()).isCloseTo(-1 / 200.0, within(1e-15));
-    assertThat(s.start().azimuthDegrees()).isCloseTo(90, within(1e-9));
-  }
-
-  private static String spiral(String type) {
-    return "<Alignments><Alignment name=\"S\" staStart=\"0\"><CoordGeom><Spiral length=\"80\" radiusStart=\"INF\" radiusEnd=\"200\" rot=\"cw\" spiType=\""
-        + type
-        + "\"><Start>0 0</Start><PI>0 53.4</PI><End>-5.318 79.681</End></Spiral></CoordGeom></Alignment></Alignments>";
-  }
-
-  @Test
-  void aSpiralTypeThatIsNotReadLeavesTheAlignmentOutAndSaysSo() throws IOException {
-    Received r = read(METRE + spiral("corkscrew").replace("-5.318 79.681", "-9 70") + PYRAMID);
-    assertThat(r.items()).hasSize(1);
-    assertThat(r.findings())
-        .anySatisfy(
-            f -> {
-              assertThat(f.code()).isEqualTo("alignment.unread");
-              assertThat(f.isError()).isTrue();
-              assertThat(f.message()).contains("corkscrew").contains("line ");
-            });
-  }
-
-  @Test
-  void endsThatDoNotFitAreMeasured() throws IOException {
-    Received r = read(METRE + spiral("clothoid").replace("-5.318 79.681", "-5.418 79.681"));
-    assertThat(r.findings())
-        .anySatisfy(
-            f -> {
-              assertThat(f.code()).isEqualTo("alignment.end");
-              assertThat(f.figure().orElseThrow().text()).startsWith("99.9").endsWith("mm");
-            });
-  }
-
-  @Test
-  void anAlignmentThatNamesAMissingPointIsLeftOut() throws IOException {
-    Received r = read(METRE + ROAD);
-    assertThat(r.findings())
-        .anySatisfy(f -> assertThat(f.message()).contains("coordinate point A does not exist"));
-    assertThat(r.items()).isEmpty();
-  }
-
-  @Test
-  void anUnknownSpiralTakesTheLawThatHitsItsEnd() throws IOException {
-    PlanElement.Spiral meant =
-        new PlanElement.Spiral(
-            new wellspan.core.align.PlanPoint(0, 0, 0), 80, 0, -1 / 200.0, SpiralLaw.BLOSS);
-    String end = meant.end().north() + " " + meant.end().east();
-    Received r =
-        read(METRE + spiral("own").replace("-5.318 79.681", end).replace("0 53.4", "0 40"));
-    assertThat(((PlanElement.Spiral) alignment(r).elements().getFirst()).law())
-        .isEqualTo(SpiralLaw.BLOSS);
-    assertThat(r.findings()).extracting(Finding::code).contains("alignment.spiral");
-  }
-
-  @Test
-  void irregularLinesAndChainsAreElementsAndTheirLevelsAProfile() throws IOException {
-    Received r =
-        read(
-            METRE
-                + "<Alignments><Alignment name=\"S\" staStart=\"100\"><CoordGeom><IrregularLine><Start>0 0 5</Start><End>10 10 6</End><PntList3D>0 0 5 0 10 7 10 10 6</PntList3D></IrregularLine>"
-                + "<Chain>A B</Chain></CoordGeom></Alignment></Alignments><CgPoints><CgPoint name=\"A\">10 10 6</CgPoint><CgPoint name=\"B\" pntRef=\"C\"/><CgPoint name=\"C\">20 10 8</CgPoint></CgPoints>");
-    assertThat(r.hasErrors()).isFalse();
-    Alignment a = alignment(r);
-    assertThat(a.elements()).hasSize(2).allMatch(PlanElement.Irregular.class::isInstance);
-    assertThat(a.length()).isEqualTo(30);
-    assertThat(a.at(5).level()).isCloseTo(6, within(1e-9));
-    assertThat(a.at(25).level()).isCloseTo(7, within(1e-9));
-    assertThat(a.at(25).north()).isCloseTo(15, within(1e-9));
   }
 
   @Test
@@ -499,20 +252,6 @@ class LandXmlReaderTest {
               assertThat(s.name()).isEqualTo("asset");
               assertThat(s.values().get("Number").show()).isEqualTo("007");
             });
-  }
-
-  @Test
-  void facesOfFourPointsBeforeTheirPointsAndWithoutArea() throws IOException {
-    Received r =
-        read(
-            METRE
-                + "<Surfaces><Surface name=\"G\"><Definition surfType=\"grid\"><Faces><F>1 2 3 4</F><F>1 1 2</F></Faces>"
-                + "<Pnts><P id=\"1\">0 0 1</P><P id=\"2\">0 10 1</P><P id=\"3\">10 10 1</P><P id=\"4\">10 0 1</P></Pnts></Definition></Surface></Surfaces>");
-    assertThat(r.hasErrors()).isFalse();
-    assertThat(surface(r).mesh().triangles()).containsExactly(0, 1, 2, 0, 2, 3);
-    assertThat(r.findings())
-        .extracting(Finding::code)
-        .contains("terrain.quads", "terrain.degenerate");
   }
 
   @ParameterizedTest

@@ -1,0 +1,56 @@
+package wellspan.app.session;
+
+import java.util.Optional;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleObjectProperty;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Position;
+
+/** Where the hand points on the stage, and what the stage is asked to show. Window's thread. */
+public final class Aim {
+  private final ObjectProperty<Optional<Position>> pointer =
+      new SimpleObjectProperty<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Optional<Position>> place =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final ReadOnlyObjectWrapper<Optional<Box>> extent =
+      new ReadOnlyObjectWrapper<>(Optional.empty());
+  private final StageMotion motion = new StageMotion();
+
+  Aim() {}
+
+  /** What the cursor points at, in shared coordinates. */
+  public ObjectProperty<Optional<Position>> pointerProperty() {
+    return pointer;
+  }
+
+  /** Asks the stage to show a place, also when it is the one it was asked for last. */
+  public void at(Position p) {
+    place.set(Optional.empty());
+    place.set(Optional.of(p));
+  }
+
+  /** Asks the stage to show an extent as large as it can; nothing if it is empty. */
+  public void at(Box box) {
+    if (!box.isEmpty()) {
+      extent.set(Optional.empty());
+      extent.set(Optional.of(box));
+    }
+  }
+
+  /** A place that the stage is asked to show. */
+  public ReadOnlyObjectProperty<Optional<Position>> placeProperty() {
+    return place.getReadOnlyProperty();
+  }
+
+  /** An extent that the stage is asked to show. */
+  public ReadOnlyObjectProperty<Optional<Box>> extentProperty() {
+    return extent.getReadOnlyProperty();
+  }
+
+  /** Told by the stage whenever it is moved by hand. */
+  public StageMotion motion() {
+    return motion;
+  }
+}

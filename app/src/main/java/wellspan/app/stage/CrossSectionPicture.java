@@ -1,0 +1,264 @@
+package wellspan.app.stage;
+
+import static wellspan.app.stage.SectionInk.FIGURE;
+import static wellspan.app.stage.SectionInk.NAME;
+import static wellspan.app.stage.SectionInk.step;
+import static wellspan.app.stage.SectionInk.text;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
+import javafx.scene.text.Font;
+import javafx.scene.text.TextAlignment;
+import wellspan.app.theme.Figures;
+import wellspan.app.theme.Theme;
+import wellspan.core.align.Chainages;
+import wellspan.core.item.Band;
+import wellspan.core.item.ItemId;
+
+/**
+ * A cross section as it is drawn: offsets to the right, levels up, in a picture of a size.
+ *
+ * @param exaggeration levels drawn so many times higher than widths
+ * @param width of the picture, pixels
+ * @param height of the picture, pixels
+ */
+record CrossSectionPicture(
+    GraphicsContext g,
+    Theme theme,
+    CrossSection section,
+    double exaggeration,
+    double width,
+    double height) {
+  static final double LEFT = 74;
+  static final double RIGHT = 30;
+  private static final double TOP = 54;
+  private static final double BOTTOM = 64;
+  private static final double PALER = 0.16;
+  private static final Font WORD = Font.font("Manrope", 12);
+
+  private double scale() {
+    double across = (width - LEFT - RIGHT) / (section.right() - section.left());
+    double up =
+        (height - TOP - BOTTOM) / Math.max(0.5, section.high() - section.low()) / exaggeration;
+    return Math.max(0.1, Math.min(across, up));
+  }
+
+  private double x(double offset) {
+    double middle = (section.left() + section.right()) / 2;
+    return (LEFT + width - RIGHT) / 2 + (offset - middle) * scale();
+  }
+
+  private double y(double level) {
+    double middle = (section.low() + section.high()) / 2;
+    return (TOP + height - BOTTOM) / 2 - (level - middle) * scale() * exaggeration;
+  }
+
+  void draw(Optional<ItemId> lead) {
+    g.save();
+    g.beginPath();
+    g.rect(LEFT, TOP - 8, width - LEFT - RIGHT, height - TOP - BOTTOM + 18);
+    g.clip();
+    grid();
+    section.cuts().forEach(c -> cut(c, lead));
+    axis();
+    g.restore();
+    scales();
+    text(
+        g,
+        section.road() + "  " + Chainages.format(section.at().chainage()),
+        LEFT,
+        20,
+        NAME,
+        theme.ink(),
+        TextAlignment.LEFT);
+    text(
+        g,
+        "levels × " + Figures.number(exaggeration, 0) + "   right is to the right, looking ahead",
+        width - RIGHT,
+        20,
+        FIGURE,
+        theme.muted(),
+        TextAlignment.RIGHT);
+    text(g, courses(), width - RIGHT, 38, WORD, theme.ink(), TextAlignment.RIGHT);
+  }
+
+  /** Names and thicknesses of what lies under the road's surface, from the top down. */
+  private String courses() {
+    List<String> out = new ArrayList<>();
+    section.cuts().stream()
+        .filter(c -> c.body() && c.thickness() > 0 && c.item().kind().stratum() == Band.PAVEMENT)
+        .sorted((a, b) -> Double.compare(highest(b), highest(a)))
+        .forEach(
+            c -> {
+              String words =
+                  c.item().name().replaceFirst(" \\(\\d+\\)$", "")
+                      + " "
+                      + Figures.number(1000 * c.thickness(), 0);
+              if (!out.contains(words)) {
+                out.add(words);
+              }
+            });
+    return out.isEmpty() ? "" : String.join(" · ", out) + " mm";
+  }
+
+  private static double highest(CrossSection.Cut c) {
+    double high = Double.NEGATIVE_INFINITY;
+    for (double[] l : c.lines()) {
+      for (int i = 1; i < l.length; i += 2) {
+        high = Math.max(high, l[i]);
+      }
+    }
+    return high;
+  }
+
+  private void cut(CrossSection.Cut c, Optional<ItemId> lead) {
+    boolean chosen = lead.filter(c.id()::equals).isPresent();
+    Color colour = shade(c);
+    if (c.body()) {
+      g.setFillRule(javafx.scene.shape.FillRule.EVEN_ODD);
+      path(c.lines());
+      g.setFill(colour);
+      g.fill();
+      g.setStroke(chosen ? theme.accent() : theme.panel());
+      g.setLineWidth(chosen ? 2.5 : 0.8);
+      g.stroke();
+    } else {
+      path(c.lines());
+      g.setStroke(
+          chosen ? theme.accent() : c.item().kind().surface() ? Theme.of(Band.GROUND) : colour);
+      g.setLineWidth(chosen ? 3 : 2);
+      g.stroke();
+    }
+  }
+
+  /** Courses of one material get paler from the top down, so that they can be told apart. */
+  private static Color shade(CrossSection.Cut c) {
+    Color colour = ItemColour.of(c.item());
+    return c.number() < 2
+        ? colour
+        : colour.interpolate(Color.WHITE, Math.min(0.5, PALER * (c.number() - 1)));
+  }
+
+  private void path(List<double[]> lines) {
+    g.beginPath();
+    for (double[] l : lines) {
+      g.moveTo(x(l[0]), y(l[1]));
+      for (int i = 2; i < l.length; i += 2) {
+        g.lineTo(x(l[i]), y(l[i + 1]));
+      }
+    }
+  }
+
+  /** The axis with its level, and how the surface falls to both sides. */
+  private void axis() {
+    double level = section.top(0);
+    if (Double.isNaN(level)) {
+      level = section.at().level();
+    }
+    g.setStroke(theme.muted());
+    g.setLineWidth(1);
+    g.setLineDashes(4, 4);
+    g.strokeLine(x(0), TOP - 6, x(0), height - BOTTOM);
+    g.setLineDashes();
+    if (Double.isFinite(level)) {
+      text(
+          g,
+          Figures.number(level, 3),
+          x(0),
+          Math.max(TOP + 2, y(level) - 34),
+          FIGURE,
+          theme.ink(),
+          TextAlignment.CENTER);
+    }
+    for (int side : new int[] {-1, 1}) {
+      crossfall(side);
+    }
+  }
+
+  private void crossfall(int side) {
+    double reach = side > 0 ? section.right() - 3 : -section.left() - 3;
+    double near = side * reach * 0.1;
+    double far = side * reach * 0.6;
+    double z1 = section.top(near);
+    double z2 = section.top(far);
+    if (reach > 1 && Double.isFinite(z1) && Double.isFinite(z2)) {
+      text(
+          g,
+          Figures.number(100 * (z2 - z1) / Math.abs(far - near), 1) + " %",
+          x(side * reach * 0.4),
+          Math.max(TOP + 2, y(Math.max(z1, z2)) - 16),
+          FIGURE,
+          theme.ink(),
+          TextAlignment.CENTER);
+    }
+  }
+
+  private void grid() {
+    g.setLineWidth(1);
+    g.setStroke(theme.line());
+    for (double o : offsets()) {
+      g.strokeLine(x(o), TOP - 6, x(o), height - BOTTOM + 6);
+    }
+    for (double z : levels()) {
+      g.strokeLine(LEFT, y(z), width - RIGHT, y(z));
+    }
+  }
+
+  private void scales() {
+    for (double o : offsets()) {
+      text(
+          g,
+          Figures.number(Math.abs(o), 0) + (o < 0 ? " left" : o > 0 ? " right" : ""),
+          x(o),
+          height - BOTTOM + 18,
+          FIGURE,
+          theme.muted(),
+          TextAlignment.CENTER);
+    }
+    for (double z : levels()) {
+      text(
+          g,
+          Figures.number(z, 1) + " m",
+          LEFT - 8,
+          y(z),
+          FIGURE,
+          theme.muted(),
+          TextAlignment.RIGHT);
+    }
+  }
+
+  private List<Double> offsets() {
+    double half = (width - LEFT - RIGHT) / scale() / 2;
+    double middle = (section.left() + section.right()) / 2;
+    return steps(middle - half, middle + half, step(90 / scale()));
+  }
+
+  private List<Double> levels() {
+    double half = (height - TOP - BOTTOM) / (scale() * exaggeration) / 2;
+    double middle = (section.low() + section.high()) / 2;
+    return steps(middle - half, middle + half, step(40 / (scale() * exaggeration)));
+  }
+
+  private static List<Double> steps(double from, double to, double step) {
+    List<Double> out = new ArrayList<>();
+    for (double v = Math.ceil(from / step) * step; v <= to; v += step) {
+      out.add(v);
+    }
+    return out;
+  }
+
+  /** The offset at a place of the picture, metres. */
+  double offset(double x) {
+    double middle = (section.left() + section.right()) / 2;
+    return middle + (x - (LEFT + width - RIGHT) / 2) / scale();
+  }
+
+  /** The level at a place of the picture, metres. */
+  double level(double y) {
+    double middle = (section.low() + section.high()) / 2;
+    return middle - (y - (TOP + height - BOTTOM) / 2) / (scale() * exaggeration);
+  }
+}

@@ -1,0 +1,218 @@
+package wellspan.app.stage;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import javafx.geometry.Point3D;
+import javafx.scene.Group;
+import javafx.scene.Node;
+import javafx.scene.image.Image;
+import javafx.scene.paint.Color;
+import javafx.scene.paint.PhongMaterial;
+import javafx.scene.shape.CullFace;
+import javafx.scene.shape.DrawMode;
+import javafx.scene.shape.MeshView;
+import javafx.scene.shape.TriangleMesh;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Theme;
+import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.Chainages;
+import wellspan.core.build.Build;
+import wellspan.core.geom.Box;
+import wellspan.core.geom.Gathering;
+import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
+import wellspan.core.picture.Texture;
+import wellspan.core.shape.Shape;
+
+/**
+ * What is seen in 3D. Its zero is the middle of the work, subtracted in double precision before
+ * anything becomes a float.
+ */
+final class SpaceContent {
+  /** With more items small ones are put together, so that the picture can be turned fluently. */
+  private static final int CROWD = 300;
+
+  private static final int FEW_TRIANGLES = 2000;
+
+  /** What lies farther from the rest is not in the picture, metres. */
+  private static final double REACH = 100_000;
+
+  private final Session session;
+  private final Group content;
+  private final SpaceLabels labels;
+  private final PictureLayer pictures = new PictureLayer();
+  private Position zero = new Position(0, 0, 0);
+  private Map<ItemId, Integer> order = Map.of();
+  private Theme theme = Theme.LIGHT;
+  private boolean edges;
+
+  /**
+   * @param content holds what is seen
+   * @param labels chainages and names over it
+   */
+  SpaceContent(Session session, Group content, SpaceLabels labels) {
+    this.session = session;
+    this.content = content;
+    this.labels = labels;
+  }
+
+  /** Makes the picture of what is visible anew; false if there is nothing. */
+  boolean rebuild(Theme inks, boolean withEdges) {
+    theme = inks;
+    edges = withEdges;
+    Build build = session.build();
+    List<Build.BuiltItem> shown =
+        build.items().values().stream().filter(i -> build.isVisible(i.id())).toList();
+    Box box = work(shown);
+    content.getChildren().clear();
+    labels.clear();
+    if (box.isEmpty()) {
+      return false;
+    }
+    Position c = box.centre();
+    zero = new Position(c.east(), c.north(), Double.isNaN(c.height()) ? 0 : c.height());
+    order = SpaceOrder.of(shown);
+    SpaceMeshes meshes = new SpaceMeshes(zero);
+    double thickness = Math.max(box.width(), box.depth()) / 700;
+    GatheredBodies gathered = new GatheredBodies(zero);
+    boolean crowded = shown.size() > CROWD;
+    for (Build.BuiltItem i : shown) {
+      boolean chosen = session.selection().ids().contains(i.id());
+      switch (i.item().shape()) {
+        case Shape.Faces f
+            when crowded
+                && f.mesh().triangleCount() <= FEW_TRIANGLES
+                && i.item().attributes().texture().isEmpty() ->
+            gathered.add(i.id(), f.mesh(), chosen ? theme.accent() : ItemColour.of(i.item()));
+        case Shape.Faces f ->
+            surface(
+                meshes,
+                i.id(),
+                f.mesh(),
+                i.item().kind().is(Kind.TERRAIN)
+                    ? Theme.of(i.item().kind().stratum())
+                    : ItemColour.of(i.item()),
+                chosen,
+                i.item().attributes().texture());
+        case Shape.Axis a ->
+            add(
+                i.id(),
+                meshes.line(a.alignment(), thickness * (chosen ? 1.6 : 1)),
+                chosen ? theme.accent() : theme.ink());
+        case Shape.Lines l ->
+            add(
+                i.id(),
+                meshes.string(l, thickness * (chosen ? 1.6 : 1)),
+                chosen ? theme.accent() : Theme.of(i.item().kind().stratum()));
+        case Shape.Picture g -> {} // it has no levels
+        case Shape.Points p ->
+            add(
+                i.id(),
+                meshes.points(p, thickness * 4),
+                chosen ? theme.accent() : Theme.of(i.item().kind().stratum()));
+      }
+    }
+    for (GatheredBodies.Gathered g : gathered.all()) {
+      add(g, g.mesh(), g.colour());
+    }
+    shown.forEach(this::label);
+    return true;
+  }
+
+  /** Extent of what is seen. */
+  Box extent() {
+    Build build = session.build();
+    return work(build.items().values().stream().filter(i -> build.isVisible(i.id())).toList());
+  }
+
+  /** Extent of what lies together; a source that is not in its place yet would leave a blank. */
+  private static Box work(List<Build.BuiltItem> items) {
+    return Gathering.of(items.stream().map(i -> i.item().bounds()).toList(), REACH);
+  }
+
+  /** Chainages along alignments, names of points. */
+  private void label(Build.BuiltItem i) {
+    switch (i.item().shape()) {
+      case Shape.Axis a -> {
+        for (double d = 0; d <= a.alignment().length(); d += SpaceMeshes.TICK_EVERY) {
+          AlignmentPoint p = a.alignment().at(d);
+          String words = Chainages.format(p.chainage());
+          labels.add(
+              inPicture(new Position(p.east(), p.north(), p.level())),
+              words.endsWith(".000") ? words.substring(0, words.length() - 4) : words,
+              "figure");
+        }
+      }
+      case Shape.Points g when g.points().size() <= 60 ->
+          g.points().forEach(p -> labels.add(inPicture(p.position()), p.name(), "name"));
+      default -> {}
+    }
+  }
+
+  Point3D inPicture(Position p) {
+    double h = Double.isNaN(p.height()) ? 0 : p.height() - zero.height();
+    return new Point3D(p.east() - zero.east(), p.north() - zero.north(), h);
+  }
+
+  private void surface(
+      SpaceMeshes meshes,
+      ItemId id,
+      Mesh mesh,
+      Color colour,
+      boolean chosen,
+      Optional<Texture> texture) {
+    Optional<Image> picture = texture.map(t -> pictures.image(t.pixels()));
+    for (TriangleMesh tile : meshes.tiles(mesh, texture)) {
+      MeshView view =
+          add(
+              id,
+              tile,
+              picture.isPresent()
+                  ? Color.WHITE
+                  : chosen
+                      ? colour.interpolate(theme.accent(), 0.12)
+                      : colour.interpolate(Color.WHITE, 0.25));
+      picture.ifPresent(p -> ((PhongMaterial) view.getMaterial()).setDiffuseMap(p));
+      if (edges) {
+        MeshView net = add(id, tile, theme.ink());
+        net.setDrawMode(DrawMode.LINE);
+        net.setMouseTransparent(true);
+      }
+    }
+  }
+
+  /**
+   * @param told the item, or the items, that the mesh shows
+   */
+  private MeshView add(Object told, TriangleMesh mesh, Color colour) {
+    MeshView view = new MeshView(mesh);
+    view.setCullFace(CullFace.NONE);
+    PhongMaterial material = new PhongMaterial(colour);
+    material.setSpecularColor(Color.BLACK);
+    view.setMaterial(material);
+    view.setUserData(told);
+    content.getChildren().add(view);
+    return view;
+  }
+
+  Position shared(Point3D p) {
+    return new Position(zero.east() + p.getX(), zero.north() + p.getY(), zero.height() + p.getZ());
+  }
+
+  /**
+   * Sets apart what would speckle through each other at this distance.
+   *
+   * @param metresPerPixel at the middle of the picture
+   */
+  void lift(double metresPerPixel, double exaggeration) {
+    for (Node n : content.getChildren()) {
+      if (n instanceof MeshView view && view.getUserData() instanceof ItemId id) {
+        double rank = order.getOrDefault(id, 0) + (view.getDrawMode() == DrawMode.LINE ? 0.5 : 0);
+        view.setTranslateZ(SpaceOrder.lift(rank, metresPerPixel) / exaggeration);
+      }
+    }
+  }
+}
