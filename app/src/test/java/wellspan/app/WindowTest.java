@@ -45,7 +45,7 @@ abstract class WindowTest extends ApplicationTest {
     Job job = Job.named("Brindle Ness");
     store.create(job);
     session = new Session(store, job, Clock.systemUTC(), Platform::runLater);
-    shell = new ShellView(session, null);
+    shell = new ShellView(session, null, null);
     stage.setScene(new Scene(shell, 1280, 780));
     shell.setTheme(Theme.LIGHT);
     stage.show();

@@ -1,5 +1,9 @@
 package wellspan.app.receive;
 
+import java.io.File;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -8,6 +12,7 @@ import javafx.scene.control.Button;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
 import javafx.scene.layout.VBox;
+import wellspan.app.session.OtherJobs;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
 import wellspan.app.theme.CardColumn;
@@ -47,8 +52,6 @@ public final class ReceiveView extends CardColumn {
               refresh();
               setVvalue(0); // where the question stands
             });
-    setOnDragOver(ReceiveView::accept);
-    setOnDragDropped(e -> drop(session, e));
     refresh();
   }
 
@@ -60,13 +63,20 @@ public final class ReceiveView extends CardColumn {
     }
   }
 
-  /** Receives what was dropped. */
-  public static void drop(Session session, DragEvent e) {
-    session
-        .receiving()
-        .receive(e.getDragboard().getFiles().stream().map(java.io.File::toPath).toList());
+  /** Receives what was dropped; the folder of a job opens. */
+  public static void drop(Session session, OtherJobs others, DragEvent e) {
+    List<Path> dropped = e.getDragboard().getFiles().stream().map(File::toPath).toList();
     e.setDropCompleted(true);
     e.consume();
+    if (dropped.size() == 1 && Files.exists(dropped.getFirst().resolve("job.json"))) {
+      try {
+        others.open(dropped.getFirst());
+      } catch (IOException cannot) {
+        session.complain(cannot.getMessage());
+      }
+      return;
+    }
+    session.receiving().receive(dropped);
   }
 
   private void refresh() {

@@ -9,6 +9,7 @@ public enum Pick {
       "Click the point that site north runs to."),
   CONTROL("Click a point or vertex that shall be a control point."),
   MARK("Click the place to mark."),
+  MEASURE("Click the points to measure between; Enter ends it."),
   OUTLINE("Click the corners of the outline one after the other; Enter ends it."),
   PAIR("Click a point of the source, then where it belongs.", "Click where this point belongs.");
 

@@ -347,6 +347,7 @@ public final class PlaceDesk {
         pick.set(Pick.NONE);
         mark(caught);
       }
+      case MEASURE -> session.measure().add(caught);
       case PAIR -> pair(at, reach);
     }
   }

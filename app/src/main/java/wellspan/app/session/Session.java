@@ -53,6 +53,8 @@ public final class Session {
   private final Selection selection = new Selection();
   private final RequirementDesk requirements = new RequirementDesk(this);
   private final MassDesk masses = new MassDesk(this);
+  private final ColourDesk colours = new ColourDesk(this);
+  private final MeasureDesk measure = new MeasureDesk();
   private final Visibility visibility = new Visibility(this);
   private final ObjectProperty<Stop> stop = new SimpleObjectProperty<>(Stop.RECEIVE);
   private final Aim aim = new Aim();
@@ -328,6 +330,16 @@ public final class Session {
   /** The work of the stop Describe. */
   public RuleDesk rules() {
     return rules;
+  }
+
+  /** By what items are coloured on the stage. */
+  public ColourDesk colours() {
+    return colours;
+  }
+
+  /** Distances, slopes and areas on the stage. */
+  public MeasureDesk measure() {
+    return measure;
   }
 
   /** What is shown and hidden. */

@@ -7,6 +7,9 @@ public interface WindowActions {
   /** Chooses a file that came back from a receiver, to compare it with what was sent. */
   void chooseReturned(String delivery);
 
+  /** Shows the first screen in a window of its own: recent jobs, a new one. */
+  void openAnotherJob();
+
   void toggleFindings();
 
   void toggleTheme();

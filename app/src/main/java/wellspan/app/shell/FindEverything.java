@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
+import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
 import wellspan.app.stage.StageView;
@@ -75,6 +76,8 @@ final class FindEverything {
     out.add(
         action("Receive files", "Ctrl+R", "import open add design drawing", window::chooseFiles));
     out.add(action("Save the job", "Ctrl+S", "store", session::save));
+    out.add(
+        action("Another job", "Ctrl+O", "open new recent start folder", window::openAnotherJob));
     out.add(action("Undo", "Ctrl+Z", "back", session::undo));
     out.add(action("Redo", "Ctrl+Shift+Z", "again", session::redo));
     for (Stop s : Stop.values()) {
@@ -134,6 +137,12 @@ final class FindEverything {
     out.add(
         action("Peel the top stratum away", "[", "hide", () -> session.visibility().peel(true)));
     out.add(action("Put the stratum back", "]", "show", () -> session.visibility().peel(false)));
+    out.add(
+        action(
+            "Measure",
+            "D",
+            "distance slope area bearing length rise",
+            () -> session.place().pickProperty().set(Pick.MEASURE)));
     out.add(action("Light or dark", "Ctrl+T", "theme colours", window::toggleTheme));
     out.add(action("Keys", "F1", "help shortcuts", window::showShortcuts));
     for (Class<? extends Operation> o : operations()) {

@@ -22,6 +22,7 @@ import wellspan.app.place.PlaceView;
 import wellspan.app.place.ReadingCard;
 import wellspan.app.receive.ReceiveView;
 import wellspan.app.session.DescribeCard;
+import wellspan.app.session.OtherJobs;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
@@ -40,6 +41,7 @@ public final class ShellView extends StackPane implements WindowActions {
 
   private final Session session;
   private final HostServices services;
+  private final OtherJobs others;
   private final RouteView route;
   private final StrataView strata;
   private final DocketView docket;
@@ -62,9 +64,13 @@ public final class ShellView extends StackPane implements WindowActions {
   private Theme theme = Theme.LIGHT;
   private boolean proofOnStage;
 
-  public ShellView(Session session, HostServices services) {
+  /**
+   * @param others opens other jobs
+   */
+  public ShellView(Session session, HostServices services, OtherJobs others) {
     this.session = session;
     this.services = services;
+    this.others = others;
     route = new RouteView(session, this);
     strata = new StrataView(session);
     docket = new DocketView(session);
@@ -116,7 +122,7 @@ public final class ShellView extends StackPane implements WindowActions {
         KeyEvent.KEY_PRESSED,
         new WindowKeys(session, this, stage, strata, docket, findings, shortcuts)::key);
     setOnDragOver(ReceiveView::accept);
-    setOnDragDropped(e -> ReceiveView.drop(session, e));
+    setOnDragDropped(e -> ReceiveView.drop(session, others, e));
     showStop();
   }
 
@@ -225,6 +231,11 @@ public final class ShellView extends StackPane implements WindowActions {
     if (file != null) {
       session.deliveries().compare(delivery, file.toPath());
     }
+  }
+
+  @Override
+  public void openAnotherJob() {
+    others.showStart();
   }
 
   @Override

@@ -63,6 +63,7 @@ record WindowKeys(
       }
       case Y -> session.redo();
       case S -> session.save();
+      case O -> Platform.runLater(window::openAnotherJob);
       case R -> Platform.runLater(window::chooseFiles);
       case F -> window.toggleFindings();
       case K -> window.showFind();
@@ -118,11 +119,13 @@ record WindowKeys(
               .or(() -> session.aim().pointerProperty().get())
               .ifPresent(p -> session.place().mark(session.readingAt(p).shared()));
       case ENTER -> {
-        if (session.place().pickProperty().get() != Pick.OUTLINE) {
+        Pick pick = session.place().pickProperty().get();
+        if (pick != Pick.OUTLINE && pick != Pick.MEASURE) {
           return false;
         }
         session.place().pickProperty().set(Pick.NONE);
       }
+      case D -> togglePick(Pick.MEASURE);
       case OPEN_BRACKET -> session.visibility().peel(true);
       case CLOSE_BRACKET -> session.visibility().peel(false);
       case SPACE -> {
@@ -153,6 +156,9 @@ record WindowKeys(
     } else if (session.place().pickProperty().get() != Pick.NONE) {
       if (session.place().pickProperty().get() == Pick.OUTLINE) {
         session.shape().outlineProperty().set(List.of());
+      }
+      if (session.place().pickProperty().get() == Pick.MEASURE) {
+        session.measure().clear();
       }
       session.place().pickProperty().set(Pick.NONE);
     } else if (session.place().probeProperty().get().isPresent()) {

@@ -136,7 +136,7 @@ record CrossSectionPicture(
 
   /** Courses of one material get paler from the top down, so that they can be told apart. */
   private static Color shade(CrossSection.Cut c) {
-    Color colour = ItemColour.of(c.item());
+    Color colour = ItemColour.ofItsOwn(c.item());
     return c.number() < 2
         ? colour
         : colour.interpolate(Color.WHITE, Math.min(0.5, PALER * (c.number() - 1)));

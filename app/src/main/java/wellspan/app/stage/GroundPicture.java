@@ -62,6 +62,7 @@ final class GroundPicture {
   void draw(
       GraphicsContext g, PlanWindow window, Theme theme, TerrainLayer terrain, SeenItems seen) {
     Build b = session.build();
+    ItemColour colours = new ItemColour(session.colours().colouring());
     Optional<ShapeDesk.Comparison> compared =
         session.stopProperty().get() == Stop.SHAPE
             ? session.shape().comparisonProperty().get()
@@ -72,14 +73,14 @@ final class GroundPicture {
       }
     }
     if (compared.isEmpty()) {
-      SmallBodies bodies = new SmallBodies(g, window, theme);
+      SmallBodies bodies = new SmallBodies(g, window, theme, colours);
       Set<ItemId> chosen = session.selection().ids();
       seen.inSight(
           window,
           g.getCanvas().getHeight(),
           i -> {
             if (SmallBodies.takes(i.item(), seen.crowded())) {
-              bodies.draw(i.item(), chosen.contains(i.id()));
+              bodies.draw(i, chosen.contains(i.id()));
             }
           });
     }
@@ -92,11 +93,13 @@ final class GroundPicture {
             .triangles()
             .ifPresent(
                 m -> {
-                  if (cover) {
+                  if (colours.asked(i).isPresent()) {
+                    terrain.draw(m, new SurfaceLook.Tint(colours.rgb(i)));
+                  } else if (cover) {
                     int rgb = Finish.colour(i.item().attributes().material());
                     terrain.draw(m, new SurfaceLook.Tint(rgb));
                   } else if (!i.item().kind().surface()) {
-                    terrain.draw(m, new SurfaceLook.Tint(ItemColour.rgb(i.item())));
+                    terrain.draw(m, new SurfaceLook.Tint(colours.rgb(i)));
                     return;
                   }
                   terrain.draw(m, look(theme));

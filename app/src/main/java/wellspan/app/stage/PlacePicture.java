@@ -358,6 +358,29 @@ final class PlacePicture {
     g.strokeRect(x, y, width, height);
   }
 
+  /** The places that are measured between, and the line through them. */
+  void measured(List<Position> places) {
+    g.setStroke(theme.accent());
+    g.setLineWidth(2);
+    for (int i = 0; i < places.size(); i++) {
+      double x = w.x(places.get(i).east());
+      double y = w.y(places.get(i).north());
+      if (i > 0) {
+        g.strokeLine(w.x(places.get(i - 1).east()), w.y(places.get(i - 1).north()), x, y);
+      }
+      g.setFill(theme.paper());
+      g.fillOval(x - 4, y - 4, 8, 8);
+      g.strokeOval(x - 4, y - 4, 8, 8);
+    }
+    if (places.size() > 2) {
+      Position a = places.getFirst();
+      Position z = places.getLast();
+      g.setLineDashes(5, 5);
+      g.strokeLine(w.x(z.east()), w.y(z.north()), w.x(a.east()), w.y(a.north()));
+      g.setLineDashes();
+    }
+  }
+
   /** The place that is being read. */
   void probe(Position p) {
     double x = w.x(p.east());

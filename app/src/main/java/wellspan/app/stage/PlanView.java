@@ -60,6 +60,8 @@ public final class PlanView extends Pane {
     session.buildProperty().addListener((o, a, b) -> buildChanged(b));
     session.selection().idsProperty().addListener(redraw);
     session.stopProperty().addListener(redraw);
+    session.colours().byProperty().addListener(redraw);
+    session.measure().placesProperty().addListener(redraw);
     session.deliveries().runsProperty().addListener(redraw);
     session.deliveries().returnedProperty().addListener(redraw);
     session
@@ -252,6 +254,7 @@ public final class PlanView extends Pane {
       ground.legend(ink);
     }
     session.place().probeProperty().get().ifPresent(place::probe);
+    place.measured(session.measure().placesProperty().get());
     compared.ifPresent(c -> new ProofPicture(ink).lines(c));
     furniture.scaleBar();
     place.north(placing ? session.place().north() : Optional.empty());

@@ -3,6 +3,7 @@ package wellspan.app.stage;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import wellspan.app.theme.Theme;
+import wellspan.core.build.Build;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.MeshEdges;
@@ -25,11 +26,13 @@ final class SmallBodies {
   private final GraphicsContext g;
   private final PlanWindow window;
   private final Theme theme;
+  private final ItemColour colours;
 
-  SmallBodies(GraphicsContext g, PlanWindow window, Theme theme) {
+  SmallBodies(GraphicsContext g, PlanWindow window, Theme theme, ItemColour colours) {
     this.g = g;
     this.window = window;
     this.theme = theme;
+    this.colours = colours;
   }
 
   /**
@@ -42,10 +45,11 @@ final class SmallBodies {
         && item.triangles().filter(m -> m.triangleCount() <= FEW_TRIANGLES).isPresent();
   }
 
-  void draw(Item item, boolean chosen) {
+  void draw(Build.BuiltItem built, boolean chosen) {
+    Item item = built.item();
     Mesh m = item.triangles().orElseThrow();
     Box b = item.bounds();
-    Color colour = chosen ? theme.accent() : ItemColour.of(item);
+    Color colour = chosen ? theme.accent() : colours.of(built);
     g.setFill(colour);
     double x = window.x(b.minE()), y = window.y(b.maxN());
     double w = b.width() / window.metresPerPixel(), h = b.depth() / window.metresPerPixel();

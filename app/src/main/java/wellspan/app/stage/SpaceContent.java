@@ -1,5 +1,6 @@
 package wellspan.app.stage;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,13 +15,16 @@ import javafx.scene.shape.DrawMode;
 import javafx.scene.shape.MeshView;
 import javafx.scene.shape.TriangleMesh;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Figures;
 import wellspan.app.theme.Theme;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
 import wellspan.core.build.Build;
+import wellspan.core.cut.HalfSpace;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Gathering;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
@@ -37,6 +41,9 @@ final class SpaceContent {
 
   private static final int FEW_TRIANGLES = 2000;
 
+  /** More points than that are a survey, which must not hide what was made of it. */
+  private static final int MANY_POINTS = 500;
+
   /** What lies farther from the rest is not in the picture, metres. */
   private static final double REACH = 100_000;
 
@@ -48,6 +55,8 @@ final class SpaceContent {
   private Map<ItemId, Integer> order = Map.of();
   private Theme theme = Theme.LIGHT;
   private boolean edges;
+  private boolean grid = true;
+  private List<HalfSpace> cuts = List.of();
 
   /**
    * @param content holds what is seen
@@ -79,6 +88,7 @@ final class SpaceContent {
     double thickness = Math.max(box.width(), box.depth()) / 700;
     GatheredBodies gathered = new GatheredBodies(zero);
     boolean crowded = shown.size() > CROWD;
+    ItemColour colours = new ItemColour(session.colours().colouring());
     for (Build.BuiltItem i : shown) {
       boolean chosen = session.selection().ids().contains(i.id());
       switch (i.item().shape()) {
@@ -86,32 +96,30 @@ final class SpaceContent {
             when crowded
                 && f.mesh().triangleCount() <= FEW_TRIANGLES
                 && i.item().attributes().texture().isEmpty() ->
-            gathered.add(i.id(), f.mesh(), chosen ? theme.accent() : ItemColour.of(i.item()));
+            gathered.add(i.id(), kept(f.mesh()), chosen ? theme.accent() : colours.of(i));
         case Shape.Faces f ->
             surface(
                 meshes,
                 i.id(),
-                f.mesh(),
-                i.item().kind().is(Kind.TERRAIN)
+                kept(f.mesh()),
+                i.item().kind().is(Kind.TERRAIN) && colours.asked(i).isEmpty()
                     ? Theme.of(i.item().kind().stratum())
-                    : ItemColour.of(i.item()),
+                    : colours.of(i),
                 chosen,
-                i.item().attributes().texture());
-        case Shape.Axis a ->
+                colours.asked(i).isEmpty() ? i.item().attributes().texture() : Optional.empty());
+        case Shape.Axis a when cuts.isEmpty() ->
             add(
                 i.id(),
                 meshes.line(a.alignment(), thickness * (chosen ? 1.6 : 1)),
                 chosen ? theme.accent() : theme.ink());
+        case Shape.Axis a -> lines(meshes, i, List.of(a.line()), thickness, theme.ink());
         case Shape.Lines l ->
-            add(
-                i.id(),
-                meshes.string(l, thickness * (chosen ? 1.6 : 1)),
-                chosen ? theme.accent() : Theme.of(i.item().kind().stratum()));
+            lines(meshes, i, l.lines(), thickness, Theme.of(i.item().kind().stratum()));
         case Shape.Picture g -> {} // it has no levels
         case Shape.Points p ->
             add(
                 i.id(),
-                meshes.points(p, thickness * 4),
+                meshes.points(kept(p), thickness * (p.pointCount() > MANY_POINTS ? 0.5 : 4)),
                 chosen ? theme.accent() : Theme.of(i.item().kind().stratum()));
       }
     }
@@ -119,7 +127,99 @@ final class SpaceContent {
       add(g, g.mesh(), g.colour());
     }
     shown.forEach(this::label);
+    ground(meshes, box, thickness / 2);
+    measured(meshes, thickness);
     return true;
+  }
+
+  private void lines(
+      SpaceMeshes meshes, Build.BuiltItem i, List<Polyline> whole, double thickness, Color colour) {
+    List<Polyline> left = whole;
+    for (HalfSpace c : cuts) {
+      left = left.stream().flatMap(l -> c.of(l).stream()).toList();
+    }
+    boolean chosen = session.selection().ids().contains(i.id());
+    if (!left.isEmpty()) {
+      add(
+          i.id(),
+          meshes.string(new Shape.Lines(left), thickness * (chosen ? 1.6 : 1)),
+          chosen ? theme.accent() : colour);
+    }
+  }
+
+  private Shape.Points kept(Shape.Points all) {
+    return cuts.isEmpty()
+        ? all
+        : new Shape.Points(all.points().stream().filter(p -> keeps(p.position())).toList());
+  }
+
+  private boolean keeps(Position p) {
+    return cuts.stream().allMatch(c -> c.keeps(p));
+  }
+
+  /** The part of a mesh that is not cut away. */
+  private Mesh kept(Mesh whole) {
+    Mesh m = whole;
+    for (HalfSpace c : cuts) {
+      m = c.of(m);
+    }
+    return m;
+  }
+
+  /** Shows only what lies on the near side of some planes. */
+  void setCuts(List<HalfSpace> planes) {
+    cuts = List.copyOf(planes);
+  }
+
+  /** A grid under everything, its lines at round coordinates, and where north is. */
+  private void ground(SpaceMeshes meshes, Box box, double thickness) {
+    if (!grid) {
+      return;
+    }
+    double step = SectionInk.step(Math.max(box.width(), box.depth()) / 12);
+    double low = box.hasLevels() ? box.minH() - 0.02 * Math.max(box.width(), box.depth()) : 0;
+    double west = Math.floor(box.minE() / step) * step;
+    double east = Math.ceil(box.maxE() / step) * step;
+    double south = Math.floor(box.minN() / step) * step;
+    double north = Math.ceil(box.maxN() / step) * step;
+    List<Polyline> lines = new ArrayList<>();
+    for (double e = west; e <= east + step / 2; e += step) {
+      lines.add(new Polyline(new double[] {e, south, low, e, north, low}));
+    }
+    for (double n = south; n <= north + step / 2; n += step) {
+      lines.add(new Polyline(new double[] {west, n, low, east, n, low}));
+    }
+    MeshView net = add("grid", meshes.string(new Shape.Lines(lines), thickness), theme.line());
+    net.setMouseTransparent(true);
+    double middle = (west + east) / 2;
+    labels.add(inPicture(new Position(middle, north + step / 2, low)), "N ↑", "name");
+    labels.add(
+        inPicture(new Position(east, south - step / 3, low)),
+        "grid " + Figures.number(step, step < 1 ? 1 : 0) + " m",
+        "figure");
+  }
+
+  private void measured(SpaceMeshes meshes, double thickness) {
+    List<Position> places = session.measure().placesProperty().get();
+    if (places.size() < 2) {
+      return;
+    }
+    double[] xyz = new double[3 * places.size()];
+    for (int i = 0; i < places.size(); i++) {
+      xyz[3 * i] = places.get(i).east();
+      xyz[3 * i + 1] = places.get(i).north();
+      xyz[3 * i + 2] = places.get(i).height();
+    }
+    MeshView line =
+        add(
+            "measured",
+            meshes.string(new Shape.Lines(List.of(new Polyline(xyz))), thickness),
+            theme.accent());
+    line.setMouseTransparent(true);
+  }
+
+  void setGrid(boolean shown) {
+    grid = shown;
   }
 
   /** Extent of what is seen. */
@@ -139,6 +239,9 @@ final class SpaceContent {
       case Shape.Axis a -> {
         for (double d = 0; d <= a.alignment().length(); d += SpaceMeshes.TICK_EVERY) {
           AlignmentPoint p = a.alignment().at(d);
+          if (!keeps(new Position(p.east(), p.north(), p.level()))) {
+            continue;
+          }
           String words = Chainages.format(p.chainage());
           labels.add(
               inPicture(new Position(p.east(), p.north(), p.level())),
@@ -147,7 +250,7 @@ final class SpaceContent {
         }
       }
       case Shape.Points g when g.points().size() <= 60 ->
-          g.points().forEach(p -> labels.add(inPicture(p.position()), p.name(), "name"));
+          kept(g).points().forEach(p -> labels.add(inPicture(p.position()), p.name(), "name"));
       default -> {}
     }
   }

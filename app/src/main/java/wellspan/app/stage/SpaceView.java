@@ -26,9 +26,11 @@ import javafx.scene.text.TextAlignment;
 import javafx.scene.transform.Scale;
 import javafx.scene.transform.Transform;
 import javafx.scene.transform.TransformChangedEvent;
+import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
+import wellspan.core.cut.HalfSpace;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
@@ -88,6 +90,8 @@ public final class SpaceView extends StackPane {
     }
     session.buildProperty().addListener((o, a, b) -> changed());
     session.selection().idsProperty().addListener((o, a, b) -> changed());
+    session.colours().byProperty().addListener((o, a, b) -> changed());
+    session.measure().placesProperty().addListener((o, a, b) -> changed());
     visibleProperty().addListener((o, a, b) -> rebuildIfShown());
     session.aim().placeProperty().addListener((o, a, b) -> b.ifPresent(this::look));
     session.aim().extentProperty().addListener((o, a, b) -> b.ifPresent(x -> look(x.centre())));
@@ -121,6 +125,17 @@ public final class SpaceView extends StackPane {
 
   public void setEdges(boolean shown) {
     edges = shown;
+    changed();
+  }
+
+  void setGrid(boolean shown) {
+    things.setGrid(shown);
+    changed();
+  }
+
+  /** Shows only what lies on the near side of some planes. */
+  void setCuts(List<HalfSpace> planes) {
+    things.setCuts(planes);
     changed();
   }
 
@@ -217,6 +232,10 @@ public final class SpaceView extends StackPane {
     if (Math.hypot(e.getX() - pressX, e.getY() - pressY) <= 3
         && e.getButton() == MouseButton.PRIMARY) {
       Node n = e.getPickResult().getIntersectedNode();
+      if (session.place().pickProperty().get() == Pick.MEASURE) {
+        position(e.getPickResult()).ifPresent(session.measure()::add);
+        return;
+      }
       if (e.isShiftDown()) {
         session.place().probeProperty().set(position(e.getPickResult()));
         return;

@@ -15,6 +15,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
@@ -51,6 +52,8 @@ public final class StageView extends StackPane {
   private final HBox spaceOptions;
   private final HBox crossOptions;
   private final HBox sectionOptions;
+  private final VBox corner;
+  private final CutChoice cut;
   private Picture shown = Picture.PLAN;
 
   public StageView(Session session) {
@@ -81,17 +84,27 @@ public final class StageView extends StackPane {
       tabs.getChildren().add(b);
     }
     planStyles = styles();
+    cut = new CutChoice(session, space);
     spaceOptions = spaceOptions();
     crossOptions = crossOptions();
     planOptions = planOptions();
     sectionOptions = new MassChoice(session, section::setMasses);
     HBox bar =
-        new HBox(8, tabs, planStyles, planOptions, spaceOptions, crossOptions, sectionOptions);
+        new HBox(8, tabs, planStyles, planOptions, spaceOptions, cut, crossOptions, sectionOptions);
     bar.setAlignment(Pos.CENTER_LEFT);
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     StackPane.setAlignment(bar, Pos.TOP_LEFT);
     StackPane.setMargin(bar, new Insets(12, 0, 0, 16));
-    getChildren().addAll(halves, cutMark, space, section, bar, new PickPrompt(session));
+    corner = new VBox(8, new MeasureCard(session), new ColourChoice(session));
+    corner.setAlignment(Pos.BOTTOM_RIGHT);
+    corner.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    corner.setPickOnBounds(false);
+    StackPane.setAlignment(corner, Pos.BOTTOM_RIGHT);
+    StackPane.setMargin(corner, new Insets(0, 16, 12, 0));
+    StackPane.setAlignment(cut.along(), Pos.TOP_LEFT);
+    StackPane.setMargin(cut.along(), new Insets(52, 0, 0, 16));
+    getChildren()
+        .addAll(halves, cutMark, space, section, bar, cut.along(), corner, new PickPrompt(session));
     show(Picture.PLAN);
   }
 
@@ -168,19 +181,32 @@ public final class StageView extends StackPane {
     HBox h = segments();
     ToggleButton edges = segment("Edges", null);
     edges.setOnAction(e -> space.setEdges(edges.isSelected()));
-    h.getChildren().add(edges);
-    ToggleGroup group = new ToggleGroup();
-    for (int factor : new int[] {1, 2, 5}) {
-      ToggleButton b = segment("levels × " + factor, group);
-      b.setSelected(factor == 1);
-      b.setOnAction(
-          e -> {
-            b.setSelected(true);
-            space.setExaggeration(factor);
-          });
-      h.getChildren().add(b);
-    }
-    return h;
+    ToggleButton grid = segment("Grid", null);
+    grid.setSelected(true);
+    grid.setOnAction(e -> space.setGrid(grid.isSelected()));
+    h.getChildren().addAll(edges, grid);
+    ComboBox<Integer> levels = new ComboBox<>();
+    levels.setId("space-levels");
+    levels.setAccessibleText("Levels shown so many times higher");
+    levels.getItems().setAll(1, 2, 5, 10);
+    levels.setValue(1);
+    levels.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Integer factor) {
+            return "levels × " + factor;
+          }
+
+          @Override
+          public Integer fromString(String words) {
+            return null;
+          }
+        });
+    levels.setPrefWidth(112);
+    levels.setOnAction(e -> space.setExaggeration(levels.getValue()));
+    HBox all = new HBox(8, h, levels);
+    all.setAlignment(Pos.CENTER_LEFT);
+    return all;
   }
 
   private HBox crossOptions() {
@@ -236,6 +262,9 @@ public final class StageView extends StackPane {
     visible(planStyles, p == Picture.PLAN);
     visible(planOptions, p == Picture.PLAN);
     visible(spaceOptions, p == Picture.SPACE && space.isPossible());
+    visible(cut, p == Picture.SPACE && space.isPossible());
+    visible(corner, p == Picture.PLAN || p == Picture.SPACE);
+    cut.setShown(p == Picture.SPACE);
   }
 
   private static void visible(Node n, boolean shown) {

@@ -26,6 +26,11 @@ public final class AtomicFile {
 
   /** Writes text beside the target, syncs it and renames it. */
   public static void write(Path target, String text) throws IOException {
+    write(target, text.getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** The same with bytes. */
+  public static void write(Path target, byte[] content) throws IOException {
     Path fresh = fresh(target);
     try {
       try (FileChannel out =
@@ -34,7 +39,7 @@ public final class AtomicFile {
               StandardOpenOption.CREATE,
               StandardOpenOption.TRUNCATE_EXISTING,
               StandardOpenOption.WRITE)) {
-        ByteBuffer bytes = ByteBuffer.wrap(text.getBytes(StandardCharsets.UTF_8));
+        ByteBuffer bytes = ByteBuffer.wrap(content);
         while (bytes.hasRemaining()) {
           out.write(bytes);
         }

@@ -1,0 +1,33 @@
+package wellspan.app.start;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.stream.Stream;
+import wellspan.core.job.JobException;
+
+/** The demo job, copied to a folder of its own, so that nothing done to it comes back. */
+final class DemoJob {
+  private DemoJob() {}
+
+  static Path fresh() throws IOException {
+    Path from = Path.of(System.getProperty("wellspan.demo", "demo")).resolve("job");
+    if (!Files.exists(from.resolve("job.json"))) {
+      throw new JobException("The demo job is not at " + from + ". Install again.");
+    }
+    Path to = Files.createTempDirectory("wellspan-demo").resolve("Brindle Ness");
+    try (Stream<Path> all = Files.walk(from)) {
+      for (Path p : all.toList()) {
+        Path relative = from.relativize(p);
+        boolean made =
+            relative.startsWith("out")
+                || relative.startsWith("receipts")
+                || relative.startsWith("cache");
+        if (!made) {
+          Files.copy(p, to.resolve(relative.toString()));
+        }
+      }
+    }
+    return to;
+  }
+}

@@ -1,0 +1,168 @@
+package wellspan.app.start;
+
+import java.io.IOException;
+import java.nio.file.AccessDeniedException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.Optional;
+import javafx.application.HostServices;
+import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
+import javafx.scene.Scene;
+import javafx.scene.control.Alert;
+import javafx.scene.control.ButtonBar;
+import javafx.scene.control.ButtonType;
+import javafx.stage.Stage;
+import javafx.stage.WindowEvent;
+import wellspan.app.session.Session;
+import wellspan.app.shell.ShellView;
+import wellspan.app.theme.Theme;
+import wellspan.core.job.JobLock;
+import wellspan.core.job.JobStore;
+
+/** A window with its job, and the right to change it. */
+final class JobWindow {
+  private final JobStore store;
+  private final JobWindows windows;
+  private final Session session;
+  private final ShellView shell;
+  private final Optional<String> held;
+  private Optional<JobLock> lock = Optional.empty();
+  private Stage stage;
+
+  JobWindow(JobStore store, HostServices services, JobWindows windows) throws IOException {
+    this.store = store;
+    this.windows = windows;
+    held = takeLock();
+    session = new Session(store, store.open(), Clock.systemUTC(), Platform::runLater);
+    shell = new ShellView(session, services, windows);
+  }
+
+  Path folder() {
+    return store.folder();
+  }
+
+  ShellView shell() {
+    return shell;
+  }
+
+  void toFront() {
+    stage.toFront();
+  }
+
+  void show(Stage in, Scene scene) throws IOException {
+    stage = in;
+    stage.setScene(scene);
+    shell.setTheme(Theme.LIGHT);
+    stage.setMinWidth(1080);
+    stage.setMinHeight(640);
+    stage
+        .titleProperty()
+        .bind(
+            Bindings.createStringBinding(
+                this::title,
+                session.historyProperty(),
+                session.unsavedProperty(),
+                session.lookingOnlyProperty()));
+    stage.show();
+    if (held.isPresent()) {
+      session.lookOnly(held.get());
+    } else if (!store.notUnderstood().isEmpty()) {
+      session.lookOnly(
+          "The job file holds what this Wellspan does not understand: "
+              + String.join("; ", store.notUnderstood())
+              + ". It can be looked at and delivered; it is not changed. Update Wellspan, or mend the file.");
+    } else {
+      store.recoverable().ifPresent(session::recover);
+    }
+    session.load();
+    session
+        .unsavedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                takePicture();
+              }
+            });
+    stage.setOnCloseRequest(this::asked);
+    stage.setOnHidden(e -> closed());
+  }
+
+  private String title() {
+    return session.job().name()
+        + (session.isLookingOnly() ? " (for looking only)" : "")
+        + (session.unsavedProperty().get() ? " (not saved)" : "")
+        + " – Wellspan";
+  }
+
+  /** Takes the right to change the job; says who has it if somebody else does. */
+  private Optional<String> takeLock() throws IOException {
+    try {
+      lock = Optional.of(JobLock.take(store.folder(), "the Wellspan window", Clock.systemUTC()));
+      return Optional.empty();
+    } catch (JobLock.HeldException e) {
+      return Optional.of(e.getMessage());
+    } catch (AccessDeniedException e) {
+      return Optional.of(
+          "The job's folder "
+              + store.folder()
+              + " cannot be written. The job can be looked at; copy it to a folder of your own to change it.");
+    }
+  }
+
+  void letGo() throws IOException {
+    if (lock.isPresent()) {
+      lock.get().close();
+      lock = Optional.empty();
+    }
+  }
+
+  private void asked(WindowEvent e) {
+    if (session.unsavedProperty().get() && !mayClose()) {
+      e.consume();
+      return;
+    }
+    takePicture();
+  }
+
+  private void takePicture() {
+    if (lock.isPresent() && shell.stage().plan().isVisible()) {
+      try {
+        JobPicture.take(store.folder(), shell.stage().plan());
+      } catch (IOException cannot) {
+        System.err.println("No picture of the job: " + cannot.getMessage());
+      }
+    }
+  }
+
+  private void closed() {
+    session.work().cancel();
+    windows.closed(this);
+    try {
+      letGo();
+    } catch (IOException e) {
+      System.err.println("The job's lock could not be given back: " + e.getMessage());
+    }
+  }
+
+  /** Asks what to do with unsaved edits; false if the window is to stay. */
+  private boolean mayClose() {
+    ButtonType save = new ButtonType("Save and close", ButtonBar.ButtonData.YES);
+    ButtonType drop = new ButtonType("Close without saving", ButtonBar.ButtonData.NO);
+    ButtonType stay = new ButtonType("Stay", ButtonBar.ButtonData.CANCEL_CLOSE);
+    Alert ask =
+        new Alert(Alert.AlertType.NONE, "The job has edits that are not saved.", save, drop, stay);
+    ask.initOwner(stage);
+    ask.setTitle("Wellspan");
+    ButtonType answer = ask.showAndWait().orElse(stay);
+    if (answer == save) {
+      session.save();
+      return !session.unsavedProperty().get();
+    }
+    if (answer == drop) {
+      session.discardUnsaved();
+      return true;
+    }
+    return false;
+  }
+}

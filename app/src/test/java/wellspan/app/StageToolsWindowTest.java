@@ -1,0 +1,100 @@
+package wellspan.app;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.ButtonBase;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.Slider;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+import wellspan.app.session.Pick;
+import wellspan.app.stage.StageView;
+import wellspan.core.colouring.ColourBy;
+import wellspan.core.geom.Position;
+
+/** Measuring, colours by what items say, and cutting open, as a user does it. */
+class StageToolsWindowTest extends WindowTest {
+  private void click(double e, double n) {
+    interact(() -> session.place().clicked(new Position(e, n, 5), 0.001));
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  @Test
+  void distancesAndAreasAreMeasuredAndCopied() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    push(KeyCode.D);
+    assertThat(session.place().pickProperty().get()).isEqualTo(Pick.MEASURE);
+    click(412_300, 6_534_700);
+    assertThat(lookup("#measured").query().isVisible()).as("one place is no distance").isFalse();
+    click(412_303, 6_534_704);
+    assertThat(card("#measured")).contains("5.000 m").contains("36.8699°");
+    click(412_300, 6_534_704);
+    assertThat(card("#measured")).contains("6.00 m²");
+    push(KeyCode.ENTER);
+    assertThat(session.place().pickProperty().get()).isEqualTo(Pick.NONE);
+    assertThat(lookup("#measured").query().isVisible()).as("the figures stay").isTrue();
+    press("#measured", "Copy");
+    String copied = callOnWindow(() -> Clipboard.getSystemClipboard().getString());
+    assertThat(copied).contains("area in plan\t6.00 m²");
+    press("#measured", "Clear");
+    assertThat(session.measure().placesProperty().get()).isEmpty();
+  }
+
+  private String callOnWindow(java.util.concurrent.Callable<String> what) throws Exception {
+    return WaitForAsyncUtils.asyncFx(what).get();
+  }
+
+  private void press(String card, String words) {
+    ButtonBase button =
+        lookup(card).query().lookupAll(".button").stream()
+            .map(ButtonBase.class::cast)
+            .filter(b -> b.getText().equals(words))
+            .findFirst()
+            .orElseThrow();
+    interact(button::fire);
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  @Test
+  void aLegendTellsTheColoursAndSelects() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    receive(DEMO.resolve("survey/control.csv"));
+    assertThat(lookup("#colour-legend").query().isVisible()).isFalse();
+    interact(() -> session.colours().byProperty().set(Optional.of(new ColourBy.Source())));
+    WaitForAsyncUtils.waitForFxEvents();
+    List<String> lines =
+        lookup("#colour-legend").query().lookupAll(".legend-line").stream()
+            .map(n -> ((Labeled) n).getAccessibleText())
+            .toList();
+    assertThat(lines).anyMatch(l -> l.startsWith("control, 1 items"));
+    ButtonBase first =
+        (ButtonBase) lookup("#colour-legend").query().lookupAll(".legend-line").iterator().next();
+    interact(first::fire);
+    assertThat(session.selection().ids())
+        .hasSize(session.colours().colouring().orElseThrow().entries().getFirst().items().size());
+  }
+
+  @Test
+  @SuppressWarnings("unchecked")
+  void theWorkIsCutOpenAcrossTheRoad() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    interact(() -> shell.stage().show(StageView.Picture.SPACE));
+    ComboBox<String> cut = lookup("#space-cut").queryAs(ComboBox.class);
+    interact(() -> session.selection().choose(List.of()));
+    interact(() -> cut.setValue("Box round selection"));
+    assertThat(cut.getValue()).as("there is nothing to go round").isEqualTo("Whole");
+    assertThat(text("#message")).contains("Select what the box is to go round");
+    interact(() -> cut.setValue("Cut across"));
+    WaitForAsyncUtils.waitForFxEvents();
+    Slider along = lookup("#space-cut-along").queryAs(Slider.class);
+    assertThat(along.getMax()).isGreaterThan(1000);
+    assertThat(lookup("#space-cut-along").query().isVisible()).isTrue();
+    interact(() -> along.setValue(100));
+    assertThat(text("#space-cut-chainage")).isEqualTo("0+100.000");
+  }
+}
