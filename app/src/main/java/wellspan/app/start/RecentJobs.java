@@ -4,6 +4,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.prefs.BackingStoreException;
 import java.util.prefs.Preferences;
 
 /**
@@ -52,5 +53,10 @@ final class RecentJobs {
       }
     }
     store().put(KEY, s.toString());
+    try {
+      store().flush(); // other windows of other processes read it too
+    } catch (BackingStoreException e) {
+      System.err.println("The list of recent jobs could not be kept: " + e.getMessage());
+    }
   }
 }

@@ -55,14 +55,14 @@ final class StartView extends BorderPane {
 
   private Node left() {
     name.setId("job-name");
-    name.setPromptText("for example Harbour road, phase 2");
     name.textProperty().addListener((o, a, b) -> showWhere());
     Button choose = Parts.button("In another folder …", "plain", this::chooseFolder);
     Button start = Parts.button("Start the job", "primary", this::start);
     start.setId("start-job");
     start.setMaxWidth(Double.MAX_VALUE);
     name.setOnAction(e -> start());
-    Label label = Parts.label("Name of the job");
+    fault.managedProperty().bind(fault.textProperty().isNotEmpty());
+    Label label = Parts.label("Name, for example Harbour road, phase 2");
     label.setLabelFor(name);
     VBox fresh =
         new VBox(8, Parts.label("New job", "title"), label, name, where, choose, start, fault);
@@ -94,7 +94,7 @@ final class StartView extends BorderPane {
 
   private Node right() {
     recent.setId("recent-jobs");
-    recent.setPrefTileWidth(JobPicture.WIDTH + 2);
+    recent.setPrefTileWidth(JobPicture.WIDTH + 4);
     recent.setTileAlignment(Pos.TOP_LEFT);
     ScrollPane scroll = new ScrollPane(recent);
     scroll.setFitToWidth(true);
@@ -215,6 +215,7 @@ final class StartView extends BorderPane {
             () -> picture.getChildren().add(Parts.label("no picture yet", "muted")));
     Label title = Parts.label(s.name(), "name");
     Label place = Parts.label(s.place(), "muted");
+    place.setMaxWidth(JobPicture.WIDTH - 50); // beside the cross
     Label date = Parts.label(s.date(), "figure");
     date.setMinWidth(Region.USE_PREF_SIZE);
     HBox first = new HBox(8, title, Parts.space(), date);
@@ -222,7 +223,7 @@ final class StartView extends BorderPane {
     words.setPadding(new Insets(8, 10, 10, 10));
     Button card = new Button();
     card.setGraphic(new VBox(picture, words));
-    card.getStyleClass().setAll("job-card");
+    card.getStyleClass().setAll("button", "job-card");
     card.setAccessibleText("Open " + s.name() + ", " + s.place() + ", saved " + s.date());
     card.setOnAction(e -> open(s.folder()));
     card.setTooltip(new Tooltip(s.folder().toString()));
@@ -235,7 +236,7 @@ final class StartView extends BorderPane {
               showRecent();
             });
     StackPane whole = new StackPane(card, forget);
-    StackPane.setAlignment(forget, Pos.TOP_RIGHT);
+    StackPane.setAlignment(forget, Pos.BOTTOM_RIGHT);
     whole.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     return whole;
   }
