@@ -12,7 +12,9 @@ import wellspan.core.operation.Outline;
 import wellspan.core.operation.Parameters;
 import wellspan.core.operation.Step;
 import wellspan.core.operation.Takes;
+import wellspan.core.replay.OperationJson;
 import wellspan.core.replay.Operations;
+import wellspan.core.typical.TypicalSection;
 
 /** What operations do and need, from what they declare. */
 final class OperationHelp {
@@ -93,6 +95,9 @@ final class OperationHelp {
     }
     if (p.type() == Outline.class) {
       return "{\"from\":\"item\",\"source\":\"SOURCE/KIND/NAME\",\"offset\":0}";
+    }
+    if (p.type() == TypicalSection.class) {
+      return OperationJson.value(TypicalSection.FIRST).toString();
     }
     if (p.type() instanceof Class<?> c && Choice.class.isAssignableFrom(c)) {
       return "\"" + ((Choice) c.getEnumConstants()[0]).word() + "\"";

@@ -5,19 +5,14 @@ import com.fasterxml.jackson.core.JsonGenerator;
 import com.fasterxml.jackson.core.JsonParser;
 import com.fasterxml.jackson.core.JsonProcessingException;
 import com.fasterxml.jackson.core.JsonToken;
-import com.fasterxml.jackson.databind.BeanDescription;
-import com.fasterxml.jackson.databind.DeserializationConfig;
 import com.fasterxml.jackson.databind.DeserializationContext;
 import com.fasterxml.jackson.databind.DeserializationFeature;
-import com.fasterxml.jackson.databind.JavaType;
-import com.fasterxml.jackson.databind.JsonDeserializer;
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.MapperFeature;
 import com.fasterxml.jackson.databind.ObjectMapper;
 import com.fasterxml.jackson.databind.SerializerProvider;
 import com.fasterxml.jackson.databind.cfg.CoercionAction;
 import com.fasterxml.jackson.databind.cfg.CoercionInputShape;
-import com.fasterxml.jackson.databind.deser.BeanDeserializerModifier;
 import com.fasterxml.jackson.databind.deser.std.StdDeserializer;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.jsontype.NamedType;
@@ -27,11 +22,10 @@ import com.fasterxml.jackson.databind.ser.std.StdSerializer;
 import com.fasterxml.jackson.databind.type.LogicalType;
 import java.io.IOException;
 import java.lang.reflect.RecordComponent;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import wellspan.core.choice.Choice;
+import wellspan.core.choice.ChoiceModule;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Operation;
 import wellspan.core.operation.Outline;
@@ -78,30 +72,10 @@ public final class OperationJson {
             return new ItemId(from.getText());
           }
         });
-    own.addSerializer(
-        new StdSerializer<Choice>(Choice.class) {
-          @Override
-          public void serialize(Choice c, JsonGenerator to, SerializerProvider p)
-              throws IOException {
-            to.writeString(c.word());
-          }
-        });
-    own.setDeserializerModifier(
-        new BeanDeserializerModifier() {
-          @Override
-          public JsonDeserializer<?> modifyEnumDeserializer(
-              DeserializationConfig c,
-              JavaType type,
-              BeanDescription d,
-              JsonDeserializer<?> usual) {
-            return Choice.class.isAssignableFrom(type.getRawClass())
-                ? new ChoiceByWord(type.getRawClass())
-                : usual;
-          }
-        });
     ObjectMapper json =
         JsonMapper.builder()
             .addModule(own)
+            .addModule(new ChoiceModule())
             .addMixIn(Step.class, StepKind.class)
             .addMixIn(Recipe.class, RecipeKind.class)
             .addMixIn(Outline.class, OutlineKind.class)
@@ -124,29 +98,6 @@ public final class OperationJson {
     return json;
   }
 
-  /** One of an enumeration by its word, without case. */
-  private static final class ChoiceByWord extends StdDeserializer<Object> {
-    private static final long serialVersionUID = 1;
-
-    ChoiceByWord(Class<?> type) {
-      super(type);
-    }
-
-    @Override
-    public Object deserialize(JsonParser from, DeserializationContext c) throws IOException {
-      List<String> words = new ArrayList<>();
-      for (Object o : handledType().getEnumConstants()) {
-        String word = ((Choice) o).word();
-        if (from.hasToken(JsonToken.VALUE_STRING) && word.equalsIgnoreCase(from.getText())) {
-          return o;
-        }
-        words.add(word);
-      }
-      return c.handleWeirdStringValue(
-          handledType(), from.getText(), "not one of %s", String.join(", ", words));
-    }
-  }
-
   public static ObjectNode node(RecordedStep s) {
     ObjectNode n = JSON.valueToTree(s.step());
     if (!s.on()) {
@@ -157,6 +108,11 @@ public final class OperationJson {
 
   public static ObjectNode node(Recipe recipe) {
     return JSON.valueToTree(recipe);
+  }
+
+  /** The value of a parameter as it stands in files. */
+  public static JsonNode value(Object parameter) {
+    return JSON.valueToTree(parameter);
   }
 
   /**

@@ -14,6 +14,7 @@ import wellspan.core.recipe.Earth;
 import wellspan.core.recipe.Extrusion;
 import wellspan.core.recipe.GradedPad;
 import wellspan.core.recipe.Repetition;
+import wellspan.core.recipe.RoadOfTypicalSection;
 import wellspan.core.recipe.SideSlopes;
 import wellspan.core.recipe.Sweep;
 import wellspan.core.recipe.TexturedGround;
@@ -55,6 +56,7 @@ public final class Operations {
           Contours.class,
           TexturedGround.class,
           Earth.class,
+          RoadOfTypicalSection.class,
           SideSlopes.class,
           Sweep.class,
           Repetition.class,

@@ -37,6 +37,7 @@ import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 import wellspan.core.progress.Progress;
 import wellspan.core.shape.NamedPoint;
+import wellspan.core.typical.TypicalSection;
 
 /** What holds for every operation, whoever adds one. */
 class OperationContractTest {
@@ -106,6 +107,8 @@ class OperationContractTest {
       return "Name";
     } else if (p.type() instanceof Class<?> c && Choice.class.isAssignableFrom(c)) {
       return c.getEnumConstants()[c.getEnumConstants().length - 1];
+    } else if (p.type() == TypicalSection.class) {
+      return TypicalSection.FIRST;
     } else if (p.name().equals("to")) {
       return 1e9;
     } else if (p.type() == Outline.class) {

@@ -7,25 +7,18 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
-import wellspan.core.attribute.Attributes;
-import wellspan.core.attribute.Description;
-import wellspan.core.attribute.Finish;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
-import wellspan.core.item.Kind;
 import wellspan.core.road.CrossSection;
 import wellspan.core.road.DesignArea;
-import wellspan.core.road.RoadBody;
+import wellspan.core.road.RoadItem;
 import wellspan.core.road.RoadPart;
 import wellspan.core.road.RoadParts;
 import wellspan.core.road.SectionPoint;
-import wellspan.core.shape.Curved;
-import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
 
 /** Makes courses, kerbs and slopes of the cross sections of an alignment, in metres. */
@@ -83,7 +76,8 @@ final class RoadItems {
                   + " has cross sections at an angle; angleSkew is taken clockwise from the square to the alignment."));
     }
     for (RoadPart p : RoadParts.of(axis, sections, findings)) {
-      part(road, axis, p).ifPresent(out::add);
+      String name = names.of(p.kind(), p.name());
+      RoadItem.of(road, axis, p, name, RECEIVE, findings).ifPresent(out::add);
     }
     grounds(axis, raw, distances, out);
     return out;
@@ -187,46 +181,6 @@ final class RoadItems {
       left |= step < -1e-6;
     }
     return right && left;
-  }
-
-  private Optional<Item> part(String road, Alignment axis, RoadPart p) {
-    Kind kind = Kind.of(p.kind());
-    String name = names.of(kind.id(), p.name());
-    RoadBody body = new RoadBody(road, axis, p);
-    Shape.Faces faces = Shape.Faces.of(body, Curved.USUAL_CHORD);
-    boolean solid = p.body().isSolid();
-    if (faces.isEmpty()) {
-      return Optional.empty();
-    }
-    if (solid && !faces.mesh().isClosed()) {
-      findings.add(
-          Finding.error(
-              RECEIVE,
-              "section.solid",
-              name,
-              name + " of " + road + " makes no closed body and is left out."));
-      return Optional.empty();
-    }
-    if (solid && p.body().isCutAtCentre()) {
-      findings.add(
-          Finding.warning(
-              RECEIVE,
-              "section.centre",
-              name,
-              name
-                  + " of "
-                  + road
-                  + " reaches beyond the centre of a curve; it is cut where another place of the axis is nearer."));
-    }
-    Description said = Description.of(body.facts(), finish(kind, p.material())).withClosed(solid);
-    Attributes a = Attributes.NONE.withLayer(road).with(said);
-    return Optional.of(new Item(name, kind, faces, a));
-  }
-
-  private static Optional<Finish> finish(Kind kind, String material) {
-    return material.isEmpty()
-        ? kind.finish()
-        : Optional.of(new Finish(material, Finish.colour(material)));
   }
 
   /** Ground sections as lines across the alignment, one item for each surface. */

@@ -1,0 +1,72 @@
+package wellspan.core.typical;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.Footpoint;
+import wellspan.core.geom.Polyline;
+
+/**
+ * How far a string lies beside an alignment, at each of its corners. Between corners offsets run
+ * linear in distance along the alignment.
+ */
+public final class EdgeOffsets {
+  /** A string is looked at so often that its chords lie on it beside a curve, metres. */
+  private static final double STEP = 5;
+
+  private final List<Footpoint> feet;
+
+  private EdgeOffsets(List<Footpoint> feet) {
+    this.feet = feet;
+  }
+
+  /** Parts of the string that lie before the alignment's start or beyond its end do not count. */
+  public static EdgeOffsets of(Alignment a, List<Polyline> lines) {
+    List<Footpoint> feet = new ArrayList<>();
+    for (Polyline l : lines) {
+      for (int i = 0; i + 1 < l.pointCount(); i++) {
+        double de = l.point(i + 1).east() - l.point(i).east();
+        double dn = l.point(i + 1).north() - l.point(i).north();
+        int n = (int) Math.max(1, Math.ceil(Math.hypot(de, dn) / STEP));
+        for (int k = i == 0 ? 0 : 1; k <= n; k++) {
+          double t = (double) k / n;
+          Footpoint.of(a, l.point(i).east() + t * de, l.point(i).north() + t * dn)
+              .ifPresent(feet::add);
+        }
+      }
+    }
+    feet.sort(Comparator.comparingDouble(Footpoint::distance));
+    return new EdgeOffsets(feet);
+  }
+
+  /** Distances at which sections are needed between two others. */
+  Set<Double> distances(double from, double to) {
+    Set<Double> out = new TreeSet<>();
+    double last = Double.NEGATIVE_INFINITY;
+    for (Footpoint f : feet) {
+      if (f.distance() > from + 1e-3 && f.distance() < to - 1e-3 && f.distance() > last + 1e-3) {
+        out.add(f.distance());
+        last = f.distance();
+      }
+    }
+    return out;
+  }
+
+  /** The offset at a distance, positive to the right; empty where the string has no place there. */
+  Optional<Double> at(double distance) {
+    for (int i = 0; i + 1 < feet.size(); i++) {
+      Footpoint p = feet.get(i);
+      Footpoint q = feet.get(i + 1);
+      if (distance >= p.distance() - 1e-6 && distance <= q.distance() + 1e-6) {
+        double run = q.distance() - p.distance();
+        double t = run < 1e-9 ? 0 : Math.clamp((distance - p.distance()) / run, 0.0, 1.0);
+        return Optional.of(p.offset() + t * (q.offset() - p.offset()));
+      }
+    }
+    return Optional.empty();
+  }
+}
