@@ -9,6 +9,7 @@ import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
 import wellspan.app.theme.Choices;
+import wellspan.app.theme.FigureField;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.crs.Crs;

@@ -10,6 +10,7 @@ import javafx.scene.layout.VBox;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.stage.PlanView;
+import wellspan.app.theme.FigureField;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.finding.Stop;

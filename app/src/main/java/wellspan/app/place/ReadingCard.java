@@ -15,6 +15,7 @@ import org.kordamp.ikonli.feather.Feather;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Choices;
+import wellspan.app.theme.FigureField;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.align.Chainages;

@@ -12,6 +12,7 @@ import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.session.SourceDesk;
 import wellspan.app.stage.PlanView;
+import wellspan.app.theme.FigureField;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.crs.CrsCatalogue;

@@ -19,6 +19,7 @@ import javafx.scene.layout.VBox;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import wellspan.app.session.Session;
+import wellspan.app.theme.FigureField;
 import wellspan.app.theme.Parts;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;

@@ -54,6 +54,7 @@ public final class Session {
   private final RequirementDesk requirements = new RequirementDesk(this);
   private final MassDesk masses = new MassDesk(this);
   private final ColourDesk colours = new ColourDesk(this);
+  private final SectionDesk sections = new SectionDesk(this);
   private final MeasureDesk measure = new MeasureDesk();
   private final Visibility visibility = new Visibility(this);
   private final ObjectProperty<Stop> stop = new SimpleObjectProperty<>(Stop.RECEIVE);
@@ -335,6 +336,11 @@ public final class Session {
   /** By what items are coloured on the stage. */
   public ColourDesk colours() {
     return colours;
+  }
+
+  /** The typical section that roads are made of. */
+  public SectionDesk sections() {
+    return sections;
   }
 
   /** Distances, slopes and areas on the stage. */

@@ -109,6 +109,7 @@ final class MakeCard extends VBox {
   }
 
   private void close() {
+    session.sections().openProperty().set(false); // what was drawn is made now
     open = Open.NOTHING;
     refresh();
   }

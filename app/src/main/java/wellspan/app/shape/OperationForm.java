@@ -7,8 +7,10 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
@@ -21,6 +23,7 @@ import wellspan.core.operation.Outline;
 import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Parameters;
 import wellspan.core.operation.Takes;
+import wellspan.core.typical.TypicalSection;
 
 /** The form of an operation, made from what its parameters declare. */
 final class OperationForm<T extends Operation> extends Form {
@@ -80,6 +83,9 @@ final class OperationForm<T extends Operation> extends Form {
     if (p.type() instanceof Class<?> c && Choice.class.isAssignableFrom(c)) {
       return oneOf(d, c);
     }
+    if (p.type() == TypicalSection.class) {
+      return section(d);
+    }
     if (p.type() == Outline.class) {
       return outline(of.map(Build.BuiltItem::id));
     }
@@ -99,6 +105,17 @@ final class OperationForm<T extends Operation> extends Form {
       return several(d);
     }
     throw new IllegalStateException("no field for " + p.type());
+  }
+
+  /** The typical section in hand, and the way to its drawing. */
+  private Supplier<TypicalSection> section(Parameter d) {
+    Button draw =
+        Parts.button("Draw it", "small", () -> session.sections().openProperty().set(true));
+    draw.setId("draw-section");
+    Label name = Parts.label("", "name");
+    name.textProperty().bind(session.sections().sectionProperty().map(TypicalSection::name));
+    getChildren().addAll(Parts.label(d.label(), "muted"), Parts.row(name, draw));
+    return session.sections()::section;
   }
 
   private Supplier<Object> oneOf(Parameter d, Class<?> type) {

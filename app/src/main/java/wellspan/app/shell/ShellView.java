@@ -26,6 +26,7 @@ import wellspan.app.session.OtherJobs;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
+import wellspan.app.shape.SectionEditor;
 import wellspan.app.shape.ShapeView;
 import wellspan.app.stage.StageView;
 import wellspan.app.theme.Parts;
@@ -56,6 +57,7 @@ public final class ShellView extends StackPane implements WindowActions {
   private final ReadingCard position;
   private final DescribeView describe;
   private final RuleSurface rules;
+  private final SectionEditor typical;
   private final ProofCard proof;
   private final Node shape;
   private final Node draw;
@@ -96,7 +98,8 @@ public final class ShellView extends StackPane implements WindowActions {
     position.setMaxSize(300, Region.USE_PREF_SIZE);
     StackPane.setAlignment(position, Pos.BOTTOM_LEFT);
     StackPane.setMargin(position, new Insets(0, 0, 44, 16));
-    StackPane centre = new StackPane(stage, manifest, rules, position);
+    typical = new SectionEditor(session);
+    StackPane centre = new StackPane(stage, manifest, rules, position, typical);
     session
         .place()
         .probeProperty()
@@ -155,6 +158,9 @@ public final class ShellView extends StackPane implements WindowActions {
     rules.setVisible(onRules);
     stage.setVisible(!onManifest && !onRules);
     stage.plan().setProofShown(s == Stop.DELIVER && proofOnStage);
+    if (s != Stop.SHAPE) {
+      session.sections().openProperty().set(false);
+    }
     showPosition();
     if (s != Stop.PLACE && s != Stop.SHAPE) {
       session.place().pickProperty().set(Pick.NONE);
@@ -186,6 +192,7 @@ public final class ShellView extends StackPane implements WindowActions {
     t.apply(getScene());
     route.setTheme(t);
     stage.setTheme(t);
+    typical.setTheme(t);
   }
 
   @Override

@@ -1,6 +1,7 @@
 package wellspan.app.theme;
 
 import java.util.Locale;
+import java.util.OptionalDouble;
 import wellspan.core.geom.Position;
 
 /**
@@ -86,5 +87,15 @@ public final class Figures {
       throw new NumberFormatException(text);
     }
     return d;
+  }
+
+  /** The number that was typed; empty where it is none. */
+  public static OptionalDouble typed(String text) {
+    try {
+      double v = parse(text);
+      return Double.isFinite(v) ? OptionalDouble.of(v) : OptionalDouble.empty();
+    } catch (NumberFormatException e) {
+      return OptionalDouble.empty();
+    }
   }
 }

@@ -1,16 +1,21 @@
-package wellspan.app.place;
+package wellspan.app.theme;
 
 import java.util.function.Consumer;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 
 /** A figure that can be edited where it stands: Enter takes it, Escape puts the old one back. */
-final class FigureField extends TextField {
+public final class FigureField extends TextField {
   private final Consumer<String> take;
   private String shown;
   private String taken = "";
 
-  FigureField(String id, String name, double width, Consumer<String> take) {
+  /**
+   * @param name for screen readers
+   * @param width pixels
+   * @param take told of what was typed
+   */
+  public FigureField(String id, String name, double width, Consumer<String> take) {
     this.take = take;
     shown = "";
     setId(id);
@@ -47,7 +52,7 @@ final class FigureField extends TextField {
   }
 
   /** Shows a value; while somebody types it stays as it is. */
-  FigureField show(String text) {
+  public FigureField show(String text) {
     shown = text;
     taken = "";
     if (!isFocused() || getText().isEmpty()) {
@@ -57,7 +62,7 @@ final class FigureField extends TextField {
   }
 
   /** Shows a value even while the field has the focus. */
-  void reset(String text) {
+  public void reset(String text) {
     shown = text;
     setText(text);
   }
