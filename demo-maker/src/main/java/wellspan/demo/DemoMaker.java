@@ -32,6 +32,7 @@ import wellspan.core.place.PairMatching;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.recipe.BridgeOverGround;
 import wellspan.core.recipe.Repetition;
 import wellspan.core.recipe.Sweep;
 import wellspan.core.recipe.Triangulation;
@@ -261,7 +262,36 @@ public final class DemoMaker {
         .withRecipe(
             new Repetition(
                 "Marker post", road, ObjectShape.MARKER_POST, 50, -4.4, 0, 100, 1200, ground))
-        .withRecipe(new Repetition("Light", road, ObjectShape.LIGHT, 60, 6.4, 0, 30, 1230, ground));
+        .withRecipe(new Repetition("Light", road, ObjectShape.LIGHT, 60, 6.4, 0, 30, 1230, ground))
+        .withRecipe(bridge(road));
+  }
+
+  /** Where the road leaves the shore it runs over water; its piers stand along the shore. */
+  private static BridgeOverGround bridge(ItemId road) {
+    return new BridgeOverGround(
+        "Shore Bridge",
+        road,
+        new ItemId("job/terrain-surface/Existing ground"),
+        1020,
+        1080,
+        "1040 1060",
+        15,
+        new ItemId(""),
+        4.6,
+        6.2,
+        0.52,
+        0.7,
+        1.2,
+        1,
+        2,
+        1,
+        0.2,
+        1.5,
+        1,
+        true,
+        List.of(),
+        4.7,
+        "concrete");
   }
 
   /** A delivery of the existing ground and the control points alone, to those who design on it. */

@@ -8,6 +8,7 @@ import wellspan.core.operation.Declared;
 import wellspan.core.operation.Operation;
 import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Step;
+import wellspan.core.recipe.BridgeOverGround;
 import wellspan.core.recipe.Contours;
 import wellspan.core.recipe.Copy;
 import wellspan.core.recipe.Earth;
@@ -58,6 +59,7 @@ public final class Operations {
           Earth.class,
           RoadOfTypicalSection.class,
           SideSlopes.class,
+          BridgeOverGround.class,
           Sweep.class,
           Repetition.class,
           Extrusion.class,

@@ -54,6 +54,7 @@ public final class IfcWriter {
   private final List<Integer> inRoad = new ArrayList<>();
   private final List<Integer> alignments = new ArrayList<>();
   private final Map<String, List<Integer>> pavements = new LinkedHashMap<>();
+  private final BridgeRecords bridges;
   private final TypeRecords types;
 
   private IfcWriter(Parcel parcel, Map<String, String> pictures, StepWriter step) {
@@ -62,6 +63,7 @@ public final class IfcWriter {
     this.step = step;
     schema = Schema.forFile(parcel.schema().id()).orElseThrow();
     local = new LocalCoordinates(parcel);
+    bridges = new BridgeRecords(step, parcel);
     types = new TypeRecords(step, parcel, schema);
     representations = new Representations(step);
     lines = new LineRecords(step, local, representations);
@@ -175,6 +177,9 @@ public final class IfcWriter {
   }
 
   private int contained(Parcel.Piece piece, int product) {
+    if (bridges.takes(piece, product)) {
+      return product;
+    }
     boolean ground = piece.item().kind().stratum() == Band.GROUND;
     if (piece.item().kind().is(COURSE)
         && piece.description().entityClass().entity().equals("IfcCourse")) {
@@ -305,13 +310,10 @@ public final class IfcWriter {
     step.root(
         "IfcRelAggregates", id("project", "parts"), UNSET, UNSET, ref(p.project()), refs(parts));
     if (parcel.schema() == IfcSchema.IFC4X3) {
+      List<Integer> facilities = new ArrayList<>(List.of(p.road()));
+      facilities.addAll(bridges.write(p));
       step.root(
-          "IfcRelAggregates",
-          id("site", "parts"),
-          UNSET,
-          UNSET,
-          ref(p.site()),
-          refs(List.of(p.road())));
+          "IfcRelAggregates", id("site", "parts"), UNSET, UNSET, ref(p.site()), refs(facilities));
       step.root(
           "IfcRelAggregates",
           id("road", "parts"),
