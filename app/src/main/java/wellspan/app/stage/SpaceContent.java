@@ -1,6 +1,7 @@
 package wellspan.app.stage;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -57,6 +58,7 @@ final class SpaceContent {
   private boolean edges;
   private boolean grid = true;
   private List<HalfSpace> cuts = List.of();
+  private final Map<ItemId, Mesh> kept = new HashMap<>();
 
   /**
    * @param content holds what is seen
@@ -75,7 +77,8 @@ final class SpaceContent {
     Build build = session.build();
     List<Build.BuiltItem> shown =
         build.items().values().stream().filter(i -> build.isVisible(i.id())).toList();
-    Box box = work(shown);
+    keep(shown);
+    Box box = seen(shown);
     content.getChildren().clear();
     labels.clear();
     if (box.isEmpty()) {
@@ -96,12 +99,12 @@ final class SpaceContent {
             when crowded
                 && f.mesh().triangleCount() <= FEW_TRIANGLES
                 && i.item().attributes().texture().isEmpty() ->
-            gathered.add(i.id(), kept(f.mesh()), chosen ? theme.accent() : colours.of(i));
+            gathered.add(i.id(), kept(i, f.mesh()), chosen ? theme.accent() : colours.of(i));
         case Shape.Faces f ->
             surface(
                 meshes,
                 i.id(),
-                kept(f.mesh()),
+                kept(i, f.mesh()),
                 i.item().kind().is(Kind.TERRAIN) && colours.asked(i).isEmpty()
                     ? Theme.of(i.item().kind().stratum())
                     : colours.of(i),
@@ -157,13 +160,33 @@ final class SpaceContent {
     return cuts.stream().allMatch(c -> c.keeps(p));
   }
 
-  /** The part of a mesh that is not cut away. */
-  private Mesh kept(Mesh whole) {
-    Mesh m = whole;
-    for (HalfSpace c : cuts) {
-      m = c.of(m);
+  /** Cuts what is shown, once for each picture. */
+  private void keep(List<Build.BuiltItem> shown) {
+    kept.clear();
+    for (Build.BuiltItem i : cuts.isEmpty() ? List.<Build.BuiltItem>of() : shown) {
+      if (i.item().shape() instanceof Shape.Faces f) {
+        Mesh m = f.mesh();
+        for (HalfSpace c : cuts) {
+          m = c.of(m);
+        }
+        kept.put(i.id(), m);
+      }
     }
-    return m;
+  }
+
+  /** The part of a mesh that is not cut away. */
+  private Mesh kept(Build.BuiltItem i, Mesh whole) {
+    return kept.getOrDefault(i.id(), whole);
+  }
+
+  /** Extent of what is left of the work, by which lines and the grid are measured. */
+  private Box seen(List<Build.BuiltItem> shown) {
+    Box left =
+        kept.values().stream()
+            .filter(m -> m.triangleCount() > 0)
+            .map(Mesh::bounds)
+            .reduce(Box.EMPTY, Box::union);
+    return left.isEmpty() ? work(shown) : left;
   }
 
   /** Shows only what lies on the near side of some planes. */
@@ -225,7 +248,7 @@ final class SpaceContent {
   /** Extent of what is seen. */
   Box extent() {
     Build build = session.build();
-    return work(build.items().values().stream().filter(i -> build.isVisible(i.id())).toList());
+    return seen(build.items().values().stream().filter(i -> build.isVisible(i.id())).toList());
   }
 
   /** Extent of what lies together; a source that is not in its place yet would leave a blank. */
