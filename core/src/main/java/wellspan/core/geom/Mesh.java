@@ -1,8 +1,6 @@
 package wellspan.core.geom;
 
 import java.util.Arrays;
-import java.util.HashMap;
-import java.util.Map;
 import java.util.function.IntPredicate;
 
 /**
@@ -97,19 +95,32 @@ public record Mesh(double[] xyz, int[] triangles) {
     if (triangles.length == 0) {
       return false;
     }
-    Map<Long, Integer> balance = new HashMap<>();
+    long[] there = new long[triangles.length];
+    long[] back = new long[triangles.length];
+    int n = 0;
+    int m = 0;
     for (int t = 0; t < triangles.length; t += 3) {
       for (int k = 0; k < 3; k++) {
         long a = triangles[t + k];
         long b = triangles[t + (k + 1) % 3];
         if (a < b) {
-          balance.merge(a << 32 | b, 1, Integer::sum);
+          there[n++] = a << 32 | b;
         } else {
-          balance.merge(b << 32 | a, 1 << 16, Integer::sum);
+          back[m++] = b << 32 | a;
         }
       }
     }
-    return balance.values().stream().allMatch(n -> n == (1 << 16) + 1);
+    if (n != m) {
+      return false;
+    }
+    Arrays.sort(there, 0, n);
+    Arrays.sort(back, 0, n);
+    for (int i = 0; i < n; i++) {
+      if (there[i] != back[i] || i > 0 && there[i] == there[i - 1]) {
+        return false;
+      }
+    }
+    return true;
   }
 
   /** Volume by the divergence theorem, cubic metres; meaningful for closed meshes only. */

@@ -7,6 +7,7 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -38,6 +39,7 @@ public final class Schema {
   private final Map<String, DefinedType> types = new HashMap<>();
   private final Map<String, Set<String>> enumerations = new HashMap<>();
   private final Map<String, List<String>> selects = new HashMap<>();
+  private final Map<String, BitSet> allowed = new ConcurrentHashMap<>();
   private final Map<String, Set<String>> flatSelects = new ConcurrentHashMap<>();
 
   private Schema(String id) {
@@ -113,12 +115,33 @@ public final class Schema {
 
   /** Whether an entity is another or one of its subtypes. */
   public boolean isA(Entity entity, String upperName) {
-    for (Entity e = entity; e != null; e = entities.get(e.supertype())) {
-      if (e.name().equalsIgnoreCase(upperName)) {
-        return true;
-      }
-    }
-    return false;
+    return allowed(upperName).get(entity.number());
+  }
+
+  /** Whether a name is that of an entity, in upper case. */
+  public boolean isEntity(String upperName) {
+    return entities.containsKey(upperName);
+  }
+
+  /**
+   * Numbers of the entities that may stand where an entity or a select is asked for: it, its
+   * subtypes, what the select allows. Computed once for each name; not to be written.
+   */
+  public BitSet allowed(String upperName) {
+    return allowed.computeIfAbsent(
+        upperName,
+        name -> {
+          Set<String> names = isSelect(name) ? selectMembers(name) : Set.of(name);
+          BitSet out = new BitSet();
+          for (Entity e : byNumber) {
+            for (Entity up = e; up != null; up = entities.get(up.supertype())) {
+              if (names.contains(up.name().toUpperCase(Locale.ROOT))) {
+                out.set(e.number());
+              }
+            }
+          }
+          return out;
+        });
   }
 
   /**
@@ -161,7 +184,7 @@ public final class Schema {
           boolean derived = n.endsWith("*");
           attributes.add(
               new Attribute(
-                  optional || derived ? n.substring(0, n.length() - 1) : n,
+                  (optional || derived ? n.substring(0, n.length() - 1) : n).intern(),
                   optional,
                   derived,
                   parse(a.substring(colon + 1))));

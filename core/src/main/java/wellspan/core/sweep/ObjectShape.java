@@ -13,7 +13,7 @@ import wellspan.core.solid.Loft;
  */
 public enum ObjectShape implements Choice {
   POST("post", "post", "steel", box(-0.05, 0.05, -0.04, 0.04, -0.5, 0.75)),
-  RAILING_POST("railing post", "post", "steel", box(-0.03, 0.03, -0.03, 0.03, 0, 1)),
+  RAILING_POST("railing post", "post", "steel", box(-0.03, 0.03, -0.03, 0.03, -0.3, 1)),
   LIGHT(
       "light on a column",
       "light",

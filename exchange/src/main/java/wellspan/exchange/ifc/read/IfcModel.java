@@ -3,7 +3,7 @@ package wellspan.exchange.ifc.read;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
+import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -23,18 +23,18 @@ final class IfcModel {
   private final Schema schema;
   private final String fileSchema;
   private final Set<Integer> missing = new TreeSet<>();
-  private final Map<Integer, Instance> recent =
-      new LinkedHashMap<>(KEPT, 0.75f, true) {
-        @Override
-        protected boolean removeEldestEntry(Map.Entry<Integer, Instance> eldest) {
-          return size() > KEPT;
-        }
-      };
+
+  /** Instances read last, each at the place that its number leaves it. */
+  private final Instance[] recent = new Instance[KEPT];
+
+  /** By the number of the type in the file; empty where the schema has none of that name. */
+  private final List<Optional<Entity>> entities = new ArrayList<>();
 
   private IfcModel(StepFile step, Schema schema, String fileSchema) {
     this.step = step;
     this.schema = schema;
     this.fileSchema = fileSchema;
+    step.types().forEach(t -> entities.add(schema.entity(t)));
   }
 
   static IfcModel open(Path file, Progress progress) throws IOException {
@@ -80,35 +80,44 @@ final class IfcModel {
   }
 
   Optional<Instance> find(int id) {
-    Instance known = recent.get(id);
-    if (known != null) {
-      return Optional.of(known);
+    int place = id & (KEPT - 1);
+    if (recent[place] != null && recent[place].id() == id) {
+      return Optional.of(recent[place]);
     }
+    int slot = slotOf(id);
+    Optional<Entity> entity = slot < 0 ? Optional.empty() : entities.get(step.typeNumber(slot));
+    if (entity.isEmpty()) {
+      return Optional.empty();
+    }
+    recent[place] = new Instance(this, id, entity.get(), step.parameters(slot));
+    return Optional.of(recent[place]);
+  }
+
+  /** What an instance is, without a look at what it says. */
+  Optional<Entity> entityOf(int id) {
+    int slot = slotOf(id);
+    return slot < 0 ? Optional.empty() : entities.get(step.typeNumber(slot));
+  }
+
+  private int slotOf(int id) {
     int slot = step.slotOf(id);
     if (slot < 0) {
       missing.add(id);
-      return Optional.empty();
     }
-    return schema
-        .entity(step.typeAt(slot))
-        .map(
-            e -> {
-              Instance made = new Instance(this, id, e, step.parameters(slot));
-              recent.put(id, made);
-              return made;
-            });
+    return slot;
   }
 
   /** All instances of an entity and its subtypes in the order of the file. */
   List<Instance> all(String upperName) {
-    Map<String, Boolean> fits = new TreeMap<>();
-    List<Instance> out = new ArrayList<>();
-    for (int i = 0; i < step.size(); i++) {
-      String type = step.typeAt(i);
-      if (fits.computeIfAbsent(
-          type, t -> schema.entity(t).map(e -> schema.isA(e, upperName)).orElse(false))) {
-        find(step.idAt(i)).ifPresent(out::add);
+    BitSet fitting = new BitSet();
+    for (int t = 0; t < entities.size(); t++) {
+      if (entities.get(t).filter(e -> schema.isA(e, upperName)).isPresent()) {
+        fitting.set(t);
       }
+    }
+    List<Instance> out = new ArrayList<>();
+    for (int slot : step.slotsOf(fitting)) {
+      find(step.idAt(slot)).ifPresent(out::add);
     }
     return out;
   }

@@ -5,6 +5,7 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.schema.Attribute;
+import wellspan.core.schema.Entity;
 import wellspan.core.schema.Schema;
 import wellspan.core.schema.TypeRef;
 
@@ -146,8 +147,8 @@ final class SchemaCheck {
   }
 
   private String named(String name, Value v) {
-    if (schema.entity(name).isPresent()) {
-      return reference(name, v, Set.of(name));
+    if (schema.isEntity(name)) {
+      return reference(name, v);
     }
     if (schema.isSelect(name)) {
       return select(name, v);
@@ -207,21 +208,20 @@ final class SchemaCheck {
           ? named(upper, inner)
           : "is of the type " + type + ", which " + name + " does not allow";
     }
-    return reference(name, v, members);
+    return reference(name, v);
   }
 
-  private String reference(String name, Value v, Set<String> allowed) {
+  private String reference(String name, Value v) {
     if (!(v instanceof Value.Ref(int id))) {
       return "is " + shown(v) + " where a reference to " + name + " is needed";
     }
-    Optional<Instance> target = model.find(id);
+    Optional<Entity> target = model.entityOf(id);
     if (target.isEmpty()) {
       return "refers to #" + id + ", which does not exist or is not of this schema";
     }
-    Instance t = target.get();
-    return allowed.stream().anyMatch(t::isA)
+    return schema.allowed(name).get(target.get().number())
         ? null
-        : "refers to #" + id + ", which is a " + t.entity().name() + " and no " + name;
+        : "refers to #" + id + ", which is a " + target.get().name() + " and no " + name;
   }
 
   private static String shown(Value v) {

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -26,6 +27,7 @@ final class StepFile {
   private int[] typeOf = new int[1024];
   private int size;
   private final Map<String, Integer> header = new HashMap<>();
+  private int[][] slotsByType;
   private int[] slotById = {};
   private Map<Integer, Integer> sparse = Map.of();
 
@@ -243,8 +245,47 @@ final class StepFile {
     return ids[slot];
   }
 
-  String typeAt(int slot) {
-    return types.get(typeOf[slot]);
+  /** Types of the file in upper case, in the order of their numbers. */
+  List<String> types() {
+    return List.copyOf(types);
+  }
+
+  /** The number of the type of the instance in a slot. */
+  int typeNumber(int slot) {
+    return typeOf[slot];
+  }
+
+  /** Slots of the instances of some types, in the order of the file. */
+  int[] slotsOf(BitSet wanted) {
+    if (slotsByType == null) {
+      groupByType();
+    }
+    int n = wanted.stream().map(t -> slotsByType[t].length).sum();
+    int[] out = new int[n];
+    int at = 0;
+    for (int t = wanted.nextSetBit(0); t >= 0; t = wanted.nextSetBit(t + 1)) {
+      System.arraycopy(slotsByType[t], 0, out, at, slotsByType[t].length);
+      at += slotsByType[t].length;
+    }
+    if (wanted.cardinality() > 1) {
+      Arrays.sort(out);
+    }
+    return out;
+  }
+
+  private void groupByType() {
+    int[] n = new int[types.size()];
+    for (int i = 0; i < size; i++) {
+      n[typeOf[i]]++;
+    }
+    slotsByType = new int[types.size()][];
+    for (int t = 0; t < n.length; t++) {
+      slotsByType[t] = new int[n[t]];
+      n[t] = 0;
+    }
+    for (int i = 0; i < size; i++) {
+      slotsByType[typeOf[i]][n[typeOf[i]]++] = i;
+    }
   }
 
   /** The slot of an instance, −1 if it does not exist. */
