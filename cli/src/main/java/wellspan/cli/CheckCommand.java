@@ -15,6 +15,7 @@ import picocli.CommandLine.Spec;
 import wellspan.core.build.Build;
 import wellspan.core.check.Check;
 import wellspan.core.check.JobFindings;
+import wellspan.core.deliver.GlobalIds;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.FindingJson;
 import wellspan.core.item.ItemId;
@@ -24,6 +25,8 @@ import wellspan.core.job.JobStore;
 import wellspan.core.operation.Step;
 import wellspan.core.progress.Progress;
 import wellspan.exchange.bcf.write.BcfVersion;
+import wellspan.exchange.bcf.write.BcfWriter;
+import wellspan.exchange.bcf.write.FindingTopics;
 import wellspan.exchange.intake.SourceIntake;
 
 /** {@code check JOB}: the findings of a job; {@code check FILE --ids}: requirements on a model. */
@@ -59,7 +62,8 @@ final class CheckCommand implements Callable<Integer> {
   @Option(
       names = "--bcf",
       paramLabel = "OUT",
-      description = "what fails as BCF, a topic for each specification")
+      description =
+          "as BCF: a topic for each specification that fails, or for each finding of a job")
   private Path bcf;
 
   @Option(
@@ -77,8 +81,8 @@ final class CheckCommand implements Callable<Integer> {
       return new ModelCheck(spec.commandLine(), job, ids)
           .run(json, html, bcf, BcfVersion.named(bcfVersion));
     }
-    if (html != null || bcf != null) {
-      throw new IllegalArgumentException("--html and --bcf go with --ids FILE.ids.");
+    if (html != null) {
+      throw new IllegalArgumentException("--html goes with --ids FILE.ids.");
     }
     if (!java.nio.file.Files.isDirectory(job)) {
       throw new IllegalArgumentException(
@@ -132,8 +136,25 @@ final class CheckCommand implements Callable<Integer> {
     return tell(now);
   }
 
-  private int tell(Build build) {
+  private void topics(Build build, List<Finding> findings) throws IOException {
+    String model =
+        build.job().deliveries().isEmpty()
+            ? build.job().name()
+            : build.job().deliveries().getFirst().fileName();
+    BcfWriter.write(
+        bcf,
+        BcfVersion.named(bcfVersion),
+        model,
+        new GlobalIds(build.job().id()).of("project", "product"),
+        FindingTopics.of(build, findings),
+        Clock.systemUTC().instant());
+  }
+
+  private int tell(Build build) throws IOException {
     List<Finding> findings = JobFindings.of(build, Progress.NONE);
+    if (bcf != null) {
+      topics(build, findings);
+    }
     PrintWriter out = spec.commandLine().getOut();
     if (json) {
       out.println(FindingJson.array(findings).toPrettyString());

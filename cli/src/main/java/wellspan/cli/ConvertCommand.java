@@ -67,6 +67,8 @@ final class ConvertCommand implements Callable<Integer> {
 
   @Mixin private FormatOptions written;
 
+  @Mixin private ProjectOptions project;
+
   @Parameters(
       paramLabel = "IN... OUT",
       arity = "2..*",
@@ -237,7 +239,8 @@ final class ConvertCommand implements Callable<Integer> {
     }
     String name = out.getFileName().toString();
     Parcel parcel =
-        Packing.loose(name.replaceFirst("\\.[^.]*$", ""), format, frame, lengths, ids, pieces);
+        Packing.loose(name.replaceFirst("\\.[^.]*$", ""), format, frame, lengths, ids, pieces)
+            .with(project.info());
     return Optional.of(
         DeliveryRun.run(name, parcel, doubts, out, Clock.systemUTC(), Progress.NONE));
   }

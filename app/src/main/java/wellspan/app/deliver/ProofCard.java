@@ -119,6 +119,9 @@ public final class ProofCard extends ScrollPane {
                     + Figures.distance(SinglePrecision.step(far) / 2)
                     + " at the far end.",
                 "muted"));
+    if (d.format().schema().isPresent()) {
+      box.getChildren().addAll(Parts.line(), new ProjectCard(session));
+    }
   }
 
   /** What stands in the way, or should be known, with where it is mended. */

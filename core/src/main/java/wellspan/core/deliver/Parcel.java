@@ -17,6 +17,7 @@ import wellspan.core.unit.LinearUnit;
  * @param control points that the written file is tallied against
  * @param unit length unit of the written file
  * @param ids makes the GlobalIds of what is not an item
+ * @param info what is said of the project besides its name
  */
 public record Parcel(
     String project,
@@ -25,10 +26,28 @@ public record Parcel(
     LinearUnit unit,
     GlobalIds ids,
     List<Piece> pieces,
-    Control control) {
+    Control control,
+    ProjectInfo info) {
 
   public Parcel {
     pieces = List.copyOf(pieces);
+  }
+
+  /** Of a project of which nothing but its name is stated. */
+  public Parcel(
+      String project,
+      DeliveryFormat format,
+      Frame frame,
+      LinearUnit unit,
+      GlobalIds ids,
+      List<Piece> pieces,
+      Control control) {
+    this(project, format, frame, unit, ids, pieces, control, ProjectInfo.NONE);
+  }
+
+  /** The same with what else is said of the project. */
+  public Parcel with(ProjectInfo other) {
+    return new Parcel(project, format, frame, unit, ids, pieces, control, other);
   }
 
   /** A parcel for a model. */

@@ -10,6 +10,7 @@ import java.util.TreeMap;
 import java.util.UUID;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LocalZero;
+import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Recipe;
@@ -30,6 +31,7 @@ import wellspan.core.unit.LinearUnit;
  * @param recipes how items are made that no source holds, in the order in which they are made
  * @param steps by which items are shaped, in their order; items without steps are left out
  * @param rulebook what the client wants to be said of every item
+ * @param project what models say of the project besides its name
  */
 public record Job(
     UUID id,
@@ -42,7 +44,8 @@ public record Job(
     List<SpotMark> marks,
     List<Recipe> recipes,
     Map<ItemId, List<RecordedStep>> steps,
-    Rulebook rulebook) {
+    Rulebook rulebook,
+    ProjectInfo project) {
 
   public Job {
     marks = List.copyOf(marks);
@@ -84,7 +87,8 @@ public record Job(
         List.of(),
         List.of(),
         Map.of(),
-        Rulebook.NONE);
+        Rulebook.NONE,
+        ProjectInfo.NONE);
   }
 
   public Optional<Source> source(String sourceName) {
@@ -101,7 +105,18 @@ public record Job(
 
   public Job withFrame(Frame f) {
     return new Job(
-        id, name, f, sources, settings, deliveries, control, marks, recipes, steps, rulebook);
+        id,
+        name,
+        f,
+        sources,
+        settings,
+        deliveries,
+        control,
+        marks,
+        recipes,
+        steps,
+        rulebook,
+        project);
   }
 
   /** Adds a source, or replaces the one of the same name. */
@@ -114,7 +129,18 @@ public record Job(
       all.set(at, source);
     }
     return new Job(
-        id, name, frame, all, settings, deliveries, control, marks, recipes, steps, rulebook);
+        id,
+        name,
+        frame,
+        all,
+        settings,
+        deliveries,
+        control,
+        marks,
+        recipes,
+        steps,
+        rulebook,
+        project);
   }
 
   public Job withSettings(
@@ -129,7 +155,18 @@ public record Job(
       }
     }
     return new Job(
-        id, name, frame, sources, all, deliveries, control, marks, recipes, steps, rulebook);
+        id,
+        name,
+        frame,
+        sources,
+        all,
+        deliveries,
+        control,
+        marks,
+        recipes,
+        steps,
+        rulebook,
+        project);
   }
 
   public Job withDelivery(Delivery delivery) {
@@ -141,23 +178,46 @@ public record Job(
       all.set(at, delivery);
     }
     return new Job(
-        id, name, frame, sources, settings, all, control, marks, recipes, steps, rulebook);
+        id, name, frame, sources, settings, all, control, marks, recipes, steps, rulebook, project);
   }
 
   public Job withoutDelivery(String deliveryName) {
     List<Delivery> rest = deliveries.stream().filter(d -> !d.name().equals(deliveryName)).toList();
     return new Job(
-        id, name, frame, sources, settings, rest, control, marks, recipes, steps, rulebook);
+        id, name, frame, sources, settings, rest, control, marks, recipes, steps, rulebook,
+        project);
   }
 
   public Job withControl(Control c) {
     return new Job(
-        id, name, frame, sources, settings, deliveries, c, marks, recipes, steps, rulebook);
+        id,
+        name,
+        frame,
+        sources,
+        settings,
+        deliveries,
+        c,
+        marks,
+        recipes,
+        steps,
+        rulebook,
+        project);
   }
 
   public Job withMarks(List<SpotMark> m) {
     return new Job(
-        id, name, frame, sources, settings, deliveries, control, m, recipes, steps, rulebook);
+        id,
+        name,
+        frame,
+        sources,
+        settings,
+        deliveries,
+        control,
+        m,
+        recipes,
+        steps,
+        rulebook,
+        project);
   }
 
   public List<RecordedStep> stepsOf(ItemId item) {
@@ -169,7 +229,18 @@ public record Job(
     Map<ItemId, List<RecordedStep>> all = new TreeMap<>(steps);
     all.put(item, of);
     return new Job(
-        id, name, frame, sources, settings, deliveries, control, marks, recipes, all, rulebook);
+        id,
+        name,
+        frame,
+        sources,
+        settings,
+        deliveries,
+        control,
+        marks,
+        recipes,
+        all,
+        rulebook,
+        project);
   }
 
   public Optional<Recipe> recipe(String of) {
@@ -186,18 +257,68 @@ public record Job(
       all.set(at, recipe);
     }
     return new Job(
-        id, name, frame, sources, settings, deliveries, control, marks, all, steps, rulebook);
+        id,
+        name,
+        frame,
+        sources,
+        settings,
+        deliveries,
+        control,
+        marks,
+        all,
+        steps,
+        rulebook,
+        project);
   }
 
   public Job withoutRecipe(String of) {
     List<Recipe> rest = recipes.stream().filter(r -> !r.name().equals(of)).toList();
     return new Job(
-        id, name, frame, sources, settings, deliveries, control, marks, rest, steps, rulebook);
+        id,
+        name,
+        frame,
+        sources,
+        settings,
+        deliveries,
+        control,
+        marks,
+        rest,
+        steps,
+        rulebook,
+        project);
   }
 
   /** With another rulebook; {@link Rulebook#NONE} for none. */
   public Job withRulebook(Rulebook book) {
     return new Job(
-        id, name, frame, sources, settings, deliveries, control, marks, recipes, steps, book);
+        id,
+        name,
+        frame,
+        sources,
+        settings,
+        deliveries,
+        control,
+        marks,
+        recipes,
+        steps,
+        book,
+        project);
+  }
+
+  /** With other words about the project. */
+  public Job withProject(ProjectInfo info) {
+    return new Job(
+        id,
+        name,
+        frame,
+        sources,
+        settings,
+        deliveries,
+        control,
+        marks,
+        recipes,
+        steps,
+        rulebook,
+        info);
   }
 }

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.TreeSet;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LocalZero;
+import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.frame.FrameJson;
 import wellspan.core.place.PlacementJson;
 import wellspan.core.place.SourcePlacement;
@@ -103,6 +104,14 @@ final class JobJson {
               ArrayNode of = steps.putArray(id.value());
               list.forEach(s -> of.add(OperationJson.node(s)));
             });
+    if (!job.project().equals(ProjectInfo.NONE)) {
+      ObjectNode project = n.putObject("project");
+      for (ProjectInfo.Entry e : ProjectInfo.entries()) {
+        if (!e.of().apply(job.project()).isEmpty()) {
+          project.put(e.id(), e.of().apply(job.project()));
+        }
+      }
+    }
     if (!job.rulebook().equals(Rulebook.NONE)) {
       n.set("rulebook", RulebookJson.node(job.rulebook()));
     }

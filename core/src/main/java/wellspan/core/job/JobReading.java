@@ -17,6 +17,7 @@ import wellspan.core.attribute.EntityClass;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
+import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameJson;
 import wellspan.core.item.ItemId;
@@ -139,7 +140,28 @@ final class JobReading {
         n.list("marks", v -> PlacementJson.mark(object(v))),
         recipes,
         steps,
-        n.value("rulebook", Rulebook.NONE, RulebookJson::read));
+        n.value("rulebook", Rulebook.NONE, RulebookJson::read),
+        n.value("project", ProjectInfo.NONE, JobReading::project));
+  }
+
+  private static ProjectInfo project(JsonNode n) {
+    if (!n.isObject()) {
+      throw new IllegalArgumentException("it is no object");
+    }
+    ProjectInfo out = ProjectInfo.NONE;
+    for (Map.Entry<String, JsonNode> said : n.properties()) {
+      ProjectInfo.Entry entry =
+          ProjectInfo.entries().stream()
+              .filter(e -> e.id().equals(said.getKey()))
+              .findFirst()
+              .orElseThrow(
+                  () -> new IllegalArgumentException("\"" + said.getKey() + "\" is not known"));
+      if (!said.getValue().isTextual()) {
+        throw new IllegalArgumentException("\"" + said.getKey() + "\" is no text");
+      }
+      out = entry.with().of(out, said.getValue().asText());
+    }
+    return out;
   }
 
   /** Names tell things apart: a second one of a name would be lost at the first edit. */

@@ -68,7 +68,8 @@ public final class Packing {
         delivery.unit(),
         ids,
         ReceivedIds.kept(pieces),
-        build.job().control());
+        build.job().control(),
+        build.job().project());
   }
 
   /** An item; for LandXML also the breaklines that are edges of a surface. */

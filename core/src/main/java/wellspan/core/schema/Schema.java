@@ -39,6 +39,7 @@ public final class Schema {
   private final Map<String, DefinedType> types = new HashMap<>();
   private final Map<String, Set<String>> enumerations = new HashMap<>();
   private final Map<String, List<String>> selects = new HashMap<>();
+  private final Map<String, String> upper = new HashMap<>();
   private final Map<String, BitSet> allowed = new ConcurrentHashMap<>();
   private final Map<String, Set<String>> flatSelects = new ConcurrentHashMap<>();
 
@@ -72,8 +73,13 @@ public final class Schema {
 
   public Optional<Entity> entity(String name) {
     Entity asItStands = entities.get(name);
-    return Optional.ofNullable(
-        asItStands != null ? asItStands : entities.get(name.toUpperCase(Locale.ROOT)));
+    return Optional.ofNullable(asItStands != null ? asItStands : entities.get(upper(name)));
+  }
+
+  /** A name in upper case, as it stands in files; names of the schema without making it anew. */
+  public String upper(String name) {
+    String known = upper.get(name);
+    return known != null ? known : name.toUpperCase(Locale.ROOT);
   }
 
   public Entity entity(int number) {
@@ -174,6 +180,9 @@ public final class Schema {
 
   private void row(String[] c) {
     String key = c.length > 1 ? c[1].toUpperCase(Locale.ROOT) : "";
+    if (c.length > 1) {
+      upper.put(c[1], key);
+    }
     switch (c[0]) {
       case "E" -> {
         List<Attribute> attributes = new ArrayList<>();

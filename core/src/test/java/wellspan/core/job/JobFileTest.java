@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.frame.Frame;
 import wellspan.core.progress.Progress;
 
@@ -59,6 +60,25 @@ class JobFileTest {
     store.save(job);
     assertThat(store.open()).isEqualTo(job);
     assertThat(store.notUnderstood()).isEmpty();
+  }
+
+  @Test
+  void whatIsSaidOfTheProjectIsKeptAndNothingElseIsTakenForIt() throws IOException {
+    put(sample(3));
+    ProjectInfo info = new ProjectInfo("R. Exämple", "", "", "detailed \"2\"", "", "Quay");
+    Job job = store.open().withProject(info);
+    store.save(job);
+    assertThat(store.open()).isEqualTo(job);
+    String text = Files.readString(store.jobFile());
+    assertThat(text).contains("\"phase\"").doesNotContain("authorisation");
+    for (String wrong : List.of("\"phase\" : 3", "\"Phase\" : \"x\"", "\"phase\" : null")) {
+      put(text.replaceFirst("\"phase\" : \"[^,}]*\"(?=[,\\s}])", wrong));
+      assertThat(Files.readString(store.jobFile())).contains(wrong);
+      store.open();
+      assertThat(store.notUnderstood())
+          .as(wrong)
+          .anySatisfy(s -> assertThat(s).contains("project"));
+    }
   }
 
   @Test

@@ -14,6 +14,7 @@ import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -62,7 +63,8 @@ class PackingTest {
             List.of(),
             List.of(),
             Map.of(),
-            Rulebook.NONE)
+            Rulebook.NONE,
+            ProjectInfo.NONE)
         .withSource(Source.of("s", revision("abc")));
   }
 

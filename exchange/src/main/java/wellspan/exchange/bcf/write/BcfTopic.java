@@ -6,11 +6,13 @@ import java.util.UUID;
 /**
  * One topic.
  *
+ * @param type {@code Requirement} or {@code Finding}
  * @param guid the same whenever the same is found again
  * @param objects GlobalIds of what it is about, selected in its viewpoint
  * @param picture PNG of what the viewpoint shows
  */
 public record BcfTopic(
+    String type,
     UUID guid,
     String title,
     String description,

@@ -20,7 +20,7 @@ import wellspan.core.job.AtomicFile;
 /** Writes topics as BCF 3.0 or 2.1, in the order of elements that their schemas ask for. */
 public final class BcfWriter {
   private static final String AUTHOR = "Wellspan";
-  private static final String TYPE = "Requirement";
+  private static final List<String> TYPES = List.of("Requirement", "Finding");
   private static final String STATUS = "Open";
 
   private final BcfVersion version;
@@ -127,7 +127,9 @@ public final class BcfWriter {
   private void extensions(XMLStreamWriter x) throws XMLStreamException {
     x.writeStartElement("Extensions");
     x.writeStartElement("TopicTypes");
-    leaf(x, "TopicType", TYPE);
+    for (String type : TYPES) {
+      leaf(x, "TopicType", type);
+    }
     x.writeEndElement();
     x.writeStartElement("TopicStatuses");
     leaf(x, "TopicStatus", STATUS);
@@ -158,7 +160,7 @@ public final class BcfWriter {
     x.writeEndElement();
     x.writeStartElement("Topic");
     x.writeAttribute("Guid", t.guid().toString());
-    x.writeAttribute("TopicType", TYPE);
+    x.writeAttribute("TopicType", t.type());
     x.writeAttribute("TopicStatus", STATUS);
     leaf(x, "Title", t.title());
     leaf(x, "CreationDate", at.toString());

@@ -105,7 +105,12 @@ public final class IfcWriter {
               .withZone(ZoneOffset.UTC)
               .format(clock.instant());
       step.header(
-          parcel.schema().id(), "ViewDefinition [NotAssigned]", name, time, "", "", "Wellspan");
+          parcel.schema().id(),
+          "ViewDefinition [NotAssigned]",
+          name,
+          time,
+          parcel.info(),
+          "Wellspan");
       new IfcWriter(parcel, pictures, step).write(progress);
       step.end();
     }

@@ -116,11 +116,19 @@ final class ProjectRecords {
             UNSET,
             UNSET,
             UNSET,
-            UNSET,
+            stated(parcel.info().phase()),
             refs(List.of(model)),
             ref(units));
     spatial();
     return this;
+  }
+
+  private static StepValue stated(String s) {
+    return s.isEmpty() ? UNSET : text(s);
+  }
+
+  private static String or(String stated, String otherwise) {
+    return stated.isEmpty() ? otherwise : stated;
   }
 
   private String id(String what) {
@@ -186,15 +194,22 @@ final class ProjectRecords {
   }
 
   /**
-   * IFC2x3 demands an owner history of every rooted object. Persons and dates are not known, so
-   * nobody is named and the date is that of the epoch: the same in every run.
+   * IFC2x3 demands an owner history of every rooted object. Dates are not known, so the date is
+   * that of the epoch: the same in every run.
    */
   private void owner() throws IOException {
     StepValue[] nobody = new StepValue[step.attributeCount("IfcPerson")];
     java.util.Arrays.fill(nobody, UNSET);
-    nobody[1] = text("not stated");
+    nobody[1] = text(or(parcel.info().author(), "not stated"));
     int person = step.add("IfcPerson", nobody);
-    int organisation = step.add("IfcOrganization", UNSET, text("not stated"), UNSET, UNSET, UNSET);
+    int organisation =
+        step.add(
+            "IfcOrganization",
+            UNSET,
+            text(or(parcel.info().organisation(), "not stated")),
+            UNSET,
+            UNSET,
+            UNSET);
     int both = step.add("IfcPersonAndOrganization", ref(person), ref(organisation), UNSET);
     int application =
         step.add(
@@ -218,7 +233,7 @@ final class ProjectRecords {
         step.root(
             "IfcSite",
             id("site"),
-            text(parcel.project()),
+            text(or(parcel.info().site(), parcel.project())),
             UNSET,
             UNSET,
             ref(sitePlacement),
@@ -244,7 +259,7 @@ final class ProjectRecords {
         step.root(
             "IfcRoad",
             id("road"),
-            text("Road"),
+            text(or(parcel.info().facility(), "Road")),
             UNSET,
             UNSET,
             ref(roadPlacement),

@@ -117,7 +117,7 @@ final class SchemaGuard {
   }
 
   private String namedFault(String name, StepValue v) {
-    if (schema.entity(name).isPresent()) {
+    if (schema.isEntity(name)) {
       return v instanceof StepValue.Ref(int id) && schema.isA(target(id), name)
           ? null
           : "needs a reference to " + name;
@@ -171,13 +171,13 @@ final class SchemaGuard {
     return switch (v) {
       case StepValue.Ref(int id) -> {
         Entity e = target(id);
-        yield members.stream().anyMatch(m -> schema.isA(e, m))
+        yield schema.allowed(name).get(e.number())
             ? null
             : "is a " + e.name() + ", which " + name + " does not allow";
       }
       case StepValue.Typed(String type, StepValue inner) ->
-          members.contains(type.toUpperCase(java.util.Locale.ROOT))
-              ? namedFault(type.toUpperCase(java.util.Locale.ROOT), inner)
+          members.contains(schema.upper(type))
+              ? namedFault(schema.upper(type), inner)
               : type + " is not a member of " + name;
       default -> "needs a reference or a typed value";
     };

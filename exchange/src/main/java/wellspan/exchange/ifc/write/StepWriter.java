@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import java.util.Locale;
+import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.Entity;
 import wellspan.core.schema.Schema;
@@ -12,6 +12,7 @@ import wellspan.core.schema.Schema;
 /** Writes ISO 10303-21 text, one record after the other, each checked against the schema first. */
 final class StepWriter {
   private final OutputStream out;
+  private final Schema schema;
   private final SchemaGuard guard;
   private final Progress progress;
   private final byte[] buffer = new byte[1 << 16];
@@ -21,6 +22,7 @@ final class StepWriter {
 
   StepWriter(OutputStream out, Schema schema, Progress progress) {
     this.out = out;
+    this.schema = schema;
     this.guard = new SchemaGuard(schema);
     this.progress = progress;
   }
@@ -30,8 +32,7 @@ final class StepWriter {
       String description,
       String fileName,
       String timeStamp,
-      String author,
-      String organisation,
+      ProjectInfo info,
       String application)
       throws IOException {
     ascii("ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION((");
@@ -41,14 +42,16 @@ final class StepWriter {
     ascii(",");
     string(timeStamp);
     ascii(",(");
-    string(author);
+    string(info.author());
     ascii("),(");
-    string(organisation);
+    string(info.organisation());
     ascii("),");
     string(application);
     ascii(",");
     string(application);
-    ascii(",'');\nFILE_SCHEMA((");
+    ascii(",");
+    string(info.authorisation());
+    ascii(");\nFILE_SCHEMA((");
     string(fileSchema);
     ascii("));\nENDSEC;\nDATA;\n");
   }
@@ -95,7 +98,7 @@ final class StepWriter {
     put('#');
     whole(id);
     put('=');
-    ascii(e.name().toUpperCase(Locale.ROOT));
+    ascii(schema.upper(e.name()));
     put('(');
     for (int i = 0; i < values.length; i++) {
       if (i > 0) {
@@ -124,7 +127,7 @@ final class StepWriter {
         put('.');
       }
       case StepValue.Typed(String type, StepValue inner) -> {
-        ascii(type.toUpperCase(Locale.ROOT));
+        ascii(schema.upper(type));
         put('(');
         value(inner);
         put(')');

@@ -28,6 +28,7 @@ class BcfWriterTest {
     Path file = dir.resolve("found.bcf");
     BcfTopic topic =
         new BcfTopic(
+            "Requirement",
             GUID,
             "Kerbs & edges",
             "two <fail>",
