@@ -253,7 +253,9 @@ public final class SectionEditor extends BorderPane {
     GridPane g = grid();
     List<String> heads = List.of("course", "material", "mm", "m wider");
     for (int i = 0; i < heads.size(); i++) {
-      g.add(Parts.label(heads.get(i), "muted"), i, 0);
+      Label head = Parts.label(heads.get(i), "muted");
+      head.setMinWidth(Region.USE_PREF_SIZE);
+      g.add(head, i, 0);
     }
     for (int i = 0; i < desk.section().courses().size(); i++) {
       course(g, i, desk.section().courses().get(i));

@@ -1,5 +1,6 @@
 package wellspan.app.shell;
 
+import java.io.File;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,8 +16,10 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.stage.FileChooser;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
+import wellspan.app.session.FindingTopicsFile;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
@@ -51,6 +54,7 @@ final class FindingsView extends BorderPane {
         new HBox(
             Parts.label("Findings", "title"),
             Parts.space(),
+            Parts.icon(Feather.SHARE_2, "Save the findings as topics (BCF)", this::save),
             Parts.icon(Feather.X, "Close the findings (Ctrl+F)", close));
     head.setPadding(new Insets(12, 8, 8, 14));
     setTop(head);
@@ -61,6 +65,17 @@ final class FindingsView extends BorderPane {
     session.findingsProperty().addListener((o, a, b) -> refresh());
     visibleProperty().addListener((o, a, b) -> refresh());
     refresh();
+  }
+
+  private void save() {
+    FileChooser c = new FileChooser();
+    c.setTitle("Save the findings as topics");
+    c.getExtensionFilters().add(new FileChooser.ExtensionFilter("Topics", "*.bcf"));
+    c.setInitialFileName("findings.bcf");
+    File file = c.showSaveDialog(getScene().getWindow());
+    if (file != null) {
+      new FindingTopicsFile(session).write(file.toPath(), session.findingsProperty().get());
+    }
   }
 
   /** Nothing that is hidden is built. */

@@ -38,6 +38,7 @@ final class CutChoice extends HBox {
   private final Label chainage = Parts.label("", "figure");
   private final HBox row = new HBox(8, along, chainage);
   private boolean pictureShown;
+  private List<HalfSpace> box = List.of();
 
   CutChoice(Session session, SpaceView space) {
     super(6);
@@ -99,6 +100,7 @@ final class CutChoice extends HBox {
       session.complain("Select what the box is to go round, then choose it again.");
       what.setValue(WHOLE);
     }
+    box = sides(session.selection().ids().stream().toList()); // stays while others are selected
     cut();
   }
 
@@ -113,7 +115,7 @@ final class CutChoice extends HBox {
               -Math.cos(p.direction()), -Math.sin(p.direction()), 0); // kept: what lies ahead
       space.setCuts(List.of(new HalfSpace(new Position(p.east(), p.north(), 0), back)));
     } else if (what.getValue().equals(BOX)) {
-      space.setCuts(sides(session.selection().ids().stream().toList()));
+      space.setCuts(box);
     } else {
       space.setCuts(List.of());
     }

@@ -226,11 +226,7 @@ final class PlacePicture {
   void vectorLegend(double enlarged, String source) {
     if (Double.isFinite(enlarged)) {
       ink.text(
-          "control in "
-              + source
-              + ": differences × "
-              + Figures.factor(enlarged)
-              + ", heights upright",
+          source + ": differences × " + Figures.factor(enlarged),
           160,
           w.height() - 18,
           PlanInk.FIGURE,

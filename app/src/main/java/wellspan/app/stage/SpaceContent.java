@@ -109,6 +109,7 @@ final class SpaceContent {
                     ? Theme.of(i.item().kind().stratum())
                     : colours.of(i),
                 chosen,
+                !i.item().kind().surface(),
                 colours.asked(i).isEmpty() ? i.item().attributes().texture() : Optional.empty());
         case Shape.Axis a when cuts.isEmpty() ->
             add(
@@ -289,9 +290,10 @@ final class SpaceContent {
       Mesh mesh,
       Color colour,
       boolean chosen,
+      boolean hard,
       Optional<Texture> texture) {
     Optional<Image> picture = texture.map(t -> pictures.image(t.pixels()));
-    for (TriangleMesh tile : meshes.tiles(mesh, texture)) {
+    for (TriangleMesh tile : meshes.tiles(mesh, hard, texture)) {
       MeshView view =
           add(
               id,

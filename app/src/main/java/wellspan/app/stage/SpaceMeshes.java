@@ -32,13 +32,21 @@ final class SpaceMeshes {
     this.zero = zero;
   }
 
-  /** A surface, simplified for the view where it is heavy, in pieces. */
-  List<TriangleMesh> tiles(Mesh full, Optional<Texture> texture) {
+  /**
+   * A surface, simplified for the view where it is heavy, in pieces.
+   *
+   * @param hard whether its edges stay hard, as those of bodies
+   */
+  List<TriangleMesh> tiles(Mesh full, boolean hard, Optional<Texture> texture) {
     Mesh mesh = ViewMesh.simplified(full, TRIANGLES_SHOWN);
     List<TriangleMesh> out = new ArrayList<>();
     int n = mesh.triangleCount();
     for (int from = 0; from < n; from += TRIANGLES_IN_TILE) {
-      out.add(tile(mesh, from, Math.min(n, from + TRIANGLES_IN_TILE), texture));
+      TriangleMesh tile = tile(mesh, from, Math.min(n, from + TRIANGLES_IN_TILE), texture);
+      if (hard) {
+        tile.getFaceSmoothingGroups().addAll(new int[tile.getFaces().size() / 6]);
+      }
+      out.add(tile);
     }
     return out;
   }

@@ -91,7 +91,7 @@ class LongSectionTest {
     Position zero = ground.bounds().centre();
     SpaceMeshes meshes = new SpaceMeshes(zero);
     int triangles = 0;
-    for (TriangleMesh tile : meshes.tiles(ground, java.util.Optional.empty())) {
+    for (TriangleMesh tile : meshes.tiles(ground, false, java.util.Optional.empty())) {
       triangles += tile.getFaces().size() / 6;
       for (int i = 0; i < tile.getPoints().size(); i++) {
         assertThat(Math.abs(tile.getPoints().get(i))).isLessThan(800);
@@ -99,7 +99,7 @@ class LongSectionTest {
       assertThat(tile.getFaces().size() / 6).isLessThanOrEqualTo(15_000);
     }
     assertThat(triangles).isEqualTo(ground.triangleCount());
-    TriangleMesh first = meshes.tiles(ground, java.util.Optional.empty()).getFirst();
+    TriangleMesh first = meshes.tiles(ground, false, java.util.Optional.empty()).getFirst();
     assertThat((double) first.getPoints().get(0))
         .isCloseTo(ground.east(ground.triangles()[0]) - zero.east(), within(1e-3));
   }

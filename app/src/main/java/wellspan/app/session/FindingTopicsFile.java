@@ -1,0 +1,44 @@
+package wellspan.app.session;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.List;
+import wellspan.core.build.Build;
+import wellspan.core.deliver.GlobalIds;
+import wellspan.core.finding.Finding;
+import wellspan.exchange.bcf.write.BcfVersion;
+import wellspan.exchange.bcf.write.BcfWriter;
+import wellspan.exchange.bcf.write.FindingTopics;
+
+/** Keeps what was found as topics that others can open. */
+public record FindingTopicsFile(Session session) {
+
+  /** Writes a topic for each finding, in the background. */
+  public void write(Path file, List<Finding> findings) {
+    Build build = session.build();
+    session
+        .work()
+        .start(
+            "Writing " + findings.size() + " topics",
+            p -> {
+              try {
+                BcfWriter.write(
+                    file,
+                    BcfVersion.V3_0,
+                    build.job().deliveries().isEmpty()
+                        ? build.job().name()
+                        : build.job().deliveries().getFirst().fileName(),
+                    new GlobalIds(build.job().id()).of("project", "product"),
+                    FindingTopics.of(build, findings),
+                    Clock.systemUTC().instant());
+              } catch (IOException e) {
+                throw new IllegalArgumentException(
+                    "The topics could not be written: " + e.getMessage(), e);
+              }
+              return file;
+            },
+            f -> session.say(findings.size() + " topics are in " + f + "."),
+            session::complain);
+  }
+}
