@@ -20,6 +20,7 @@ import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.LocalZero;
+import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
@@ -171,7 +172,9 @@ public final class DemoMaker {
             List.of(),
             List.of(),
             Map.of(),
-            Rulebook.NONE);
+            Rulebook.NONE,
+            new ProjectInfo(
+                "", "Example Roads", "", "detailed design", "Brindle Ness", "Quay Road"));
     for (Path file : files) {
       job = SourceIntake.take(store, job, file, Optional.empty(), CLOCK, Progress.NONE).job();
     }

@@ -55,6 +55,7 @@ public final class IfcWriter {
   private final List<Integer> alignments = new ArrayList<>();
   private final Map<String, List<Integer>> pavements = new LinkedHashMap<>();
   private final BridgeRecords bridges;
+  private final LikeShapes likes;
   private final TypeRecords types;
 
   private IfcWriter(Parcel parcel, Map<String, String> pictures, StepWriter step) {
@@ -65,6 +66,7 @@ public final class IfcWriter {
     local = new LocalCoordinates(parcel);
     bridges = new BridgeRecords(step, parcel);
     types = new TypeRecords(step, parcel, schema);
+    likes = new LikeShapes(parcel, local);
     representations = new Representations(step);
     lines = new LineRecords(step, local, representations);
     finishes = new FinishRecords(step, parcel);
@@ -167,7 +169,10 @@ public final class IfcWriter {
 
   private int mesh(Parcel.Piece piece, ProjectRecords project, Mesh mesh, boolean closed)
       throws IOException {
-    return meshes.shape(project, mesh, closed, piece.description().finish(), picture(piece));
+    Optional<LikeShapes.Placed> like = likes.of(piece);
+    return like.isPresent()
+        ? meshes.instance(project, like.get(), closed, piece.description().finish())
+        : meshes.shape(project, mesh, closed, piece.description().finish(), picture(piece));
   }
 
   private static boolean closed(Parcel.Piece piece) {

@@ -5,9 +5,11 @@ import static wellspan.exchange.ifc.write.StepValue.flag;
 import static wellspan.exchange.ifc.write.StepValue.reals;
 import static wellspan.exchange.ifc.write.StepValue.ref;
 import static wellspan.exchange.ifc.write.StepValue.refs;
+import static wellspan.exchange.ifc.write.StepValue.text;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.attribute.Finish;
@@ -24,6 +26,7 @@ final class MeshRecords {
   private final FinishRecords finishes;
   private final TextureRecords textures;
   private final Representations representations;
+  private final IdentityHashMap<LikeShapes.Group, Integer> maps = new IdentityHashMap<>();
 
   MeshRecords(
       StepWriter step,
@@ -49,20 +52,77 @@ final class MeshRecords {
       Optional<PictureOver> picture)
       throws IOException {
     boolean faces = project.schema() == IfcSchema.IFC2X3;
-    int geometry = faces ? surfaceModel(mesh, closed) : faceSet(mesh, closed);
+    StepValue.RowSource rows = local.rows(mesh.xyz());
+    int geometry = faces ? surfaceModel(mesh, rows, closed) : faceSet(mesh, rows, closed);
     Optional<Integer> image =
         picture.isPresent()
             ? Optional.of(textures.lay(picture.get(), geometry, mesh))
             : Optional.empty();
     finishes.dress(geometry, finish, image);
-    String type = faces ? closed ? "Brep" : "SurfaceModel" : "Tessellation";
+    String type = type(project, closed);
     int body = representations.add(project.bodyContext(), "Body", type, List.of(geometry));
     return step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(List.of(body)));
   }
 
-  private int faceSet(Mesh mesh, boolean closed) throws IOException {
-    StepValue rows =
-        new StepValue.Points(mesh.vertexCount(), 3, local.decimals(), local.rows(mesh.xyz()));
+  private static String type(ProjectRecords project, boolean closed) {
+    return project.schema() == IfcSchema.IFC2X3 ? closed ? "Brep" : "SurfaceModel" : "Tessellation";
+  }
+
+  /**
+   * A shape that others have too: its geometry is written with the first of them.
+   *
+   * @return the product definition shape
+   */
+  int instance(
+      ProjectRecords project, LikeShapes.Placed placed, boolean closed, Optional<Finish> finish)
+      throws IOException {
+    LikeShapes.Group g = placed.group();
+    Integer map = maps.get(g);
+    if (map == null) {
+      map = map(project, g, closed, finish);
+      maps.put(g, map);
+    }
+    double[][] turn = placed.turn();
+    int[] axes = new int[3];
+    for (int c = 0; c < 3; c++) {
+      axes[c] = step.add("IfcDirection", reals(turn[0][c], turn[1][c], turn[2][c]));
+    }
+    int origin = step.add("IfcCartesianPoint", reals(placed.at()));
+    int target =
+        step.add(
+            "IfcCartesianTransformationOperator3D",
+            ref(axes[0]),
+            ref(axes[1]),
+            ref(origin),
+            UNSET,
+            ref(axes[2]));
+    int item = step.add("IfcMappedItem", ref(map), ref(target));
+    int body =
+        representations.add(project.bodyContext(), "Body", "MappedRepresentation", List.of(item));
+    return step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(List.of(body)));
+  }
+
+  private int map(
+      ProjectRecords project, LikeShapes.Group g, boolean closed, Optional<Finish> finish)
+      throws IOException {
+    StepValue.RowSource rows = (i, row) -> System.arraycopy(g.corners, 3 * i, row, 0, 3);
+    int geometry =
+        project.schema() == IfcSchema.IFC2X3
+            ? surfaceModel(g.mesh, rows, closed)
+            : faceSet(g.mesh, rows, closed);
+    finishes.dress(geometry, finish, Optional.empty());
+    int shape =
+        step.add(
+            "IfcShapeRepresentation",
+            ref(project.bodyContext()),
+            text("Body"),
+            text(type(project, closed)),
+            refs(List.of(geometry)));
+    return step.add("IfcRepresentationMap", ref(project.identity()), ref(shape));
+  }
+
+  private int faceSet(Mesh mesh, StepValue.RowSource from, boolean closed) throws IOException {
+    StepValue rows = new StepValue.Points(mesh.vertexCount(), 3, local.decimals(), from);
     // IFC4 has no TagList, IFC4.3 has one
     int points =
         step.attributeCount("IfcCartesianPointList3D") == 1
@@ -77,9 +137,8 @@ final class MeshRecords {
         UNSET);
   }
 
-  private int surfaceModel(Mesh mesh, boolean closed) throws IOException {
+  private int surfaceModel(Mesh mesh, StepValue.RowSource rows, boolean closed) throws IOException {
     int[] points = new int[mesh.vertexCount()];
-    StepValue.RowSource rows = local.rows(mesh.xyz());
     double[] row = new double[3];
     double precision = Math.pow(10, local.decimals());
     for (int i = 0; i < points.length; i++) {
