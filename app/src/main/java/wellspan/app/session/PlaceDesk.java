@@ -54,7 +54,6 @@ public final class PlaceDesk {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<Optional<Position>> probe =
       new SimpleObjectProperty<>(Optional.empty());
-
   private final StringProperty tallied = new SimpleStringProperty("");
 
   PlaceDesk(Session session) {

@@ -179,7 +179,7 @@ public final class Session {
   }
 
   public Optional<Build.BuiltItem> selectedItem() {
-    return selectedProperty().get().map(id -> build.get().items().get(id));
+    return selectedProperty().get().map(build.get().items()::get);
   }
 
   /** Says a sentence at the lower edge. */
@@ -190,8 +190,6 @@ public final class Session {
   public void complain(String sentence) {
     messages.complain(sentence);
   }
-
-  // ---- reading
 
   /** Reads all sources of the job. */
   public void load() {
@@ -216,7 +214,6 @@ public final class Session {
     say(fresh.items().size() + " items from " + fresh.received().size() + " files.");
   }
 
-  /** What the current revision of a source holds, if it was read in this session. */
   Optional<Received> known(Source s) {
     return read.known(s);
   }
@@ -228,8 +225,6 @@ public final class Session {
   void showChange(Optional<RevisionChange> change) {
     lastChange.set(change);
   }
-
-  // ---- edits
 
   /** One undoable edit. It is noted in the journal before it counts. */
   public void edit(String what, UnaryOperator<Job> change) {
@@ -310,8 +305,7 @@ public final class Session {
   void refreshFindings() {
     List<Finding> all = new ArrayList<>();
     if (isLookingOnly()) {
-      all.add(
-          Finding.error(Stop.RECEIVE, "job.looking-only", "", model.lookingOnlyProperty().get()));
+      all.add(Finding.error(Stop.RECEIVE, "job.looking-only", "", lookingOnlyProperty().get()));
     }
     all.addAll(JobFindings.of(build.get(), shape::flawsIn));
     all.addAll(deliveries.findings());
@@ -369,8 +363,6 @@ public final class Session {
         .map(Build.BuiltItem::id)
         .toList();
   }
-
-  // ---- saving
 
   /**
    * Lets the job be looked at and not be changed.
