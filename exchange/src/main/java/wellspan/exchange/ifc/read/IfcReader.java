@@ -354,9 +354,7 @@ public final class IfcReader {
     return xyz;
   }
 
-  /**
-   * An element without what its openings take away; one that cannot be cut stays whole, and said.
-   */
+  /** An element without what its openings take away; one that cannot be cut stays whole. */
   private Mesh cut(Instance p, Mesh whole) {
     MeshWeld weld = new MeshWeld();
     weld.add(whole.xyz(), whole.triangles());
