@@ -41,17 +41,6 @@ class PlaceWindowTest extends WindowTest {
     settle(() -> !shell.stage().plan().isBusy());
   }
 
-  private void type(String query, String text) {
-    TextField f = lookup(query).queryAs(TextField.class);
-    interact(
-        () -> {
-          f.requestFocus();
-          f.setText(text);
-          f.getOnAction().handle(null);
-        });
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
   @Test
   void theTallyShowsThePointThatIsOffAndFollowsTheTolerance() throws Exception {
     atPlace();

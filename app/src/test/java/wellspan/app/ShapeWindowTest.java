@@ -155,7 +155,7 @@ class ShapeWindowTest extends WindowTest {
     assertThat(session.job().stepsOf(SHORE)).hasSize(1);
   }
 
-  private void type(String query, String value) {
+  private void enter(String query, String value) {
     interact(() -> lookup(query).queryAs(TextField.class).setText(value));
   }
 
@@ -164,7 +164,7 @@ class ShapeWindowTest extends WindowTest {
     receive(DEMO.resolve("road/quay-road.xml"));
     push(KeyCode.CONTROL, KeyCode.DIGIT3);
     fire("#make-pad");
-    type("#pad-level-in-the-middle", "a hill");
+    enter("#pad-level-in-the-middle", "a hill");
     fire("#pad-go");
     assertThat(session.messages().sentenceProperty().get()).contains("a hill");
     interact(
@@ -177,8 +177,8 @@ class ShapeWindowTest extends WindowTest {
                         new Position(412_600, 6_534_700, 0),
                         new Position(412_640, 6_534_700, 0),
                         new Position(412_640, 6_534_730, 0))));
-    type("#pad-level-in-the-middle", "30");
-    type("#pad-fall", "2");
+    enter("#pad-level-in-the-middle", "30");
+    enter("#pad-fall", "2");
     assertThat(lookup("#pad-fall").queryAs(TextField.class).getText()).isEqualTo("2");
     fire("#pad-go");
     idle();
@@ -198,11 +198,11 @@ class ShapeWindowTest extends WindowTest {
     assertThat(lookup("#texture-go").tryQuery()).isEmpty();
     fire("#make-texture");
     fire("#make-contours");
-    type("#contours-every", "0");
+    enter("#contours-every", "0");
     fire("#contours-go");
     assertThat(session.messages().sentenceProperty().get()).contains("must be 0.001 or more");
-    type("#contours-every", "5");
-    type("#contours-name", "Five metres");
+    enter("#contours-every", "5");
+    enter("#contours-name", "Five metres");
     fire("#contours-go");
     idle();
     ItemId lines = new ItemId("job/string/Five metres");

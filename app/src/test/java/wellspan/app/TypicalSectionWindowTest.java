@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
 import javafx.scene.Node;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
@@ -14,17 +13,6 @@ import wellspan.core.typical.TypicalSection;
 
 /** A road made of a section that was drawn, as a user does it. */
 class TypicalSectionWindowTest extends WindowTest {
-  private void type(String query, String text) {
-    TextField f = lookup(query).queryAs(TextField.class);
-    interact(
-        () -> {
-          f.requestFocus();
-          f.setText(text);
-          f.getOnAction().handle(null);
-        });
-    WaitForAsyncUtils.waitForFxEvents();
-  }
-
   @Test
   void aSectionIsDrawnAndARoadMadeOfIt() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));

@@ -27,16 +27,6 @@ class WholeSliceTest extends WindowTest {
         .toList();
   }
 
-  private void type(String field, String value) {
-    TextField t = lookup(field).queryAs(TextField.class);
-    interact(
-        () -> {
-          t.requestFocus();
-          t.setText(value);
-          t.getOnAction().handle(null);
-        });
-  }
-
   @Test
   void aDesignIsReceivedPlacedDeliveredAndProven() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));

@@ -12,6 +12,7 @@ import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -76,6 +77,18 @@ abstract class WindowTest extends ApplicationTest {
 
   protected String text(String query) {
     return lookup(query).queryAs(Labeled.class).getText();
+  }
+
+  /** Types into a field and takes it by Enter. */
+  protected void type(String query, String text) {
+    TextField f = lookup(query).queryAs(TextField.class);
+    interact(
+        () -> {
+          f.requestFocus();
+          f.setText(text);
+          f.getOnAction().handle(null);
+        });
+    WaitForAsyncUtils.waitForFxEvents();
   }
 
   protected void fire(String query) {

@@ -15,7 +15,6 @@ import picocli.CommandLine.Spec;
 import wellspan.core.build.Build;
 import wellspan.core.check.Check;
 import wellspan.core.check.JobFindings;
-import wellspan.core.deliver.GlobalIds;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.FindingJson;
 import wellspan.core.item.ItemId;
@@ -25,7 +24,6 @@ import wellspan.core.job.JobStore;
 import wellspan.core.operation.Step;
 import wellspan.core.progress.Progress;
 import wellspan.exchange.bcf.write.BcfVersion;
-import wellspan.exchange.bcf.write.BcfWriter;
 import wellspan.exchange.bcf.write.FindingTopics;
 import wellspan.exchange.intake.SourceIntake;
 
@@ -136,24 +134,11 @@ final class CheckCommand implements Callable<Integer> {
     return tell(now);
   }
 
-  private void topics(Build build, List<Finding> findings) throws IOException {
-    String model =
-        build.job().deliveries().isEmpty()
-            ? build.job().name()
-            : build.job().deliveries().getFirst().fileName();
-    BcfWriter.write(
-        bcf,
-        BcfVersion.named(bcfVersion),
-        model,
-        new GlobalIds(build.job().id()).of("project", "product"),
-        FindingTopics.of(build, findings),
-        Clock.systemUTC().instant());
-  }
-
   private int tell(Build build) throws IOException {
     List<Finding> findings = JobFindings.of(build, Progress.NONE);
     if (bcf != null) {
-      topics(build, findings);
+      FindingTopics.write(
+          bcf, BcfVersion.named(bcfVersion), build, findings, Clock.systemUTC().instant());
     }
     PrintWriter out = spec.commandLine().getOut();
     if (json) {

@@ -5,10 +5,8 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import wellspan.core.build.Build;
-import wellspan.core.deliver.GlobalIds;
 import wellspan.core.finding.Finding;
 import wellspan.exchange.bcf.write.BcfVersion;
-import wellspan.exchange.bcf.write.BcfWriter;
 import wellspan.exchange.bcf.write.FindingTopics;
 
 /** Keeps what was found as topics that others can open. */
@@ -23,15 +21,8 @@ public record FindingTopicsFile(Session session) {
             "Writing " + findings.size() + " topics",
             p -> {
               try {
-                BcfWriter.write(
-                    file,
-                    BcfVersion.V3_0,
-                    build.job().deliveries().isEmpty()
-                        ? build.job().name()
-                        : build.job().deliveries().getFirst().fileName(),
-                    new GlobalIds(build.job().id()).of("project", "product"),
-                    FindingTopics.of(build, findings),
-                    Clock.systemUTC().instant());
+                FindingTopics.write(
+                    file, BcfVersion.V3_0, build, findings, Clock.systemUTC().instant());
               } catch (IOException e) {
                 throw new IllegalArgumentException(
                     "The topics could not be written: " + e.getMessage(), e);

@@ -190,18 +190,21 @@ final class SpaceContent {
     return left.isEmpty() ? work(shown) : left;
   }
 
-  /** Shows only what lies on the near side of some planes. */
-  void setCuts(List<HalfSpace> planes) {
+  /** Shows only what lies on the near side of some planes; false if it does so already. */
+  boolean setCuts(List<HalfSpace> planes) {
+    boolean others = !cuts.equals(planes);
     cuts = List.copyOf(planes);
+    return others;
   }
 
   /** A grid under everything, its lines at round coordinates, and where north is. */
   private void ground(SpaceMeshes meshes, Box box, double thickness) {
-    if (!grid) {
+    double size = Math.max(box.width(), box.depth());
+    if (!grid || size == 0) { // a single point gives no measure
       return;
     }
-    double step = SectionInk.step(Math.max(box.width(), box.depth()) / 12);
-    double low = box.hasLevels() ? box.minH() - 0.02 * Math.max(box.width(), box.depth()) : 0;
+    double step = SectionInk.step(size / 12);
+    double low = box.hasLevels() ? box.minH() - 0.02 * size : 0;
     double west = Math.floor(box.minE() / step) * step;
     double east = Math.ceil(box.maxE() / step) * step;
     double south = Math.floor(box.minN() / step) * step;

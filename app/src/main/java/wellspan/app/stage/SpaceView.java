@@ -135,8 +135,9 @@ public final class SpaceView extends StackPane {
 
   /** Shows only what lies on the near side of some planes. */
   void setCuts(List<HalfSpace> planes) {
-    things.setCuts(planes);
-    changed();
+    if (things.setCuts(planes)) {
+      changed();
+    }
   }
 
   public void setExaggeration(double factor) {

@@ -17,6 +17,7 @@ import javafx.stage.WindowEvent;
 import wellspan.app.session.Session;
 import wellspan.app.shell.ShellView;
 import wellspan.app.theme.Theme;
+import wellspan.core.job.Job;
 import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
 
@@ -34,7 +35,14 @@ final class JobWindow {
     this.store = store;
     this.windows = windows;
     held = takeLock();
-    session = new Session(store, store.open(), Clock.systemUTC(), Platform::runLater);
+    Job job;
+    try {
+      job = store.open();
+    } catch (IOException e) {
+      letGo(); // it can be mended and opened again
+      throw e;
+    }
+    session = new Session(store, job, Clock.systemUTC(), Platform::runLater);
     shell = new ShellView(session, services, windows);
   }
 

@@ -1,6 +1,8 @@
 package wellspan.app.start;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -78,6 +80,18 @@ class StartWindowTest extends ApplicationTest {
     try (var made = Files.list(dir)) {
       assertThat(made.filter(p -> p.endsWith("a") || p.endsWith("b"))).isEmpty();
     }
+  }
+
+  @Test
+  void aDamagedJobIsRefusedAndOpensOnceItIsMended() throws Exception {
+    Path folder = dir.resolve("damaged");
+    new JobStore(folder).create(Job.named("Mended"));
+    String whole = Files.readString(folder.resolve("job.json"));
+    Files.writeString(folder.resolve("job.json"), whole.substring(0, 20));
+    interact(() -> assertThatThrownBy(() -> windows.open(folder)).hasMessageContaining("job.json"));
+    Files.writeString(folder.resolve("job.json"), whole);
+    interact(() -> assertThatCode(() -> windows.open(folder)).doesNotThrowAnyException());
+    settleOn("Mended – Wellspan");
   }
 
   @Test

@@ -36,7 +36,13 @@ public record SectionLayout(TypicalSection section, double level) {
     double depth = 0;
     for (Course c : section.courses()) {
       out.add(
-          area(c.name(), "", c.material(), c.thickness(), band(depth, c.thickness(), c.wider())));
+          area(
+              c.name(),
+              "",
+              c.material(),
+              "",
+              c.thickness(),
+              band(depth, c.thickness(), c.wider())));
       depth += c.thickness();
     }
     for (int side : new int[] {-1, 1}) {
@@ -58,6 +64,7 @@ public record SectionLayout(TypicalSection section, double level) {
                   Character.toUpperCase(word.charAt(0)) + word.substring(1),
                   side < 0 ? "left" : "right",
                   s.material(),
+                  s.use() == StripUse.CYCLE_TRACK ? "cycleway" : word,
                   s.thickness(),
                   ring));
         }
@@ -73,8 +80,13 @@ public record SectionLayout(TypicalSection section, double level) {
   }
 
   private static DesignArea area(
-      String name, String side, String material, double thickness, List<SectionPoint> ring) {
-    return new DesignArea(name, side, material, "", DesignArea.Form.AREA, thickness, ring);
+      String name,
+      String side,
+      String material,
+      String note,
+      double thickness,
+      List<SectionPoint> ring) {
+    return new DesignArea(name, side, material, note, DesignArea.Form.AREA, thickness, ring);
   }
 
   /** A course: the paved surface lowered, from edge to edge. */

@@ -8,7 +8,7 @@ public enum StripUse implements Choice {
   SHOULDER("paved shoulder", true),
   KERB("kerb", false),
   FOOTWAY("footway", false),
-  CYCLE_TRACK("cycletrack", false),
+  CYCLE_TRACK("cycle track", false),
   VERGE("verge", false);
 
   private final String word;

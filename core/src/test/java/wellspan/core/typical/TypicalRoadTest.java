@@ -112,6 +112,25 @@ class TypicalRoadTest {
   }
 
   @Test
+  void everyUseBecomesItsKind() {
+    List<Strip> strips = new ArrayList<>(List.of(new Strip(StripUse.LANE, 3, 0, 0, 0, "")));
+    for (StripUse u : StripUse.values()) {
+      if (!u.paved()) {
+        strips.add(new Strip(u, 1, 0, 0, 0.2, "gravel"));
+      }
+    }
+    Recipe.Made m =
+        make(straight(50), new TypicalSection("s", List.of(), strips, List.of()), Map.of(), 0, 50);
+    assertThat(m.items())
+        .extracting(i -> i.name() + " is a " + i.kind().id())
+        .containsExactlyInAnyOrder(
+            "Road Kerb right is a kerb",
+            "Road Footway right is a footway",
+            "Road Cycle track right is a footway",
+            "Road Verge right is a verge");
+  }
+
+  @Test
   void aRangeOfChainagesIsKept() {
     Recipe.Made m = make(straight(100), TypicalSection.FIRST, Map.of(), 20, 45);
     assertThat(volume(m, "Road Surface course")).isCloseTo(6.5 * 0.04 * 25, within(1e-6));

@@ -2,6 +2,8 @@ package wellspan.exchange.bcf.write;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -11,9 +13,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import wellspan.core.build.Build;
+import wellspan.core.deliver.GlobalIds;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.job.Job;
 
 /** Makes topics of the findings of a job, each with a view of the item or the place it is about. */
 public final class FindingTopics {
@@ -24,8 +28,21 @@ public final class FindingTopics {
 
   private FindingTopics() {}
 
-  /** A topic for each finding, in their order. */
-  public static List<BcfTopic> of(Build build, List<Finding> findings) throws IOException {
+  /** Writes a topic for each finding of a job, in their order, about its first delivery's model. */
+  public static void write(
+      Path file, BcfVersion version, Build build, List<Finding> findings, Instant at)
+      throws IOException {
+    Job job = build.job();
+    BcfWriter.write(
+        file,
+        version,
+        job.deliveries().isEmpty() ? job.name() : job.deliveries().getFirst().fileName(),
+        new GlobalIds(job.id()).of("project", "product"),
+        of(build, findings),
+        at);
+  }
+
+  private static List<BcfTopic> of(Build build, List<Finding> findings) throws IOException {
     IdentityHashMap<Item, String> ids = new IdentityHashMap<>();
     List<Item> items = new ArrayList<>();
     for (Build.BuiltItem i : build.items().values()) {
