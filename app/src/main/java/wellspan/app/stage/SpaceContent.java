@@ -97,9 +97,26 @@ final class SpaceContent {
       switch (i.item().shape()) {
         case Shape.Faces f
             when crowded
+                && f.finishes().isEmpty()
                 && f.mesh().triangleCount() <= FEW_TRIANGLES
                 && i.item().attributes().texture().isEmpty() ->
             gathered.add(i.id(), kept(i, f.mesh()), chosen ? theme.accent() : colours.of(i));
+        case Shape.Faces f when isPainted(i, f, colours) ->
+            f.finishes()
+                .get()
+                .parts(f.mesh())
+                .forEach(
+                    p ->
+                        surface(
+                            meshes,
+                            i.id(),
+                            p.mesh(),
+                            p.finish()
+                                .map(own -> ItemColour.color(own.rgb()))
+                                .orElseGet(() -> colours.of(i)),
+                            chosen,
+                            !i.item().kind().surface(),
+                            Optional.empty()));
         case Shape.Faces f ->
             surface(
                 meshes,
@@ -134,6 +151,14 @@ final class SpaceContent {
     ground(meshes, box, thickness / 2);
     measured(meshes, thickness);
     return true;
+  }
+
+  /** Whether faces are seen in colours of their own; what is cut has other faces. */
+  private boolean isPainted(Build.BuiltItem i, Shape.Faces f, ItemColour colours) {
+    return f.finishes().isPresent()
+        && cuts.isEmpty()
+        && colours.asked(i).isEmpty()
+        && i.item().attributes().texture().isEmpty();
   }
 
   private void lines(

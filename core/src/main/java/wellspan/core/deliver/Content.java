@@ -23,6 +23,7 @@ public enum Content {
   BOUNDARIES("boundaries of surfaces"),
   INVISIBLE("faces marked invisible"),
   MATERIAL_AREAS("areas by material within one item"),
+  FACE_COLOURS("colours of single faces"),
   TEXT_HEIGHTS("heights of the names of points"),
   DESIGN_LOOKS("line types, weights and transparency");
 

@@ -69,6 +69,7 @@ public record DxfFormat(DxfRelease release, boolean mesh) implements DeliveryFor
             item,
             "a drawing carries it on a layer of its own, without class and properties."));
     Losses.invisible(item, out);
+    Losses.faceColours(item, out);
     if (item.kind().is(Kind.COVER)) {
       out.add(Losses.note("deliver.material", item, "a drawing has no materials; it stays here."));
     }

@@ -35,6 +35,7 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
               CLASSIFICATION,
               MATERIALS,
               COLOURS,
+              FACE_COLOURS,
               LAYERS,
               UNIT,
               SYSTEM,
@@ -97,6 +98,7 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
       }
     }
     Losses.invisible(item, out);
+    Losses.faceMaterials(item, out);
     if (of == IfcSchema.IFC2X3 && item.kind().is(Kind.TERRAIN)) {
       out.add(
           Losses.note(

@@ -84,6 +84,7 @@ public record LandXmlFormat() implements DeliveryFormat {
     if (item.shape() instanceof Shape.Axis a) {
       Losses.partProfile(item, a.alignment(), out);
     }
+    Losses.faceColours(item, out);
     Losses.texture(item, this, out);
     return Carriage.with(out);
   }

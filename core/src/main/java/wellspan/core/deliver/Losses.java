@@ -64,6 +64,36 @@ public final class Losses {
     }
   }
 
+  /** Where a format has one colour for a thing. */
+  static void faceColours(Item item, List<Finding> out) {
+    if (item.shape() instanceof Shape.Faces f && f.finishes().isPresent()) {
+      int n = f.finishes().get().finishes().size();
+      out.add(
+          note(
+                  "deliver.finishes",
+                  item,
+                  "its faces have " + n + " colours; it goes in one, the others stay here.")
+              .withFigure(Figure.count(n, "colours")));
+    }
+  }
+
+  /** Where a format tells faces apart by their colour only. */
+  static void faceMaterials(Item item, List<Finding> out) {
+    if (item.shape() instanceof Shape.Faces f
+        && f.finishes().isPresent()
+        && f.finishes().get().materials().size() > 1) {
+      int n = f.finishes().get().materials().size();
+      out.add(
+          note(
+                  "deliver.finishes",
+                  item,
+                  "it is of "
+                      + n
+                      + " materials; all of them go with it, and which face is of which its colour tells.")
+              .withFigure(Figure.count(n, "materials")));
+    }
+  }
+
   static void texture(Item item, DeliveryFormat format, List<Finding> out) {
     if (item.attributes().texture().isPresent() && !format.carriesPictures()) {
       out.add(note("deliver.texture", item, "the picture over it stays here."));

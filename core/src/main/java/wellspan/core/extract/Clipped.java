@@ -1,6 +1,7 @@
 package wellspan.core.extract;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import org.locationtech.jts.algorithm.locate.IndexedPointInAreaLocator;
 import org.locationtech.jts.geom.Coordinate;
@@ -13,15 +14,18 @@ import org.locationtech.jts.geom.Polygon;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentCut;
 import wellspan.core.align.AlignmentPoint;
+import wellspan.core.attribute.Finish;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.FaceTriangulator;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.MeshWeld;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.reshape.PlanClip;
+import wellspan.core.shape.FaceFinishes;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.core.solid.SolidBoolean;
@@ -52,8 +56,28 @@ final class Clipped {
   }
 
   private static List<Item> surface(Item i, Shape.Faces f, Geometry area) {
+    if (f.finishes().isPresent()) {
+      return parts(i, f, area);
+    }
     Mesh m = PlanClip.inside(f.mesh(), area, Progress.NONE);
     return m.triangleCount() == 0 ? List.of() : List.of(i.with(new Shape.Faces(m)));
+  }
+
+  /** Each part of one finish on its own, and all of them together again. */
+  private static List<Item> parts(Item i, Shape.Faces f, Geometry area) {
+    MeshWeld weld = new MeshWeld();
+    List<Finish> each = new ArrayList<>();
+    for (FaceFinishes.Part p : f.finishes().get().parts(f.mesh())) {
+      Mesh m = PlanClip.inside(p.mesh(), area, Progress.NONE);
+      int before = weld.mesh().triangleCount();
+      weld.add(m.xyz(), m.triangles());
+      int added = weld.mesh().triangleCount() - before;
+      each.addAll(Collections.nCopies(added, p.finish().orElse(null)));
+    }
+    Mesh whole = weld.mesh();
+    return whole.triangleCount() == 0
+        ? List.of()
+        : List.of(i.with(new Shape.Faces(whole, FaceFinishes.of(each.toArray(Finish[]::new)))));
   }
 
   private static List<Item> body(Item i, Shape.Faces f, Geometry area, List<Finding> findings) {
@@ -72,6 +96,15 @@ final class Clipped {
     }
     try {
       Mesh cut = SolidBoolean.intersection(m, prism(area, b));
+      if (f.finishes().isPresent()) {
+        findings.add(
+            Finding.warning(
+                Stop.DELIVER,
+                "extract.finishes",
+                i.name(),
+                i.name()
+                    + " is cut at the outline and has one colour from there on, where its faces had several."));
+      }
       return cut.triangleCount() == 0 ? List.of() : List.of(i.with(new Shape.Faces(cut)));
     } catch (IllegalArgumentException tooLarge) {
       findings.add(

@@ -269,7 +269,7 @@ public final class Placer {
   private Shape move(String name, Shape shape, PointMap m)
       throws Transformation.OutsideAreaException {
     return switch (shape) {
-      case Shape.Faces f -> new Shape.Faces(move(f.mesh(), m), f.invisible());
+      case Shape.Faces f -> f.at(move(f.mesh(), m).xyz());
       case Shape.Axis a -> new Shape.Axis(move(a.alignment(), m));
       case Shape.Lines l -> {
         List<Polyline> lines = new ArrayList<>();

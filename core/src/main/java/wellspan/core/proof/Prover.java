@@ -84,7 +84,7 @@ public final class Prover {
       }
       found.add(id);
       compareWords(piece, entry);
-      compareItems(piece.item(), entry);
+      compareItems(piece, entry);
     }
     List<String> extra = new ArrayList<>();
     byId.forEach(
@@ -157,13 +157,17 @@ public final class Prover {
     return of.lines().isEmpty() ? ControlTally.of(control, where, arrived) : of;
   }
 
-  private void compareItems(Item sent, Item arrived) {
+  private void compareItems(Parcel.Piece piece, Item arrived) {
+    Item sent = piece.item();
     Optional<Mesh> here = sent.triangles();
     Optional<Mesh> there = arrived.triangles();
     if (here.isPresent() && there.isPresent()) {
       take(MeshComparison.compare(sent, here.get(), there.get(), limits.tolerance()));
       if (coverage.proves(Content.INVISIBLE)) {
         invisible(sent, arrived);
+      }
+      if (coverage.proves(Content.FACE_COLOURS)) {
+        differences.addAll(FaceColours.compare(sent, arrived, piece.description()));
       }
       if (parcel.format().carriesPictures()) {
         differences.addAll(TextureComparison.compare(sent, arrived, limits.tolerance()));

@@ -1,5 +1,6 @@
 package wellspan.core.replay;
 
+import java.util.ArrayList;
 import java.util.List;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
@@ -9,6 +10,7 @@ import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Parameters;
 import wellspan.core.operation.Step;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.Shape;
 
 /** Carries out steps. A step that cannot be carried out leaves the item as it was and says why. */
 public final class StepRun {
@@ -43,7 +45,7 @@ public final class StepRun {
           Extent.of(item),
           Extent.of(after),
           done.told(),
-          done.findings());
+          withLostFinishes(item, after, done.findings()));
     } catch (IllegalArgumentException e) {
       Extent same = Extent.of(item);
       String why = item.name() + ": \u201c" + step.title() + "\u201d: " + e.getMessage();
@@ -56,5 +58,27 @@ public final class StepRun {
           e.getMessage(),
           List.of(Finding.error(Stop.SHAPE, "step.failed", item.name(), why)));
     }
+  }
+
+  /** Triangles that are made anew have none of the finishes that single ones had. */
+  private static List<Finding> withLostFinishes(Item before, Item after, List<Finding> findings) {
+    boolean lost =
+        before.shape() instanceof Shape.Faces b
+            && after.shape() instanceof Shape.Faces a
+            && b.finishes().isPresent()
+            && a.finishes().isEmpty()
+            && !a.isEmpty();
+    if (!lost) {
+      return findings;
+    }
+    List<Finding> all = new ArrayList<>(findings);
+    all.add(
+        Finding.warning(
+            Stop.SHAPE,
+            "step.finishes",
+            before.name(),
+            before.name()
+                + ": its faces had several colours; they are made anew in this step and have one from here on."));
+    return List.copyOf(all);
   }
 }

@@ -55,13 +55,26 @@ public sealed interface Shape {
    * @param invisible vertex numbers, in threes, of faces that the designer marked as invisible;
    *     they are kept but are no part of the surface
    * @param curved what they were made of for a tolerance; empty where they are as designed
+   * @param finishes of single triangles; empty where the thing has one finish or none
    */
-  record Faces(Mesh mesh, int[] invisible, Optional<Curved> curved) implements Shape {
+  record Faces(Mesh mesh, int[] invisible, Optional<Curved> curved, Optional<FaceFinishes> finishes)
+      implements Shape {
     private static final int[] NONE = {};
+
+    public Faces {
+      if (finishes.isPresent() && finishes.get().of().length != mesh.triangleCount()) {
+        throw new IllegalArgumentException("Every triangle needs a finish, or none.");
+      }
+    }
 
     /** As designed. */
     public Faces(Mesh mesh, int[] invisible) {
-      this(mesh, invisible, Optional.empty());
+      this(mesh, invisible, Optional.empty(), Optional.empty());
+    }
+
+    /** As designed, all of them visible. */
+    public Faces(Mesh mesh, Optional<FaceFinishes> finishes) {
+      this(mesh, NONE, Optional.empty(), finishes);
     }
 
     /** All of them visible. */
@@ -71,7 +84,12 @@ public sealed interface Shape {
 
     /** Made of curves for a chord tolerance in metres. */
     public static Faces of(Curved curved, double chord) {
-      return new Faces(curved.mesh(chord), NONE, Optional.of(curved));
+      return new Faces(curved.mesh(chord), NONE, Optional.of(curved), Optional.empty());
+    }
+
+    /** The same triangles with their vertices at other places. */
+    public Faces at(double[] xyz) {
+      return new Faces(new Mesh(xyz, mesh.triangles()), invisible, Optional.empty(), finishes);
     }
 
     @Override

@@ -45,7 +45,7 @@ public record Raise(
     }
     Shape.Faces s = (Shape.Faces) item.shape();
     Mesh m = s.mesh();
-    return new Done(new Shape.Faces(new Mesh(raised(m.xyz()), m.triangles()), s.invisible()), told);
+    return new Done(s.at(raised(m.xyz())), told);
   }
 
   private NamedPoint raised(NamedPoint p) {

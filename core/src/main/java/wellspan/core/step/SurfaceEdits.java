@@ -27,7 +27,11 @@ final class SurfaceEdits {
   }
 
   static Shape.Faces without(Shape.Faces s, BitSet triangles) {
-    return triangles.isEmpty() ? s : new Shape.Faces(VertexDrop.triangles(s.mesh(), triangles));
+    return triangles.isEmpty()
+        ? s
+        : new Shape.Faces(
+            VertexDrop.triangles(s.mesh(), triangles),
+            s.finishes().flatMap(f -> f.only(t -> !triangles.get(t))));
   }
 
   /** Without the slivers that a cut close beside a vertex leaves. */

@@ -3,11 +3,9 @@ package wellspan.exchange.gltf.read;
 import com.fasterxml.jackson.databind.JsonNode;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.PropertySet;
@@ -28,13 +26,17 @@ final class GltfLook {
     this.root = root;
   }
 
-  /** What the file says of a node with a mesh. */
-  Description of(JsonNode node, JsonNode mesh) {
+  /**
+   * What the file says of a node with a mesh.
+   *
+   * @param whole what all of it is made of
+   */
+  Description of(JsonNode node, JsonNode mesh, Optional<Finish> whole) {
     Map<String, PropertyValue> facts = new LinkedHashMap<>();
     facts(mesh.path("extras"), facts);
     facts(node.path("extras"), facts);
     List<PropertySet> sets = facts.isEmpty() ? List.of() : List.of(new PropertySet(EXTRAS, facts));
-    return Description.of(sets, finish(mesh));
+    return Description.of(sets, whole);
   }
 
   private static void facts(JsonNode extras, Map<String, PropertyValue> out) {
@@ -45,30 +47,19 @@ final class GltfLook {
     }
   }
 
-  /** The first material of a mesh; an item has one. */
-  private Optional<Finish> finish(JsonNode mesh) {
-    return materials(mesh).stream()
-        .findFirst()
-        .map(
-            i -> {
-              JsonNode m = root.path("materials").path(i);
-              JsonNode c = m.path("pbrMetallicRoughness").path("baseColorFactor");
-              int rgb = 0;
-              for (int k = 0; k < 3; k++) {
-                rgb = rgb << 8 | encoded(c.path(k).asDouble(1));
-              }
-              return new Finish(m.path("name").asText(""), rgb);
-            });
-  }
-
-  private static Set<Integer> materials(JsonNode mesh) {
-    Set<Integer> out = new LinkedHashSet<>();
-    for (JsonNode p : mesh.path("primitives")) {
-      if (p.path("material").isInt()) {
-        out.add(p.path("material").intValue());
-      }
+  /** What the triangles of a primitive are made of; null if nothing is said. */
+  Finish finish(JsonNode primitive) {
+    JsonNode number = primitive.path("material");
+    if (!number.isInt()) {
+      return null;
     }
-    return out;
+    JsonNode m = root.path("materials").path(number.intValue());
+    JsonNode c = m.path("pbrMetallicRoughness").path("baseColorFactor");
+    int rgb = 0;
+    for (int k = 0; k < 3; k++) {
+      rgb = rgb << 8 | encoded(c.path(k).asDouble(1));
+    }
+    return new Finish(m.path("name").asText(""), rgb);
   }
 
   /** Factors are linear, colours are not: IEC 61966-2-1. */
@@ -81,17 +72,14 @@ final class GltfLook {
   /** What is in the file and does not arrive. */
   List<Finding> leftOut(String item) {
     List<Finding> out = new ArrayList<>();
-    int several = 0;
     int colours = 0;
     int morphs = 0;
     for (JsonNode mesh : root.path("meshes")) {
-      several += materials(mesh).size() > 1 ? 1 : 0;
       for (JsonNode p : mesh.path("primitives")) {
         colours += p.path("attributes").has("COLOR_0") ? 1 : 0;
         morphs += p.path("targets").isEmpty() ? 0 : 1;
       }
     }
-    count(out, item, several, "meshes have several materials; the first one stands for each");
     count(
         out, item, colours, "sets of triangles have colours at their vertices, which are not read");
     count(

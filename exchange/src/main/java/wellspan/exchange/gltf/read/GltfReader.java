@@ -14,11 +14,13 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeMap;
+import wellspan.core.attribute.Finish;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
@@ -52,6 +54,7 @@ public final class GltfReader {
   private final UniqueNames names = new UniqueNames();
   private final Map<String, Integer> counts = new TreeMap<>();
   private final Map<Integer, Mesh> meshes = new HashMap<>();
+  private final Map<Integer, Finish[]> finishes = new HashMap<>();
   private final Map<String, Integer> unread = new TreeMap<>();
   private final List<String> besides = new ArrayList<>();
   private JsonNode root;
@@ -213,8 +216,10 @@ public final class GltfReader {
     JsonNode named = root.path("meshes").path(index);
     Mesh local = meshes.get(index);
     if (local == null) {
-      local = triangles(named);
+      List<Finish> each = new ArrayList<>();
+      local = triangles(named, each);
       meshes.put(index, local);
+      finishes.put(index, each.toArray(Finish[]::new));
     }
     if (local.triangleCount() == 0) {
       return;
@@ -229,13 +234,21 @@ public final class GltfReader {
     String name = node.path("name").asText("");
     name = name.isEmpty() ? named.path("name").asText("") : name;
     Item item =
-        LooseMesh.item(names, name.isEmpty() ? stem : name, new Mesh(xyz, local.triangles()));
-    items.add(item.saying(new GltfLook(root).of(node, named)));
+        LooseMesh.item(
+            names,
+            name.isEmpty() ? stem : name,
+            new Mesh(xyz, local.triangles()),
+            finishes.get(index));
+    items.add(item.saying(new GltfLook(root).of(node, named, item.said().finish())));
     counts.merge("triangle", local.triangleCount(), Integer::sum);
   }
 
-  /** All triangles of a mesh's primitives. */
-  private Mesh triangles(JsonNode mesh) throws IOException {
+  /**
+   * All triangles of a mesh's primitives.
+   *
+   * @param each takes the finish of every triangle
+   */
+  private Mesh triangles(JsonNode mesh, List<Finish> each) throws IOException {
     double[] xyz = new double[0];
     int[] all = new int[0];
     for (JsonNode p : mesh.path("primitives")) {
@@ -261,6 +274,7 @@ public final class GltfReader {
       int from = all.length;
       all = java.util.Arrays.copyOf(all, from + corners.length);
       System.arraycopy(corners, 0, all, from, corners.length);
+      each.addAll(Collections.nCopies(corners.length / 3, new GltfLook(root).finish(p)));
     }
     return new Mesh(xyz, all);
   }

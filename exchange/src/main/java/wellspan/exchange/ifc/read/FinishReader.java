@@ -3,60 +3,130 @@ package wellspan.exchange.ifc.read;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import wellspan.core.attribute.Finish;
+import wellspan.core.model.ModelObject.Material;
 
-/** Finds the materials of objects and the colours of their geometry. */
+/**
+ * Finds the materials of objects and the colours of their geometry: of whole items, of single faces
+ * by a colour map or a style of their own, and of the material where the geometry has none.
+ */
 final class FinishReader {
   private static final int DEPTH = 8;
 
-  private final Map<Integer, String> materials = new HashMap<>();
+  private final MaterialReader materials;
   private final Map<Integer, Integer> colours = new HashMap<>();
+  private final Map<Integer, Instance> maps = new HashMap<>();
+  private final Map<String, Integer> ofMaterial = new HashMap<>();
+  private boolean faces;
 
-  FinishReader(IfcModel model) {
-    for (Instance rel : model.all("IFCRELASSOCIATESMATERIAL")) {
-      rel.ref("RelatingMaterial")
-          .filter(m -> m.isA("IFCMATERIAL"))
-          .ifPresent(
-              m -> rel.refs("RelatedObjects").forEach(o -> materials.put(o.id(), m.text("Name"))));
-    }
+  FinishReader(IfcModel model, MaterialReader materials) {
+    this.materials = materials;
     for (Instance styled : model.all("IFCSTYLEDITEM")) {
       Optional<Integer> rgb = colour(styled.refs("Styles"), 0);
-      styled.ref("Item").ifPresent(item -> rgb.ifPresent(c -> colours.putIfAbsent(item.id(), c)));
+      Optional<Instance> item = styled.ref("Item");
+      if (item.isPresent() && rgb.isPresent()) {
+        colours.putIfAbsent(item.get().id(), rgb.get());
+        faces |= item.get().isA("IFCFACE");
+      }
+    }
+    for (Instance map : model.all("IFCINDEXEDCOLOURMAP")) {
+      map.ref("MappedTo").ifPresent(set -> maps.putIfAbsent(set.id(), map));
+    }
+    for (Instance of : model.all("IFCMATERIALDEFINITIONREPRESENTATION")) {
+      Optional<Integer> rgb =
+          of.refs("Representations").stream()
+              .flatMap(r -> r.refs("Items").stream())
+              .map(styled -> colour(styled.refs("Styles"), 0))
+              .flatMap(Optional::stream)
+              .findFirst();
+      Optional<Instance> material = of.ref("RepresentedMaterial");
+      if (material.isPresent() && rgb.isPresent()) {
+        ofMaterial.putIfAbsent(material.get().text("Name"), rgb.get());
+      }
     }
   }
 
   /** Colour of an object's shape, 0xRRGGBB; empty if none is given. */
-  Optional<Integer> colour(Instance object) {
-    return object
-        .ref("Representation")
-        .map(d -> d.refs("Representations"))
-        .orElse(List.of())
-        .stream()
-        .flatMap(r -> r.refs("Items").stream())
-        .map(i -> colour(i, 0))
-        .filter(java.util.Objects::nonNull)
-        .findFirst();
+  Optional<Integer> colour(Instance object, Optional<Instance> type) {
+    Optional<Integer> shape =
+        object.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of()).stream()
+            .flatMap(r -> r.refs("Items").stream())
+            .map(i -> colour(i, 0))
+            .filter(Objects::nonNull)
+            .findFirst();
+    return shape.isPresent()
+        ? shape
+        : materials.of(object, type).stream()
+            .map(m -> ofMaterial.get(m.name()))
+            .filter(Objects::nonNull)
+            .findFirst();
   }
 
-  /** Of an item itself, else of what it maps; null if none is given. */
+  /** Of an item itself, else of what it maps or of its faces; null if none is given. */
   private Integer colour(Instance item, int depth) {
     Integer own = colours.get(item.id());
-    if (own != null || depth > DEPTH || !item.isA("IFCMAPPEDITEM")) {
+    if (own != null || depth > DEPTH) {
       return own;
+    }
+    if (!item.isA("IFCMAPPEDITEM")) {
+      int[] each = ofFaces(item);
+      return each.length == 0 || each[0] < 0 ? null : Integer.valueOf(each[0]);
     }
     return item.ref("MappingSource").flatMap(m -> m.ref("MappedRepresentation")).stream()
         .flatMap(r -> r.refs("Items").stream())
         .map(i -> colour(i, depth + 1))
-        .filter(java.util.Objects::nonNull)
+        .filter(Objects::nonNull)
         .findFirst()
         .orElse(null);
   }
 
+  /** Colour of an item itself; null if it has none. */
+  Integer own(Instance item) {
+    return colours.get(item.id());
+  }
+
+  /** Whether any single face of the file has a style. */
+  boolean hasFaces() {
+    return faces;
+  }
+
+  /** Colours of the faces of a set by its map, 0xRRGGBB, −1 for none; nothing without a map. */
+  int[] ofFaces(Instance set) {
+    Instance map = maps.get(set.id());
+    if (map == null
+        || !(map.ref("Colours").map(c -> c.get("ColourList")).orElse(Value.UNSET)
+            instanceof Value.Table(double[] rgb, int columns, Value.Tokens _))
+        || columns != 3) {
+      return new int[0];
+    }
+    double[] index = map.numbers("ColourIndex");
+    int[] out = new int[index.length];
+    for (int i = 0; i < out.length; i++) {
+      int at = 3 * ((int) index[i] - 1);
+      out[i] =
+          at < 0 || at + 2 >= rgb.length
+              ? -1
+              : channel(rgb[at]) << 16 | channel(rgb[at + 1]) << 8 | channel(rgb[at + 2]);
+    }
+    return out;
+  }
+
+  /** Names of all materials of an object, empty if it has none. */
+  String material(Instance object, Optional<Instance> type) {
+    return materials.of(object, type).stream()
+        .map(Material::name)
+        .filter(m -> !m.isEmpty())
+        .distinct()
+        .collect(Collectors.joining(", "));
+  }
+
   /** Empty if neither material nor colour is given. */
-  Optional<Finish> of(Instance object) {
-    String material = materials.getOrDefault(object.id(), "");
-    Optional<Integer> rgb = colour(object);
+  Optional<Finish> of(Instance object, Optional<Instance> type) {
+    String material = material(object, type);
+    Optional<Integer> rgb = colour(object, type);
     return material.isEmpty() && rgb.isEmpty()
         ? Optional.empty()
         : Optional.of(new Finish(material, rgb.orElseGet(() -> Finish.colour(material))));
@@ -79,10 +149,12 @@ final class FinishReader {
   }
 
   private static int rgb(Instance c) {
-    return channel(c, "Red") << 16 | channel(c, "Green") << 8 | channel(c, "Blue");
+    return channel(c.number("Red", 0)) << 16
+        | channel(c.number("Green", 0)) << 8
+        | channel(c.number("Blue", 0));
   }
 
-  private static int channel(Instance c, String name) {
-    return (int) Math.clamp(Math.round(255 * c.number(name, 0)), 0L, 255L);
+  private static int channel(double share) {
+    return (int) Math.clamp(Math.round(255 * share), 0L, 255L);
   }
 }

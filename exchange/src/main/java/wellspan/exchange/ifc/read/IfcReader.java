@@ -23,8 +23,9 @@ import wellspan.core.item.Item;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.FaceFinishes;
 import wellspan.core.shape.NamedPoint;
-import wellspan.core.solid.SolidBoolean;
+import wellspan.core.shape.Shape;
 import wellspan.core.terrain.Sheet;
 import wellspan.exchange.file.UniqueNames;
 
@@ -50,6 +51,7 @@ public final class IfcReader {
   private final LineReader lines;
   private final SolidReader solids;
   private final Openings openings;
+  private final OpeningCut openingCut;
   private final Layers layers;
   private final ClassificationReader classification;
   private final Set<Integer> grouped = new HashSet<>();
@@ -62,13 +64,14 @@ public final class IfcReader {
     soundness = new Soundness(model);
     units = Units.of(model);
     properties = new PropertyReader(model, units, soundness, findings);
-    finishes = new FinishReader(model);
+    finishes = new FinishReader(model, new MaterialReader(model));
     textures = new TextureReader(model, file, findings);
     geo = Georeference.of(model, units, properties, soundness, doubts);
     CurveReader curves = new CurveReader(units);
     solids = new SolidReader(curves);
     lines = new LineReader(geo, curves, placements);
     openings = new Openings(model);
+    openingCut = new OpeningCut(openings, soundness, placements, this::shape, findings);
     layers = new Layers(model);
     classification = new ClassificationReader(model);
   }
@@ -159,15 +162,6 @@ public final class IfcReader {
       }
     } catch (Unread | Left e) {
       leftOut(p, e.getMessage());
-    }
-  }
-
-  /** Raised where a product cannot be read whole. */
-  private static final class Left extends RuntimeException {
-    private static final long serialVersionUID = 1;
-
-    Left(String why) {
-      super(why, null, false, false);
     }
   }
 
@@ -280,7 +274,7 @@ public final class IfcReader {
                 properties.classOf(p),
                 p.text("GlobalId"),
                 properties.of(p),
-                finishes.of(p),
+                finishes.of(p, properties.typeOf(p)),
                 closed,
                 classification.of(p, properties.typeOf(p))));
   }
@@ -297,17 +291,15 @@ public final class IfcReader {
     if (items.isEmpty()) {
       return Optional.empty();
     }
-    ShapeReader shape = new ShapeReader(solids);
-    double[] xyz = placed(p, items, shape);
-    int[] triangles = shape.mesh().takeTriangles();
-    Mesh mesh = new Mesh(xyz, triangles);
+    PlacedShape shape = PlacedShape.of(items, Placement.of(p, placements), soundness, shape());
+    Mesh mesh = shape.mesh();
     if (mesh.triangleCount() == 0) {
       throw new Left("its body has no faces");
     }
     String name = nameOf(p);
     boolean cut = !openings.of(p).isEmpty();
     if (cut) {
-      mesh = cut(p, mesh);
+      mesh = openingCut.of(p, mesh);
     }
     geo.apply(mesh.xyz());
     boolean network = items.stream().anyMatch(i -> i.isA("IFCTRIANGULATEDIRREGULARNETWORK"));
@@ -327,73 +319,32 @@ public final class IfcReader {
               name,
               name + " is called a closed body by the file, but its faces leave gaps."));
     }
-    return Optional.of(
-        entry(
-            p,
-            terrain
-                ? Item.surface(names.of("surface", name), mesh)
-                    .with(Attributes.NONE.withTexture(picture))
-                : Item.body(names.of("body", name), mesh, ProductStratum.of(p.entity().name())),
-            shape.closed()));
+    Item item =
+        terrain
+            ? Item.surface(names.of("surface", name), mesh)
+                .with(Attributes.NONE.withTexture(picture))
+            : Item.body(names.of("body", name), mesh, ProductStratum.of(p.entity().name()));
+    return Optional.of(entry(p, coloured(p, item, shape), shape.closed()));
   }
 
-  /** Reads the items of a product; their corners in the model's coordinates. */
-  private double[] placed(Instance p, List<Instance> items, ShapeReader shape) {
-    for (Instance item : items) {
-      Optional<String> fault = soundness.whole(item);
-      if (fault.isPresent()) {
-        throw new Left(fault.get());
-      }
-      shape.item(item, Placement.IDENTITY, 0);
-    }
-    double[] xyz = shape.mesh().takeXyz();
-    Placement at = Placement.of(p, placements);
-    if (!at.isIdentity()) {
-      at.apply(xyz, 0, xyz.length);
-    }
-    return xyz;
+  private ShapeReader shape() {
+    return new ShapeReader(solids, finishes);
   }
 
-  /** An element without what its openings take away; one that cannot be cut stays whole. */
-  private Mesh cut(Instance p, Mesh whole) {
-    MeshWeld weld = new MeshWeld();
-    weld.add(whole.xyz(), whole.triangles());
-    Mesh left = weld.mesh();
-    int done = 0;
-    for (Instance o : openings.of(p)) {
-      try {
-        Optional<String> fault = soundness.ofItself(o);
-        List<Instance> items =
-            Representations.bodies(o).stream().flatMap(r -> r.refs("Items").stream()).toList();
-        if (fault.isPresent() || items.isEmpty()) {
-          throw new Left(fault.orElse("it has no body"));
-        }
-        ShapeReader shape = new ShapeReader(solids);
-        double[] xyz = placed(o, items, shape);
-        MeshWeld own = new MeshWeld();
-        own.add(xyz, shape.mesh().takeTriangles());
-        Mesh hole = own.mesh();
-        if (!left.isClosed() || !hole.isClosed()) {
-          throw new Left("the bodies are not closed");
-        }
-        left = SolidBoolean.difference(left, hole);
-        done++;
-      } catch (Unread | Left | IllegalArgumentException e) {
-        findings.add(
-            Finding.error(
-                RECEIVE,
-                "ifc.opening",
-                nameOf(p),
-                nameOf(p)
-                    + ": the opening "
-                    + nameOf(o)
-                    + " (#"
-                    + o.id()
-                    + ") is not cut out: "
-                    + e.getMessage()
-                    + "."));
-      }
+  /** With the colours of single faces; where openings were cut the faces are others. */
+  private Item coloured(Instance p, Item item, PlacedShape shape) {
+    Mesh mesh = item.triangles().orElseThrow();
+    Optional<FaceFinishes> each = shape.finishes(finishes.material(p, properties.typeOf(p)));
+    if (each.isEmpty() || mesh.triangleCount() == shape.mesh().triangleCount()) {
+      return item.with(new Shape.Faces(mesh, each));
     }
-    return done == 0 ? whole : left;
+    findings.add(
+        Finding.warning(
+            RECEIVE,
+            "ifc.colours",
+            item.name(),
+            item.name()
+                + " has faces of several colours; its openings are cut out, and it is shown in one."));
+    return item;
   }
 }

@@ -8,6 +8,7 @@ final class MeshBuilder {
   private int points;
   private int[] triangles = new int[96];
   private int corners;
+  private int[] paint = {};
 
   int vertex(double x, double y, double z) {
     if (3 * points + 3 > xyz.length) {
@@ -59,6 +60,23 @@ final class MeshBuilder {
     triangles[corners + 1] = b;
     triangles[corners + 2] = c;
     corners += 3;
+  }
+
+  /** Colours the triangles from one on that have no colour yet. */
+  void paintFrom(int triangle, int rgb) {
+    if (paint.length < corners / 3) {
+      int before = paint.length;
+      paint = Arrays.copyOf(paint, Math.max(triangles.length, corners) / 3);
+      Arrays.fill(paint, before, paint.length, -1);
+    }
+    for (int t = triangle; t < corners / 3; t++) {
+      paint[t] = paint[t] < 0 ? rgb : paint[t];
+    }
+  }
+
+  /** Colour of a triangle, 0xRRGGBB, −1 for none. */
+  int paint(int triangle) {
+    return triangle < paint.length ? paint[triangle] : -1;
   }
 
   /** Turns over the triangles from one on. */

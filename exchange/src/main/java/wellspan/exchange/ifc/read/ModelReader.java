@@ -27,6 +27,7 @@ public final class ModelReader {
   private final ModelSets sets;
   private final ModelRelations relations;
   private final ClassificationReader classification;
+  private final MaterialReader materials;
   private final FinishReader finishes;
   private final Layers layers;
 
@@ -37,7 +38,8 @@ public final class ModelReader {
     sets = new ModelSets(model, values, soundness, findings);
     relations = new ModelRelations(model);
     classification = new ClassificationReader(model);
-    finishes = new FinishReader(model);
+    materials = new MaterialReader(model);
+    finishes = new FinishReader(model, materials);
     layers = new Layers(model);
   }
 
@@ -105,9 +107,9 @@ public final class ModelReader {
         attributes,
         all,
         classification.of(i, type),
-        relations.materials(i, type),
+        materials.of(i, type),
         layers.of(i),
-        finishes.colour(i),
+        finishes.colour(i, type),
         relations.groups(i),
         relations.partOf(i));
   }

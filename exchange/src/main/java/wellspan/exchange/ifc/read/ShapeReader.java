@@ -18,11 +18,13 @@ final class ShapeReader {
   private static final int DEEP = 32;
 
   private final SolidReader solids;
+  private final FinishReader finishes;
   private final MeshBuilder mesh = new MeshBuilder();
   private Optional<Boolean> closed = Optional.empty();
 
-  ShapeReader(SolidReader solids) {
+  ShapeReader(SolidReader solids, FinishReader finishes) {
     this.solids = solids;
+    this.finishes = finishes;
   }
 
   MeshBuilder mesh() {
@@ -61,6 +63,7 @@ final class ShapeReader {
       }
       case "IfcMappedItem" -> {
         mapped(item, at, depth);
+        paint(item, first);
         return;
       }
       default -> {
@@ -69,11 +72,20 @@ final class ShapeReader {
         said(!item.isA("IFCSECTIONEDSURFACE"));
       }
     }
+    paint(item, first);
     if (!at.isIdentity()) {
       at.apply(mesh.coordinates(), 3 * before, 3 * mesh.pointCount());
       if (at.mirrors()) {
         mesh.turnFrom(first);
       }
+    }
+  }
+
+  /** What single faces have goes before what the whole has. */
+  private void paint(Instance item, int first) {
+    Integer rgb = finishes.own(item);
+    if (rgb != null) {
+      mesh.paintFrom(first, rgb);
     }
   }
 
@@ -83,7 +95,7 @@ final class ShapeReader {
 
   /** A body given by faces, for cutting it; corners at one place are one. */
   private Mesh faces(Instance item) {
-    ShapeReader own = new ShapeReader(solids);
+    ShapeReader own = new ShapeReader(solids, finishes);
     own.item(item, Placement.IDENTITY, 1);
     MeshWeld weld = new MeshWeld();
     weld.add(own.mesh.takeXyz(), own.mesh.takeTriangles());
@@ -138,15 +150,23 @@ final class ShapeReader {
     int first = mesh.vertices(points);
     Index index = index(set, first, points.length / 3);
     mesh.reserveTriangles(t.length / 3);
+    int[] colours = finishes.ofFaces(set);
     double[] flags = set.numbers("Flags");
     for (int i = 0; i < t.length; i += 3) {
       // −1 void, −2 hole outside the surface
       boolean hole = i / 3 < flags.length && flags[i / 3] < 0;
       if (!hole) {
         mesh.triangle(index.vertex(t[i]), index.vertex(t[i + 1]), index.vertex(t[i + 2]));
+        paint(colours, i / 3, mesh.triangleCount() - 1);
       }
     }
     closedFlag(set);
+  }
+
+  private void paint(int[] colours, int face, int first) {
+    if (face < colours.length && colours[face] >= 0) {
+      mesh.paintFrom(first, colours[face]);
+    }
   }
 
   private void closedFlag(Instance set) {
@@ -160,7 +180,10 @@ final class ShapeReader {
     double[] points = points(set);
     int first = mesh.vertices(points);
     Index index = index(set, first, points.length / 3);
+    int[] colours = finishes.ofFaces(set);
+    int number = 0;
     for (Instance face : set.refs("Faces")) {
+      int before = mesh.triangleCount();
       List<int[]> loops = new ArrayList<>();
       loops.add(loop(face.numbers("CoordIndex"), index));
       switch (face.get("InnerCoordIndices")) {
@@ -179,6 +202,7 @@ final class ShapeReader {
         default -> {}
       }
       face(loops, face);
+      paint(colours, number++, before);
     }
     closedFlag(set);
   }
@@ -228,7 +252,11 @@ final class ShapeReader {
         }
       }
       if (!loops.isEmpty()) {
+        int first = mesh.triangleCount();
         face(loops, face);
+        if (finishes.hasFaces()) {
+          paint(face, first);
+        }
       }
     }
   }

@@ -21,7 +21,6 @@ import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Band;
 import wellspan.core.item.Kind;
@@ -30,6 +29,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.schema.Attribute;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.Schema;
+import wellspan.core.shape.FaceFinishes;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
@@ -131,7 +131,10 @@ public final class IfcWriter {
       progress.step((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
       representations.on(piece.item().layer());
       int object = piece(piece, project, properties);
-      piece.description().finish().ifPresent(f -> finishes.made(object, f));
+      piece
+          .description()
+          .finish()
+          .ifPresent(f -> finishes.made(object, f, FaceFinishes.of(piece.item().shape())));
       classification.of(object, piece.description().classification());
       types.of(piece, object);
       networks.element(piece, object);
@@ -152,7 +155,7 @@ public final class IfcWriter {
       throws IOException {
     return switch (piece.item().shape()) {
       case Shape.Faces f ->
-          contained(piece, product(piece, project, mesh(piece, project, f.mesh(), closed(piece))));
+          contained(piece, product(piece, project, mesh(piece, project, f, closed(piece))));
       case Shape.Axis a when piece.description().entityClass().entity().equals("IfcAlignment") -> {
         int alignment =
             new AlignmentRecords(step, parcel, project, properties, local, representations)
@@ -167,7 +170,7 @@ public final class IfcWriter {
     };
   }
 
-  private int mesh(Parcel.Piece piece, ProjectRecords project, Mesh mesh, boolean closed)
+  private int mesh(Parcel.Piece piece, ProjectRecords project, Shape.Faces mesh, boolean closed)
       throws IOException {
     Optional<LikeShapes.Placed> like = likes.of(piece);
     return like.isPresent()

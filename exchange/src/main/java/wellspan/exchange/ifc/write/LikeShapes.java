@@ -68,6 +68,7 @@ final class LikeShapes {
     for (Parcel.Piece p : parcel.pieces()) {
       if (p.item().shape() instanceof Shape.Faces f
           && !p.item().kind().surface()
+          && f.finishes().isEmpty()
           && f.mesh().triangleCount() > 0
           && f.mesh().triangleCount() <= LARGEST
           && p.item().attributes().texture().isEmpty()) {

@@ -15,6 +15,7 @@ import java.util.Optional;
 import wellspan.core.attribute.Finish;
 import wellspan.core.geom.Mesh;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.Shape;
 
 /**
  * Writes a mesh in local coordinates with vertices and triangles in the order they came: as a
@@ -46,14 +47,19 @@ final class MeshRecords {
    */
   int shape(
       ProjectRecords project,
-      Mesh mesh,
+      Shape.Faces shape,
       boolean closed,
       Optional<Finish> finish,
       Optional<PictureOver> picture)
       throws IOException {
+    Mesh mesh = shape.mesh();
     boolean faces = project.schema() == IfcSchema.IFC2X3;
     StepValue.RowSource rows = local.rows(mesh.xyz());
-    int geometry = faces ? surfaceModel(mesh, rows, closed) : faceSet(mesh, rows, closed);
+    int[] each = new int[faces && shape.finishes().isPresent() ? mesh.triangleCount() : 0];
+    int geometry = faces ? surfaceModel(mesh, rows, closed, each) : faceSet(mesh, rows, closed);
+    if (shape.finishes().isPresent()) {
+      finishes.dressFaces(geometry, each, shape.finishes().get(), finish);
+    }
     Optional<Integer> image =
         picture.isPresent()
             ? Optional.of(textures.lay(picture.get(), geometry, mesh))
@@ -108,7 +114,7 @@ final class MeshRecords {
     StepValue.RowSource rows = (i, row) -> System.arraycopy(g.corners, 3 * i, row, 0, 3);
     int geometry =
         project.schema() == IfcSchema.IFC2X3
-            ? surfaceModel(g.mesh, rows, closed)
+            ? surfaceModel(g.mesh, rows, closed, new int[0])
             : faceSet(g.mesh, rows, closed);
     finishes.dress(geometry, finish, Optional.empty());
     int shape =
@@ -137,7 +143,11 @@ final class MeshRecords {
         UNSET);
   }
 
-  private int surfaceModel(Mesh mesh, StepValue.RowSource rows, boolean closed) throws IOException {
+  /**
+   * @param numbers takes the record of each face, where there is room
+   */
+  private int surfaceModel(Mesh mesh, StepValue.RowSource rows, boolean closed, int[] numbers)
+      throws IOException {
     int[] points = new int[mesh.vertexCount()];
     double[] row = new double[3];
     double precision = Math.pow(10, local.decimals());
@@ -154,7 +164,11 @@ final class MeshRecords {
       int loop =
           step.add("IfcPolyLoop", refs(List.of(points[t[i]], points[t[i + 1]], points[t[i + 2]])));
       int bound = step.add("IfcFaceOuterBound", ref(loop), flag(true));
-      faces.add(step.add("IfcFace", refs(List.of(bound))));
+      int face = step.add("IfcFace", refs(List.of(bound)));
+      faces.add(face);
+      if (numbers.length > 0) {
+        numbers[i / 3] = face;
+      }
     }
     if (closed) {
       return step.add("IfcFacetedBrep", ref(step.add("IfcClosedShell", refs(faces))));

@@ -10,9 +10,8 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
-import wellspan.core.attribute.Description;
+import wellspan.core.attribute.Finish;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
@@ -47,9 +46,10 @@ public final class ObjReader {
   private static final class Faces {
     int[] corners = new int[768];
     int size;
-    final Map<String, Integer> materials = new LinkedHashMap<>();
+    final List<String> materials = new ArrayList<>();
 
-    void add(int a, int b, int c) {
+    void add(int a, int b, int c, String material) {
+      materials.add(material);
       if (size + 3 > corners.length) {
         corners = Arrays.copyOf(corners, 2 * corners.length);
       }
@@ -164,10 +164,7 @@ public final class ObjReader {
     try {
       int[] t = FaceTriangulator.triangles(xyz, List.of(v));
       for (int i = 0; i < t.length; i += 3) {
-        to.add(t[i], t[i + 1], t[i + 2]);
-        if (!material.isEmpty()) {
-          to.materials.merge(material, 1, Integer::sum);
-        }
+        to.add(t[i], t[i + 1], t[i + 2], material);
       }
     } catch (IllegalArgumentException e) {
       flawed++;
@@ -180,34 +177,17 @@ public final class ObjReader {
     UniqueNames names = new UniqueNames();
     double[] all = Arrays.copyOf(xyz, 3 * vertices);
     int faces = 0;
-    int several = 0;
     for (Map.Entry<String, Faces> g : groups.entrySet()) {
       Faces f = g.getValue();
       faces += f.size / 3;
       Mesh mesh = new Mesh(all, Arrays.copyOf(f.corners, f.size)).compact();
-      Item item = LooseMesh.item(names, g.getKey(), mesh);
-      Optional<String> most =
-          f.materials.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey);
-      if (f.materials.size() > 1) {
-        several++;
-      }
-      items.add(
-          item.on(g.getKey())
-              .saying(
-                  most.map(m -> Description.of(List.of(), Optional.of(library.finish(m))))
-                      .orElse(Description.NONE)));
+      Finish[] each =
+          f.materials.stream()
+              .map(m -> m.isEmpty() ? null : library.finish(m))
+              .toArray(Finish[]::new);
+      items.add(LooseMesh.item(names, g.getKey(), mesh, each).on(g.getKey()));
     }
     findings.addAll(library.findings(stem));
-    if (several > 0) {
-      findings.add(
-          Finding.note(
-                  Stop.RECEIVE,
-                  "obj.materials",
-                  stem,
-                  several
-                      + " groups have several materials; the one with most triangles stands for each.")
-              .withFigure(Figure.count(several)));
-    }
     if (coloured) {
       findings.add(
           Finding.note(Stop.RECEIVE, "obj.unread", stem, "Colours at vertices are not read."));

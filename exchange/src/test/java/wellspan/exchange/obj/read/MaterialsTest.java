@@ -13,8 +13,10 @@ import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.FaceFinishes;
 import wellspan.exchange.file.ReadException;
 import wellspan.exchange.intake.Intake;
 
@@ -48,6 +50,23 @@ class MaterialsTest {
 
   private static Description said(Received r, int item) {
     return r.items().get(item).said();
+  }
+
+  @Test
+  void facesOfAGroupKeepTheirMaterials() throws IOException {
+    Files.writeString(
+        dir.resolve("m.mtl"), "newmtl Granite\nKd 0.5 0.25 1\nnewmtl Lead\nKd 0 0 1\n");
+    String two = BOX.replace("f 4 1 5 8\n", "usemtl Lead\nf 4 1 5 8\n");
+    Item kerb =
+        Intake.read(Files.writeString(dir.resolve("a.obj"), two), Progress.NONE).items().getFirst();
+    assertThat(kerb.said().finish()).contains(new Finish("Granite, Lead", 0x8040FF));
+    assertThat(FaceFinishes.of(kerb.shape()).orElseThrow().parts(kerb.triangles().orElseThrow()))
+        .satisfiesExactly(
+            p -> assertThat(p.mesh().triangleCount()).isEqualTo(10),
+            p -> {
+              assertThat(p.finish()).contains(new Finish("Lead", 0x0000FF));
+              assertThat(p.mesh().triangleCount()).isEqualTo(2);
+            });
   }
 
   @Test
