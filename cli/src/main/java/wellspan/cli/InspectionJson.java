@@ -101,6 +101,12 @@ final class InspectionJson {
     if (!e.layer().isEmpty()) {
       n.put("layer", e.layer());
     }
+    if (!item.attributes().references().isEmpty()) {
+      ArrayNode relations = n.putArray("relations");
+      item.attributes()
+          .references()
+          .forEach(r -> relations.addObject().put("type", r.type().words()).put("to", r.name()));
+    }
     switch (item.shape()) {
       case Shape.Faces s when item.kind().surface() -> mesh(n, s);
       case Shape.Faces b -> {

@@ -114,6 +114,7 @@ final class DocketView extends Pane {
     head.getChildren()
         .setAll(
             Parts.wrapped(i.item().name(), "title"), Parts.label(i.item().kind().title(), "muted"));
+    RelationLinks.of(session, i.id()).ifPresent(head.getChildren()::add);
     receive(i);
     place(i.item());
     shape(i.item());

@@ -1,5 +1,6 @@
 package wellspan.core.attribute;
 
+import java.util.List;
 import java.util.Optional;
 import wellspan.core.picture.Texture;
 
@@ -10,33 +11,45 @@ import wellspan.core.picture.Texture;
  * @param said what its source says of it: class, identity, property sets, material and colour
  * @param texture a picture laid over it
  * @param connection what it is joined to, where it is part of a network
+ * @param references how it stands to other items of its source
  */
 public record Attributes(
-    String layer, Description said, Optional<Texture> texture, Optional<Connection> connection) {
+    String layer,
+    Description said,
+    Optional<Texture> texture,
+    Optional<Connection> connection,
+    List<Reference> references) {
   public static final Attributes NONE =
-      new Attributes("", Description.NONE, Optional.empty(), Optional.empty());
+      new Attributes("", Description.NONE, Optional.empty(), Optional.empty(), List.of());
+
+  public Attributes {
+    references = List.copyOf(references);
+  }
 
   public Attributes with(Description d) {
-    return new Attributes(layer, d, texture, connection);
+    return new Attributes(layer, d, texture, connection, references);
   }
 
   public Attributes withLayer(String name) {
-    return new Attributes(name, said, texture, connection);
+    return new Attributes(name, said, texture, connection, references);
   }
 
   public Attributes withTexture(Optional<Texture> picture) {
-    return new Attributes(layer, said, picture, connection);
+    return new Attributes(layer, said, picture, connection, references);
   }
 
   public Attributes withConnection(Optional<Connection> to) {
-    return new Attributes(layer, said, texture, to);
+    return new Attributes(layer, said, texture, to, references);
+  }
+
+  public Attributes withReferences(List<Reference> others) {
+    return new Attributes(layer, said, texture, connection, others);
   }
 
   /** Made of a material, with the colour that goes with its name. */
   public static Attributes ofMaterial(String material) {
     return NONE.with(
-        Description.of(
-            java.util.List.of(), Optional.of(new Finish(material, Finish.colour(material)))));
+        Description.of(List.of(), Optional.of(new Finish(material, Finish.colour(material)))));
   }
 
   /** What it is made of, empty if nobody says. */

@@ -21,6 +21,8 @@ import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Relation;
+import wellspan.core.item.Relations;
 import wellspan.core.job.Job;
 import wellspan.core.job.Origin;
 import wellspan.core.job.Source;
@@ -70,6 +72,7 @@ public record Build(
   /** What is worked out of a build once, by whoever asks first. */
   static final class Known {
     private final OnceAsked<Box> bounds = new OnceAsked<>();
+    private final OnceAsked<List<Relation>> relations = new OnceAsked<>();
     private final OnceAsked<List<Finding>> findings = new OnceAsked<>();
     private final OnceAsked<Map<ItemId, Subject>> subjects = new OnceAsked<>();
     private final Map<IfcSchema, OnceAsked<Map<ItemId, Ruled>>> ruled =
@@ -309,6 +312,20 @@ public record Build(
   /** The items as rules see them; what was worked out of those that did not change is kept. */
   public Map<ItemId, Subject> subjects() {
     return known.subjects.get(() -> Subjects.of(items.values(), known.before));
+  }
+
+  /** How items stand to each other: by their sources, and by what they were made along. */
+  public List<Relation> relations() {
+    return known.relations.get(
+        () -> {
+          Map<ItemId, Item> all = new LinkedHashMap<>();
+          items.forEach((id, i) -> all.put(id, i.item()));
+          List<Relation> out = new ArrayList<>(Relations.of(all));
+          results.followed().stream()
+              .filter(r -> all.containsKey(r.from()) && all.containsKey(r.to()))
+              .forEach(out::add);
+          return List.copyOf(out);
+        });
   }
 
   /** Everything the checks find but for flaws of the ground; worked out once. */

@@ -6,9 +6,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import wellspan.core.attribute.RelationType;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Relation;
+import wellspan.core.operation.AlongLine;
 import wellspan.core.operation.Recipe;
 import wellspan.core.replay.RecordedStep;
 import wellspan.core.replay.StepOutcome;
@@ -76,6 +79,22 @@ public record OperationResults(Map<ItemId, PreparedItem> shaped, Map<String, Mad
   public List<ItemId> madeBy(String recipe) {
     MadeItems m = made.get(recipe);
     return m == null ? List.of() : m.result.items().stream().map(OperationRun::made).toList();
+  }
+
+  /** Which items follow which lines, by the recipes that made them along these. */
+  List<Relation> followed() {
+    List<Relation> out = new ArrayList<>();
+    for (MadeItems m : made.values()) {
+      if (m.recipe instanceof AlongLine along) {
+        m.result
+            .items()
+            .forEach(
+                i ->
+                    out.add(
+                        new Relation(OperationRun.made(i), RelationType.FOLLOWS, along.along())));
+      }
+    }
+    return out;
   }
 
   /** The recipe that made an item, with what it said. */

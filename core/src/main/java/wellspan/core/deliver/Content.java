@@ -24,6 +24,7 @@ public enum Content {
   INVISIBLE("faces marked invisible"),
   MATERIAL_AREAS("areas by material within one item"),
   FACE_COLOURS("colours of single faces"),
+  RELATIONS("what belongs to, is connected to or follows what"),
   TEXT_HEIGHTS("heights of the names of points"),
   DESIGN_LOOKS("line types, weights and transparency");
 

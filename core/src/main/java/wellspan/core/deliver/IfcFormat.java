@@ -36,6 +36,7 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
               MATERIALS,
               COLOURS,
               FACE_COLOURS,
+              RELATIONS,
               LAYERS,
               UNIT,
               SYSTEM,

@@ -5,8 +5,10 @@ import static wellspan.core.finding.Stop.DELIVER;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.PlanElement;
+import wellspan.core.attribute.RelationType;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
@@ -36,6 +38,7 @@ public final class Losses {
     if (parcel.frame().crs().isEmpty() && parcel.format().schema().isPresent()) {
       out.add(Finding.note(DELIVER, "deliver.local", "", LOCAL));
     }
+    follows(parcel).ifPresent(out::add);
     boolean scaleSaid = false;
     for (Parcel.Piece p : parcel.pieces()) {
       for (Finding f : of(p.item(), parcel.format(), parcel.frame())) {
@@ -47,6 +50,24 @@ public final class Losses {
       }
     }
     return out;
+  }
+
+  /** What is made along a line knows it; most formats have no word for that. */
+  private static Optional<Finding> follows(Parcel parcel) {
+    long left = CarriedRelations.left(parcel, RelationType.FOLLOWS);
+    return parcel.format().schema().isEmpty() || left == 0
+        ? Optional.empty()
+        : Optional.of(
+            Finding.note(
+                    DELIVER,
+                    "deliver.follows",
+                    "",
+                    left
+                        + (left == 1 ? " thing follows a line" : " things follow lines")
+                        + " and goes without a word of it: "
+                        + parcel.format().title()
+                        + " has none, or the line is not sent as an alignment.")
+                .withFigure(Figure.count(left)));
   }
 
   static Finding note(String code, Item item, String what) {

@@ -4,6 +4,7 @@ import java.util.List;
 import wellspan.core.attribute.Description;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
+import wellspan.core.item.Relation;
 import wellspan.core.place.Control;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
@@ -18,6 +19,8 @@ import wellspan.core.unit.LinearUnit;
  * @param unit length unit of the written file
  * @param ids makes the GlobalIds of what is not an item
  * @param info what is said of the project besides its name
+ * @param relations between items by the keys of their pieces; those with an end that is not sent
+ *     are passed over
  */
 public record Parcel(
     String project,
@@ -27,10 +30,12 @@ public record Parcel(
     GlobalIds ids,
     List<Piece> pieces,
     Control control,
-    ProjectInfo info) {
+    ProjectInfo info,
+    List<Relation> relations) {
 
   public Parcel {
     pieces = List.copyOf(pieces);
+    relations = List.copyOf(relations);
   }
 
   /** Of a project of which nothing but its name is stated. */
@@ -42,12 +47,17 @@ public record Parcel(
       GlobalIds ids,
       List<Piece> pieces,
       Control control) {
-    this(project, format, frame, unit, ids, pieces, control, ProjectInfo.NONE);
+    this(project, format, frame, unit, ids, pieces, control, ProjectInfo.NONE, List.of());
   }
 
   /** The same with what else is said of the project. */
   public Parcel with(ProjectInfo other) {
-    return new Parcel(project, format, frame, unit, ids, pieces, control, other);
+    return new Parcel(project, format, frame, unit, ids, pieces, control, other, relations);
+  }
+
+  /** The same with how its pieces stand to each other. */
+  public Parcel with(List<Relation> others) {
+    return new Parcel(project, format, frame, unit, ids, pieces, control, info, others);
   }
 
   /** A parcel for a model. */

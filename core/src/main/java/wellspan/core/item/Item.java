@@ -1,10 +1,13 @@
 package wellspan.core.item;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.attribute.Attributes;
 import wellspan.core.attribute.Description;
+import wellspan.core.attribute.Reference;
+import wellspan.core.attribute.RelationType;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
@@ -108,6 +111,18 @@ public record Item(String name, Kind kind, Shape shape, Attributes attributes) {
   /** The same under another name. */
   public Item named(String other) {
     return new Item(other, kind, shape, attributes);
+  }
+
+  /** The same as a part of another item of its source. */
+  public Item partOf(Item whole) {
+    return standing(RelationType.PART_OF, whole.kind, whole.name);
+  }
+
+  /** The same with how it stands to another item of its source. */
+  public Item standing(RelationType type, Kind otherKind, String otherName) {
+    List<Reference> all = new ArrayList<>(attributes.references());
+    all.add(new Reference(type, otherKind.title(), otherName));
+    return with(attributes.withReferences(all));
   }
 
   /** The same in another form. */

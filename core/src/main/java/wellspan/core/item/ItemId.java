@@ -17,7 +17,11 @@ public record ItemId(String value) implements Comparable<ItemId> {
 
   /** Two origins never share an identity: a slash in the name of a source is escaped. */
   public static ItemId of(String source, String kind, String name) {
-    String origin = source.replace("%2F", "%252F").replace("/", "%2F");
+    return ofOrigin(source.replace("%2F", "%252F").replace("/", "%2F"), kind, name);
+  }
+
+  /** The same where slashes in the name of the source are escaped already. */
+  static ItemId ofOrigin(String origin, String kind, String name) {
     return new ItemId(origin + "/" + kind.toLowerCase(Locale.ROOT).replace(' ', '-') + "/" + name);
   }
 

@@ -2,6 +2,7 @@ package wellspan.core.packing;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -23,6 +24,7 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
+import wellspan.core.item.Relations;
 import wellspan.core.job.Source;
 import wellspan.core.place.Control;
 import wellspan.core.place.SourcePlacement;
@@ -69,7 +71,8 @@ public final class Packing {
         ids,
         ReceivedIds.kept(pieces),
         build.job().control(),
-        build.job().project());
+        build.job().project(),
+        build.relations());
   }
 
   /** An item; for LandXML also the breaklines that are edges of a surface. */
@@ -241,6 +244,9 @@ public final class Packing {
       LinearUnit unit,
       GlobalIds ids,
       List<Parcel.Piece> pieces) {
-    return new Parcel(project, format, frame, unit, ids, ReceivedIds.kept(pieces), Control.NONE);
+    Map<ItemId, Item> items = new LinkedHashMap<>();
+    pieces.forEach(p -> items.put(new ItemId(p.key()), p.item()));
+    return new Parcel(project, format, frame, unit, ids, ReceivedIds.kept(pieces), Control.NONE)
+        .with(Relations.of(items));
   }
 }

@@ -33,6 +33,7 @@ public record Difference(
     COLOUR,
     LAYER,
     CLASSIFICATION,
+    RELATION,
     UNIT,
     SYSTEM,
     PLACE,

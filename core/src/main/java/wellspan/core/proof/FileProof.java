@@ -2,10 +2,8 @@ package wellspan.core.proof;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
@@ -23,7 +21,6 @@ import wellspan.core.progress.Progress;
 import wellspan.core.proof.Difference.What;
 import wellspan.core.receive.Received;
 import wellspan.core.schema.Schema;
-import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
@@ -105,6 +102,10 @@ public final class FileProof {
       differences.add(
           Difference.of(
               What.EXTRA, e.name(), e.name() + " (" + e.kind() + ") arrived but was not sent."));
+    }
+    if (both(Content.RELATIONS)) {
+      differences.addAll(
+          RelationComparison.loose(sent, arrived, paired, here.title().equals(there.title())));
     }
     asAWhole();
     List<Finding> findings =
@@ -266,6 +267,9 @@ public final class FileProof {
     Optional<Mesh> came = a.triangles();
     if (meant.isPresent() && came.isPresent()) {
       meshes(item, meant.get(), came.get());
+      if (both(Content.FACE_COLOURS)) {
+        differences.addAll(FaceColours.compare(item, a, item.said()));
+      }
       if (both(Content.TEXTURES)) {
         differences.addAll(TextureComparison.compare(item, a, limits.tolerance()));
       }
@@ -276,7 +280,7 @@ public final class FileProof {
     } else if (item.shape() instanceof Shape.Lines x && a.shape() instanceof Shape.Lines y) {
       take(LineComparison.loose(item, x.lines(), y.lines(), limits));
     } else if (item.shape() instanceof Shape.Points x && a.shape() instanceof Shape.Points y) {
-      take(PointComparison.compare(item, x, inOrder(x, y), limits));
+      take(PointComparison.byName(item, x, y, limits));
     } else if (!item.kind().equals(a.kind())) {
       differences.add(
           Difference.of(
@@ -304,19 +308,6 @@ public final class FileProof {
           Difference.of(
               What.CLOSED, item.name(), item.name() + " was closed and arrived with gaps."));
     }
-  }
-
-  /** The arrived points in the order of the sent ones, where their names tell it. */
-  private static Shape.Points inOrder(Shape.Points sent, Shape.Points arrived) {
-    Map<String, NamedPoint> byName = new HashMap<>();
-    arrived.points().forEach(p -> byName.put(p.name(), p));
-    boolean all =
-        byName.size() == arrived.points().size()
-            && sent.points().size() == arrived.points().size()
-            && sent.points().stream().allMatch(p -> byName.containsKey(p.name()));
-    return all
-        ? new Shape.Points(sent.points().stream().map(p -> byName.get(p.name())).toList())
-        : arrived;
   }
 
   private void take(ItemComparison result) {

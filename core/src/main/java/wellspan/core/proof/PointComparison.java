@@ -1,7 +1,9 @@
 package wellspan.core.proof;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.proof.Difference.What;
@@ -14,6 +16,24 @@ final class PointComparison {
   private static final int NAMED = 20;
 
   private PointComparison() {}
+
+  /** The same where points may stand in another order. */
+  static ItemComparison byName(Item item, Shape.Points sent, Shape.Points arrived, Limits limits) {
+    return compare(item, sent, inOrder(sent, arrived), limits);
+  }
+
+  /** The arrived points in the order of the sent ones, where their names tell it. */
+  private static Shape.Points inOrder(Shape.Points sent, Shape.Points arrived) {
+    Map<String, NamedPoint> byName = new HashMap<>();
+    arrived.points().forEach(p -> byName.put(p.name(), p));
+    boolean all =
+        byName.size() == arrived.points().size()
+            && sent.points().size() == arrived.points().size()
+            && sent.points().stream().allMatch(p -> byName.containsKey(p.name()));
+    return all
+        ? new Shape.Points(sent.points().stream().map(p -> byName.get(p.name())).toList())
+        : arrived;
+  }
 
   static ItemComparison compare(Item item, Shape.Points sent, Shape.Points arrived, Limits limits) {
     List<Difference> found = new ArrayList<>();

@@ -97,6 +97,9 @@ public final class Prover {
     for (String name : extra) {
       differences.add(Difference.of(What.EXTRA, name, name + " is in the file but was not sent."));
     }
+    if (coverage.proves(Content.RELATIONS)) {
+      differences.addAll(RelationComparison.compare(parcel, arrived));
+    }
     compareFrames(arrived);
     compareUnits(arrived);
     List<Finding> findings =

@@ -25,10 +25,10 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
+import wellspan.core.operation.AlongLine;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Parameter;
-import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Takes;
 import wellspan.core.progress.Progress;
 import wellspan.core.shape.Shape;
@@ -115,7 +115,7 @@ public record BridgeOverGround(
     @Parameter(label = "room it needs", unit = "m", usual = "4.7", start = "4.7", least = 0)
         double clearance,
     @Parameter(label = "material", usual = "\"concrete\"", start = "\"concrete\"") String material)
-    implements Recipe {
+    implements AlongLine {
 
   public BridgeOverGround {
     below = List.copyOf(below);

@@ -3,10 +3,10 @@ package wellspan.core.recipe;
 import java.util.List;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.AlongLine;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Parameter;
-import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Takes;
 import wellspan.core.progress.Progress;
 import wellspan.core.sweep.CarriedObjects;
@@ -42,7 +42,7 @@ public record Repetition(
     @Parameter(label = "from chainage", unit = "m", usual = "-1e9", start = "") double from,
     @Parameter(label = "to chainage", unit = "m", usual = "1e9", start = "") double to,
     @Parameter(label = "standing on", usual = "\"\"", takes = Takes.SURFACE) ItemId ground)
-    implements Recipe {
+    implements AlongLine {
   @Override
   public Made make(Inputs inputs, Progress progress) {
     LineOfWork line = LineOfWork.of(inputs, along, ground, from, to);

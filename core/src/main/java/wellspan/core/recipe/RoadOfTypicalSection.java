@@ -9,10 +9,10 @@ import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.AlongLine;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Parameter;
-import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Takes;
 import wellspan.core.progress.Progress;
 import wellspan.core.road.RoadItem;
@@ -46,7 +46,7 @@ public record RoadOfTypicalSection(
     @Parameter(label = "right edge follows", usual = "\"\"", takes = Takes.LINES) ItemId rightEdge,
     @Parameter(label = "from chainage", unit = "m", usual = "-1e9", start = "") double from,
     @Parameter(label = "to chainage", unit = "m", usual = "1e9", start = "") double to)
-    implements Recipe {
+    implements AlongLine {
   @Override
   public Made make(Inputs inputs, Progress progress) {
     if (!(inputs.item(along).shape() instanceof Shape.Axis axis)) {

@@ -11,10 +11,10 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
+import wellspan.core.operation.AlongLine;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Parameter;
-import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Takes;
 import wellspan.core.overlay.EarthBodies;
 import wellspan.core.progress.Progress;
@@ -65,7 +65,7 @@ public record SideSlopes(
         double bermWidth,
     @Parameter(label = "from chainage", unit = "m", usual = "-1e9", start = "") double from,
     @Parameter(label = "to chainage", unit = "m", usual = "1e9", start = "") double to)
-    implements Recipe {
+    implements AlongLine {
   @Override
   public Made make(Inputs inputs, Progress progress) {
     LineOfWork line = LineOfWork.of(inputs, along, new ItemId(""), from, to);

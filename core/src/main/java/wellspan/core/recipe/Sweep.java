@@ -7,10 +7,10 @@ import wellspan.core.attribute.Attributes;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
+import wellspan.core.operation.AlongLine;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Parameter;
-import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Takes;
 import wellspan.core.progress.Progress;
 import wellspan.core.sweep.CarriedObjects;
@@ -55,7 +55,7 @@ public record Sweep(
     @Parameter(label = "posts every", unit = "m, 0 for none", usual = "0", start = "0", least = 0)
         double posts,
     @Parameter(label = "material", usual = "\"\"") String material)
-    implements Recipe {
+    implements AlongLine {
   @Override
   public Made make(Inputs inputs, Progress progress) {
     LineOfWork line = LineOfWork.of(inputs, along, ground, from, to);
@@ -75,7 +75,8 @@ public record Sweep(
             .saying(body.facts(made, word)));
     if (posts > 0) {
       items.add(
-          CarriedObjects.together(name + " posts", ObjectShape.POST, line, posts, offset, height));
+          CarriedObjects.together(name + " posts", ObjectShape.POST, line, posts, offset, height)
+              .partOf(items.getFirst()));
     }
     return new Made(
         items,

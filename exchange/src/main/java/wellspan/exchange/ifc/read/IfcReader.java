@@ -56,6 +56,7 @@ public final class IfcReader {
   private final ClassificationReader classification;
   private final Set<Integer> grouped = new HashSet<>();
   private final List<NamedPoint> loosePoints = new ArrayList<>();
+  private final RelationReader relations;
   private final Identities identities = new Identities(findings);
   private int texts;
 
@@ -73,6 +74,7 @@ public final class IfcReader {
     openings = new Openings(model);
     openingCut = new OpeningCut(openings, soundness, placements, this::shape, findings);
     layers = new Layers(model);
+    relations = new RelationReader(model);
     classification = new ClassificationReader(model);
   }
 
@@ -102,7 +104,11 @@ public final class IfcReader {
         String name = names.of("alignment", nameOf(p));
         alignments
             .read(p, name)
-            .ifPresent(a -> items.add(entry(p, Item.alignment(name, a), Optional.empty())));
+            .ifPresent(
+                a -> {
+                  relations.became(p, items.size());
+                  items.add(entry(p, Item.alignment(name, a), Optional.empty()));
+                });
       } else if (!p.isA("IFCLINEARELEMENT")
           && !p.isA("IFCPOSITIONINGELEMENT")
           && !grouped.contains(p.id())) {
@@ -112,6 +118,7 @@ public final class IfcReader {
     if (!loosePoints.isEmpty()) {
       items.add(Item.points(names.of("points", "Points"), loosePoints));
     }
+    relations.to(items);
     textures.unread(unread);
     properties.report();
     new FileReport(model, units, geo, soundness, unread, texts, doubts, !items.isEmpty())
@@ -156,6 +163,7 @@ public final class IfcReader {
       }
       Optional<Item> body = body(p);
       if (body.isPresent()) {
+        relations.became(p, items.size());
         items.add(body.get());
       } else {
         line(p).ifPresent(item -> items.add(entry(p, item, Optional.empty())));

@@ -55,6 +55,7 @@ public final class IfcWriter {
   private final List<Integer> alignments = new ArrayList<>();
   private final Map<String, List<Integer>> pavements = new LinkedHashMap<>();
   private final BridgeRecords bridges;
+  private final RelationRecords relations;
   private final LikeShapes likes;
   private final TypeRecords types;
 
@@ -65,6 +66,7 @@ public final class IfcWriter {
     schema = Schema.forFile(parcel.schema().id()).orElseThrow();
     local = new LocalCoordinates(parcel);
     bridges = new BridgeRecords(step, parcel);
+    relations = new RelationRecords(step, parcel);
     types = new TypeRecords(step, parcel, schema);
     likes = new LikeShapes(parcel, local);
     representations = new Representations(step);
@@ -135,6 +137,7 @@ public final class IfcWriter {
           .description()
           .finish()
           .ifPresent(f -> finishes.made(object, f, FaceFinishes.of(piece.item().shape())));
+      relations.wrote(piece, object);
       classification.of(object, piece.description().classification());
       types.of(piece, object);
       networks.element(piece, object);
@@ -145,6 +148,7 @@ public final class IfcWriter {
     classification.write();
     types.write();
     networks.systems();
+    relations.write();
     structure(project);
   }
 
@@ -190,7 +194,7 @@ public final class IfcWriter {
   }
 
   private int contained(Parcel.Piece piece, int product) {
-    if (bridges.takes(piece, product)) {
+    if (relations.isPart(piece) || bridges.takes(piece, product)) {
       return product;
     }
     boolean ground = piece.item().kind().stratum() == Band.GROUND;

@@ -1,0 +1,98 @@
+package wellspan.exchange.ifc.read;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import wellspan.core.attribute.Reference;
+import wellspan.core.attribute.RelationType;
+import wellspan.core.item.Item;
+
+/**
+ * How the products that became items stand to each other: parts of wholes, joined by ports or
+ * directly, positioned by an alignment.
+ */
+final class RelationReader {
+  private final IfcModel model;
+  private final Map<Integer, Integer> itemOf = new HashMap<>();
+  private final Map<Integer, Set<Reference>> said = new HashMap<>();
+
+  RelationReader(IfcModel model) {
+    this.model = model;
+  }
+
+  /** Notes which item a product became. */
+  void became(Instance product, int item) {
+    itemOf.put(product.id(), item);
+  }
+
+  /** Gives the items what the file says of how they stand to each other. */
+  void to(List<Item> items) {
+    if (itemOf.size() < 2) {
+      return;
+    }
+    for (Instance rel : model.all("IFCRELAGGREGATES")) {
+      rel.ref("RelatingObject")
+          .ifPresent(
+              whole ->
+                  rel.refs("RelatedObjects")
+                      .forEach(p -> say(p, RelationType.PART_OF, whole, items)));
+    }
+    for (Instance rel : model.all("IFCRELPOSITIONS")) {
+      rel.ref("RelatingPositioningElement")
+          .ifPresent(
+              line ->
+                  rel.refs("RelatedProducts")
+                      .forEach(p -> say(p, RelationType.FOLLOWS, line, items)));
+    }
+    for (Instance rel : model.all("IFCRELCONNECTSELEMENTS")) {
+      connect(rel.ref("RelatingElement"), rel.ref("RelatedElement"), items);
+    }
+    Map<Integer, Instance> elementOf = ports();
+    for (Instance rel : model.all("IFCRELCONNECTSPORTS")) {
+      connect(
+          rel.ref("RelatingPort").map(p -> elementOf.get(p.id())),
+          rel.ref("RelatedPort").map(p -> elementOf.get(p.id())),
+          items);
+    }
+    said.forEach(
+        (n, references) -> {
+          Item i = items.get(n);
+          items.set(n, i.with(i.attributes().withReferences(List.copyOf(references))));
+        });
+  }
+
+  /** The element of each port: nested in it, or tied to it as earlier schemas do. */
+  private Map<Integer, Instance> ports() {
+    Map<Integer, Instance> out = new HashMap<>();
+    for (Instance rel : model.all("IFCRELCONNECTSPORTTOELEMENT")) {
+      rel.ref("RelatingPort")
+          .ifPresent(p -> rel.ref("RelatedElement").ifPresent(e -> out.put(p.id(), e)));
+    }
+    for (Instance rel : model.all("IFCRELNESTS")) {
+      List<Instance> parts = new ArrayList<>(rel.refs("RelatedObjects"));
+      parts.removeIf(p -> !p.isA("IFCPORT"));
+      rel.ref("RelatingObject").ifPresent(e -> parts.forEach(p -> out.put(p.id(), e)));
+    }
+    return out;
+  }
+
+  private void connect(Optional<Instance> one, Optional<Instance> other, List<Item> items) {
+    if (one.isPresent() && other.isPresent()) {
+      say(one.get(), RelationType.CONNECTS, other.get(), items);
+    }
+  }
+
+  private void say(Instance from, RelationType type, Instance to, List<Item> items) {
+    Integer subject = itemOf.get(from.id());
+    Integer object = itemOf.get(to.id());
+    if (subject != null && object != null && !subject.equals(object)) {
+      Item other = items.get(object);
+      said.computeIfAbsent(subject, k -> new LinkedHashSet<>())
+          .add(new Reference(type, other.kind().title(), other.name()));
+    }
+  }
+}
