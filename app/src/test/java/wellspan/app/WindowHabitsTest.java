@@ -58,15 +58,17 @@ class WindowHabitsTest extends WindowTest {
     receive(DEMO.resolve("road/quay-road.xml"));
     Button hide = (Button) withAccessibleText("Hide Ground").getFirst();
     interact(hide::fire);
-    assertThat(session.itemsIn(Band.GROUND)).noneMatch(session.build()::isVisible);
+    assertThat(session.visibility().itemsIn(Band.GROUND)).noneMatch(session.build()::isVisible);
     assertThat(withAccessibleText("Show Ground")).hasSize(1);
     interact(() -> shell.stage().plan().requestFocus());
     push(KeyCode.CONTROL, KeyCode.Z);
-    assertThat(session.itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
+    assertThat(session.visibility().itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
     push(KeyCode.OPEN_BRACKET);
-    assertThat(session.itemsIn(Band.LINES_AND_POINTS)).noneMatch(session.build()::isVisible);
+    assertThat(session.visibility().itemsIn(Band.LINES_AND_POINTS))
+        .noneMatch(session.build()::isVisible);
     push(KeyCode.CLOSE_BRACKET);
-    assertThat(session.itemsIn(Band.LINES_AND_POINTS)).allMatch(session.build()::isVisible);
+    assertThat(session.visibility().itemsIn(Band.LINES_AND_POINTS))
+        .allMatch(session.build()::isVisible);
   }
 
   @Test

@@ -193,6 +193,7 @@ final class ShapeCommand implements Callable<Integer> {
     for (OperationResults.MadeItems m : build.results().made().values()) {
       if (item == null || build.results().maker(new ItemId(item)).filter(m::equals).isPresent()) {
         out.println(m.recipe().title() + ": " + m.result().told());
+        out.println("  " + m.before().words() + " → " + m.after().words());
         failed |= findings(m.result().findings());
       }
     }
@@ -205,6 +206,7 @@ final class ShapeCommand implements Callable<Integer> {
       int n = 1;
       for (StepOutcome o : s.outcomes()) {
         out.println("  " + n++ + ". " + o.step().step().title() + ": " + o.told());
+        out.println("     " + o.before().words() + " → " + o.after().words());
         failed |= findings(o.findings());
       }
     }

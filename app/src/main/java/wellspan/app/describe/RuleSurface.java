@@ -145,7 +145,7 @@ public final class RuleSurface extends BorderPane {
     showHead(book);
     List<Optional<Band>> strata = new ArrayList<>(List.of(Optional.empty()));
     for (Band b : Band.values()) {
-      if (!session.itemsIn(b).isEmpty()) {
+      if (!session.visibility().itemsIn(b).isEmpty()) {
         strata.add(Optional.of(b));
       }
     }

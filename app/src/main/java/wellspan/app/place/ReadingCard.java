@@ -44,7 +44,7 @@ public final class ReadingCard extends VBox {
           .add(
               Parts.wrapped("Hold Shift and click on the plan to read a position there.", "muted"));
     } else {
-      reading(session.readingAt(at.get()));
+      reading(session.aim().readingAt(at.get()));
     }
     marks();
   }

@@ -7,6 +7,7 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
+import wellspan.core.reading.Reading;
 
 /** Where the hand points on the stage, and what the stage is asked to show. Window's thread. */
 public final class Aim {
@@ -18,7 +19,22 @@ public final class Aim {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final StageMotion motion = new StageMotion();
 
-  Aim() {}
+  private final Session session;
+  private Reading.Levels levels = (id, e, n) -> Double.NaN;
+
+  Aim(Session session) {
+    this.session = session;
+  }
+
+  /** Says where levels of surfaces can be read; the plan knows them fastest. */
+  public void setLevels(Reading.Levels source) {
+    levels = source;
+  }
+
+  /** Everything that can be read at a place. */
+  public Reading readingAt(Position p) {
+    return Reading.at(session.build(), p, session.selectedProperty().get(), levels);
+  }
 
   /** What the cursor points at, in shared coordinates. */
   public ObjectProperty<Optional<Position>> pointerProperty() {

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
 import javafx.beans.property.ObjectProperty;
@@ -20,8 +21,6 @@ import wellspan.core.check.JobFindings;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
-import wellspan.core.geom.Position;
-import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.History;
 import wellspan.core.job.Job;
@@ -29,10 +28,8 @@ import wellspan.core.job.JobStore;
 import wellspan.core.job.Journal;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
-import wellspan.core.reading.Reading;
 import wellspan.core.receive.Received;
 import wellspan.exchange.intake.Intake;
-import wellspan.exchange.intake.SourceIntake;
 
 /**
  * The open job as the window works on it: history, geometry, selection, findings. All methods are
@@ -58,14 +55,15 @@ public final class Session {
   private final MeasureDesk measure = new MeasureDesk();
   private final Visibility visibility = new Visibility(this);
   private final ObjectProperty<Stop> stop = new SimpleObjectProperty<>(Stop.RECEIVE);
-  private final Aim aim = new Aim();
+  private final Aim aim = new Aim(this);
   private final Deliveries deliveries;
   private final ReceiveDesk receiving;
   private final PlaceDesk place;
   private final ShapeDesk shape;
   private final RuleDesk rules;
-  private boolean stale;
-  private Reading.Levels levels = (id, e, n) -> Double.NaN;
+  private final ReadOnlyObjectWrapper<Set<ItemId>> stale = new ReadOnlyObjectWrapper<>(Set.of());
+  private final JobOpening opening;
+  private boolean outdated;
 
   public Session(JobStore store, Job job, Clock clock, Executor window) {
     this.store = store;
@@ -76,11 +74,12 @@ public final class Session {
     work.runningProperty()
         .addListener(
             (o, was, is) -> {
-              if (!is && stale) {
-                stale = false;
+              if (!is && outdated) {
+                outdated = false;
                 window.execute(this::rebuild);
               }
             });
+    opening = new JobOpening(this, store, window);
     deliveries = new Deliveries(this, clock);
     receiving = new ReceiveDesk(this, clock);
     place = new PlaceDesk(this);
@@ -168,16 +167,6 @@ public final class Session {
     return shape;
   }
 
-  /** Says where levels of surfaces can be read; the plan knows them fastest. */
-  public void setLevels(Reading.Levels source) {
-    levels = source;
-  }
-
-  /** Everything that can be read at a place. */
-  public Reading readingAt(Position p) {
-    return Reading.at(build(), p, selectedProperty().get(), levels);
-  }
-
   public Optional<Build.BuiltItem> selectedItem() {
     return selectedProperty().get().map(build.get().items()::get);
   }
@@ -191,16 +180,17 @@ public final class Session {
     messages.complain(sentence);
   }
 
-  /** Reads all sources of the job. */
+  /** Reads all sources of the job; each is shown as soon as it is read. */
   public void load() {
-    Job job = job();
-    if (!job.sources().isEmpty()) {
-      work.start(
-          "Reading the job", p -> SourceIntake.build(store, job, p), this::loaded, this::complain);
-    }
+    opening.start();
   }
 
-  private void loaded(Build fresh) {
+  void showEarly(Build early) {
+    build.set(early);
+    markStale();
+  }
+
+  void opened(Build fresh) {
     fresh.raw().forEach((name, r) -> fresh.job().source(name).ifPresent(s -> read.keep(s, r)));
     build.set(fresh);
     rebuild();
@@ -277,9 +267,11 @@ public final class Session {
     if (ready.isPresent()) {
       show(ready.get());
     } else if (work.runningProperty().get()) {
-      stale = true; // what is under way ends with another look
+      outdated = true; // what is under way ends with another look
+      markStale();
     } else {
       Job job = job();
+      markStale();
       work.start(
           "Preparing items", p -> before.next(job, received, p), this::shaped, this::takeBack);
     }
@@ -295,6 +287,7 @@ public final class Session {
   private void show(Build fresh) {
     model.shown(build.get().job(), fresh.job());
     build.set(fresh);
+    markStale();
     shape.forgetComparison(fresh);
     shape.watch(fresh);
     shape.showMade(fresh);
@@ -302,13 +295,24 @@ public final class Session {
     refreshFindings();
   }
 
+  private void markStale() {
+    stale.set(build.get().stale(job()));
+  }
+
+  /** The shown items that the job has otherwise, while they are made anew. */
+  public ReadOnlyObjectProperty<Set<ItemId>> staleProperty() {
+    return stale.getReadOnlyProperty();
+  }
+
   void refreshFindings() {
     List<Finding> all = new ArrayList<>();
     if (isLookingOnly()) {
       all.add(Finding.error(Stop.RECEIVE, "job.looking-only", "", lookingOnlyProperty().get()));
     }
-    all.addAll(JobFindings.of(build.get(), shape::flawsIn));
-    all.addAll(deliveries.findings());
+    if (!opening.isUnderWay()) {
+      all.addAll(JobFindings.of(build.get(), shape::flawsIn));
+      all.addAll(deliveries.findings());
+    }
     findings.set(List.copyOf(all));
   }
 
@@ -355,13 +359,6 @@ public final class Session {
       box = i == null ? box : box.union(i.item().bounds());
     }
     aim.at(box);
-  }
-
-  public List<ItemId> itemsIn(Band band) {
-    return build.get().items().values().stream()
-        .filter(i -> i.item().kind().stratum() == band)
-        .map(Build.BuiltItem::id)
-        .toList();
   }
 
   /**

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
 import java.util.Set;
+import wellspan.core.build.Build;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.ItemSettings;
@@ -51,12 +52,20 @@ public final class Visibility {
       bands = bands.reversed();
     }
     for (Band band : bands) {
-      List<ItemId> ids = session.itemsIn(band);
+      List<ItemId> ids = itemsIn(band);
       boolean anyVisible = ids.stream().anyMatch(session.build()::isVisible);
       if (!ids.isEmpty() && anyVisible == away) {
         set(ids, !away);
         return;
       }
     }
+  }
+
+  /** The items of a stratum, shown or not. */
+  public List<ItemId> itemsIn(Band band) {
+    return session.build().items().values().stream()
+        .filter(i -> i.item().kind().stratum() == band)
+        .map(Build.BuiltItem::id)
+        .toList();
   }
 }

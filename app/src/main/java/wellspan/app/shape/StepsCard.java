@@ -63,7 +63,8 @@ final class StepsCard extends VBox {
               getChildren()
                   .addAll(
                       Parts.row(Parts.label("made here", "muted"), away),
-                      Parts.wrapped(m.result().told(), "docket-line"));
+                      Parts.wrapped(m.result().told(), "docket-line"),
+                      Parts.row("figures", m.before().words() + " → " + m.after().words()));
               if (m.recipe() instanceof Triangulation t) {
                 rules(t);
               }

@@ -57,6 +57,7 @@ final class DocketView extends Pane {
       getChildren().addAll(rule, cell);
     }
     session.buildProperty().addListener((o, a, b) -> refresh());
+    session.staleProperty().addListener((o, a, b) -> refresh());
     session.selection().idsProperty().addListener((o, a, b) -> refresh());
     session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
     refresh();
@@ -232,6 +233,9 @@ final class DocketView extends Pane {
     ItemId id = session.selectedProperty().get().orElseThrow();
     long on = session.job().stepsOf(id).stream().filter(RecordedStep::on).count();
     String steps = on == 0 ? "" : on == 1 ? "1 step" : on + " steps";
+    if (session.staleProperty().get().contains(id)) {
+      return "warning\tbeing made anew";
+    }
     return session.shape().maker(id).isPresent()
         ? steps.isEmpty() ? "made here" : "made here, " + steps
         : steps.isEmpty() ? "as received" : steps;

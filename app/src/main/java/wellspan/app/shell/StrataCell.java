@@ -119,7 +119,16 @@ final class StrataCell extends ListCell<StrataRows.Row> {
     HBox row =
         new HBox(3, colour(i.band(), 0.55), name, Parts.space(), figure, eye(i.ids(), item.name()));
     row.getStyleClass().add("strata-item");
-    setTooltip(new Tooltip(item.name()));
+    boolean stale = session.staleProperty().get().contains(i.item().id());
+    if (stale) {
+      name.getStyleClass().add("stale");
+      figure.setText("being made …");
+    }
+    setTooltip(
+        new Tooltip(
+            stale
+                ? item.name() + " is not as the job has it yet; it is being made."
+                : item.name()));
     setId("item-" + i.item().id().value());
     setAccessibleText(item.kind() + " " + item.name());
     return row;

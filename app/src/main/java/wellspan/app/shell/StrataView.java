@@ -82,6 +82,7 @@ final class StrataView extends BorderPane {
     setTop(head());
     setBottom(foot());
     session.buildProperty().addListener((o, a, b) -> refresh());
+    session.staleProperty().addListener((o, a, b) -> refresh());
     session.selection().idsProperty().addListener((o, a, b) -> showSelection());
     session
         .findingsProperty()
@@ -257,7 +258,7 @@ final class StrataView extends BorderPane {
     if (session.selection().ids().size() == 1
         && band.isPresent()
         && search.getText().isEmpty()
-        && session.itemsIn(band.get()).size() <= OPENED
+        && session.visibility().itemsIn(band.get()).size() <= OPENED
         && open.add(band.get())) {
       fill();
     }

@@ -117,7 +117,7 @@ record WindowKeys(
               .probeProperty()
               .get()
               .or(() -> session.aim().pointerProperty().get())
-              .ifPresent(p -> session.place().mark(session.readingAt(p).shared()));
+              .ifPresent(p -> session.place().mark(session.aim().readingAt(p).shared()));
       case ENTER -> {
         Pick pick = session.place().pickProperty().get();
         if (pick != Pick.OUTLINE && pick != Pick.MEASURE) {

@@ -79,7 +79,7 @@ public final class PlanView extends Pane {
     session.place().probeProperty().addListener(redraw);
     session.place().sources().openProperty().addListener(redraw);
     session.place().sources().shownProperty().addListener(redraw);
-    session.setLevels(places::level);
+    session.aim().setLevels(places::level);
     session
         .aim()
         .placeProperty()

@@ -115,16 +115,19 @@ class SessionTest extends SessionFixture {
   void peelingHidesFromTheTopAndBringsBack() throws Exception {
     receive(ROAD);
     session.visibility().peel(true);
-    assertThat(session.itemsIn(Band.LINES_AND_POINTS)).noneMatch(session.build()::isVisible);
-    assertThat(session.itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
+    assertThat(session.visibility().itemsIn(Band.LINES_AND_POINTS))
+        .noneMatch(session.build()::isVisible);
+    assertThat(session.visibility().itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
     for (Band band : new Band[] {Band.EDGES, Band.PAVEMENT, Band.EARTHWORKS}) {
       session.visibility().peel(true);
-      assertThat(session.itemsIn(band)).isNotEmpty().noneMatch(session.build()::isVisible);
+      assertThat(session.visibility().itemsIn(band))
+          .isNotEmpty()
+          .noneMatch(session.build()::isVisible);
     }
     session.visibility().peel(true);
-    assertThat(session.itemsIn(Band.GROUND)).noneMatch(session.build()::isVisible);
+    assertThat(session.visibility().itemsIn(Band.GROUND)).noneMatch(session.build()::isVisible);
     session.visibility().peel(false);
-    assertThat(session.itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
+    assertThat(session.visibility().itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
   }
 
   @Test

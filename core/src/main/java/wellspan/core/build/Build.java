@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import wellspan.core.attribute.EntityClass;
@@ -266,6 +267,11 @@ public record Build(
   public Box bounds() {
     return known.bounds.get(
         () -> items.values().stream().map(b -> b.item().bounds()).reduce(Box.EMPTY, Box::union));
+  }
+
+  /** The items that a later state of the job has otherwise. */
+  public Set<ItemId> stale(Job next) {
+    return StaleItems.of(this, next);
   }
 
   public boolean isVisible(ItemId id) {

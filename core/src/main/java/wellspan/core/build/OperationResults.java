@@ -12,6 +12,7 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Relation;
 import wellspan.core.operation.AlongLine;
+import wellspan.core.operation.Extent;
 import wellspan.core.operation.Recipe;
 import wellspan.core.replay.RecordedStep;
 import wellspan.core.replay.StepOutcome;
@@ -45,7 +46,17 @@ public record OperationResults(Map<ItemId, PreparedItem> shaped, Map<String, Mad
    *
    * @param used what it was made of
    */
-  public record MadeItems(Recipe recipe, Map<ItemId, Item> used, Recipe.Made result) {}
+  public record MadeItems(Recipe recipe, Map<ItemId, Item> used, Recipe.Made result) {
+    /** Figures of what went in. */
+    public Extent before() {
+      return Extent.of(used.values());
+    }
+
+    /** Figures of what came out. */
+    public Extent after() {
+      return Extent.of(result.items());
+    }
+  }
 
   /** What an item was made by and shaped by, as text; empty for what is as received. */
   public String recorded(ItemId id) {

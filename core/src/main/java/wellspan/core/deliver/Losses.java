@@ -63,8 +63,10 @@ public final class Losses {
                     "deliver.follows",
                     "",
                     left
-                        + (left == 1 ? " thing follows a line" : " things follow lines")
-                        + " and goes without a word of it: "
+                        + (left == 1
+                            ? " thing follows a line and goes"
+                            : " things follow lines and go")
+                        + " without a word of it: "
                         + parcel.format().title()
                         + " has none, or the line is not sent as an alignment.")
                 .withFigure(Figure.count(left)));

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.UUID;
+import java.util.function.Consumer;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.ProjectInfo;
@@ -104,19 +105,7 @@ public record Job(
   }
 
   public Job withFrame(Frame f) {
-    return new Job(
-        id,
-        name,
-        f,
-        sources,
-        settings,
-        deliveries,
-        control,
-        marks,
-        recipes,
-        steps,
-        rulebook,
-        project);
+    return with(d -> d.frame = f);
   }
 
   /** Adds a source, or replaces the one of the same name. */
@@ -128,19 +117,7 @@ public record Job(
     } else {
       all.set(at, source);
     }
-    return new Job(
-        id,
-        name,
-        frame,
-        all,
-        settings,
-        deliveries,
-        control,
-        marks,
-        recipes,
-        steps,
-        rulebook,
-        project);
+    return with(d -> d.sources = all);
   }
 
   public Job withSettings(
@@ -154,19 +131,7 @@ public record Job(
         all.put(item, s);
       }
     }
-    return new Job(
-        id,
-        name,
-        frame,
-        sources,
-        all,
-        deliveries,
-        control,
-        marks,
-        recipes,
-        steps,
-        rulebook,
-        project);
+    return with(d -> d.settings = all);
   }
 
   public Job withDelivery(Delivery delivery) {
@@ -177,47 +142,20 @@ public record Job(
     } else {
       all.set(at, delivery);
     }
-    return new Job(
-        id, name, frame, sources, settings, all, control, marks, recipes, steps, rulebook, project);
+    return with(d -> d.deliveries = all);
   }
 
   public Job withoutDelivery(String deliveryName) {
     List<Delivery> rest = deliveries.stream().filter(d -> !d.name().equals(deliveryName)).toList();
-    return new Job(
-        id, name, frame, sources, settings, rest, control, marks, recipes, steps, rulebook,
-        project);
+    return with(d -> d.deliveries = rest);
   }
 
   public Job withControl(Control c) {
-    return new Job(
-        id,
-        name,
-        frame,
-        sources,
-        settings,
-        deliveries,
-        c,
-        marks,
-        recipes,
-        steps,
-        rulebook,
-        project);
+    return with(d -> d.control = c);
   }
 
   public Job withMarks(List<SpotMark> m) {
-    return new Job(
-        id,
-        name,
-        frame,
-        sources,
-        settings,
-        deliveries,
-        control,
-        m,
-        recipes,
-        steps,
-        rulebook,
-        project);
+    return with(d -> d.marks = m);
   }
 
   public List<RecordedStep> stepsOf(ItemId item) {
@@ -228,19 +166,7 @@ public record Job(
   public Job withSteps(ItemId item, List<RecordedStep> of) {
     Map<ItemId, List<RecordedStep>> all = new TreeMap<>(steps);
     all.put(item, of);
-    return new Job(
-        id,
-        name,
-        frame,
-        sources,
-        settings,
-        deliveries,
-        control,
-        marks,
-        recipes,
-        all,
-        rulebook,
-        project);
+    return with(d -> d.steps = all);
   }
 
   public Optional<Recipe> recipe(String of) {
@@ -256,69 +182,79 @@ public record Job(
     } else {
       all.set(at, recipe);
     }
-    return new Job(
-        id,
-        name,
-        frame,
-        sources,
-        settings,
-        deliveries,
-        control,
-        marks,
-        all,
-        steps,
-        rulebook,
-        project);
+    return with(d -> d.recipes = all);
   }
 
   public Job withoutRecipe(String of) {
     List<Recipe> rest = recipes.stream().filter(r -> !r.name().equals(of)).toList();
-    return new Job(
-        id,
-        name,
-        frame,
-        sources,
-        settings,
-        deliveries,
-        control,
-        marks,
-        rest,
-        steps,
-        rulebook,
-        project);
+    return with(d -> d.recipes = rest);
   }
 
   /** With another rulebook; {@link Rulebook#NONE} for none. */
   public Job withRulebook(Rulebook book) {
-    return new Job(
-        id,
-        name,
-        frame,
-        sources,
-        settings,
-        deliveries,
-        control,
-        marks,
-        recipes,
-        steps,
-        book,
-        project);
+    return with(d -> d.rulebook = book);
   }
 
   /** With other words about the project. */
   public Job withProject(ProjectInfo info) {
+    return with(d -> d.project = info);
+  }
+
+  /** With its sources as they are, and nothing made of them. */
+  public Job withoutOperations() {
+    return with(
+        d -> {
+          d.recipes = List.of();
+          d.steps = Map.of();
+        });
+  }
+
+  private Job with(Consumer<Draft> change) {
+    Draft d = new Draft(this);
+    change.accept(d);
     return new Job(
-        id,
-        name,
-        frame,
-        sources,
-        settings,
-        deliveries,
-        control,
-        marks,
-        recipes,
-        steps,
-        rulebook,
-        info);
+        d.id,
+        d.name,
+        d.frame,
+        d.sources,
+        d.settings,
+        d.deliveries,
+        d.control,
+        d.marks,
+        d.recipes,
+        d.steps,
+        d.rulebook,
+        d.project);
+  }
+
+  /** The parts of a job while one of them is being changed. */
+  private static final class Draft {
+    private final UUID id;
+    private final String name;
+    private Frame frame;
+    private List<Source> sources;
+    private Map<ItemId, ItemSettings> settings;
+    private List<Delivery> deliveries;
+    private Control control;
+    private List<SpotMark> marks;
+    private List<Recipe> recipes;
+    private Map<ItemId, List<RecordedStep>> steps;
+    private Rulebook rulebook;
+    private ProjectInfo project;
+
+    Draft(Job of) {
+      id = of.id;
+      name = of.name;
+      frame = of.frame;
+      sources = of.sources;
+      settings = of.settings;
+      deliveries = of.deliveries;
+      control = of.control;
+      marks = of.marks;
+      recipes = of.recipes;
+      steps = of.steps;
+      rulebook = of.rulebook;
+      project = of.project;
+    }
   }
 }

@@ -1,11 +1,12 @@
 package wellspan.core.operation;
 
+import java.util.Collection;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 
 /**
- * The figures of an item before or after a step.
+ * The figures of items before or after an operation.
  *
  * @param points points or vertices
  * @param triangles 0 where there are none
@@ -21,6 +22,31 @@ public record Extent(int points, int triangles, double area, double lowest, doub
     return item.triangles()
         .map(m -> of(m, low, high))
         .orElseGet(() -> new Extent(item.shape().pointCount(), 0, 0, low, high));
+  }
+
+  /** The figures of several items together; their areas are added, whether they overlap or not. */
+  public static Extent of(Collection<Item> items) {
+    int points = 0;
+    int triangles = 0;
+    double area = 0;
+    double lowest = Double.NaN;
+    double highest = Double.NaN;
+    for (Item i : items) {
+      Extent e = of(i);
+      points += e.points;
+      triangles += e.triangles;
+      area += e.area;
+      lowest = Double.isNaN(lowest) || e.lowest < lowest ? e.lowest : lowest;
+      highest = Double.isNaN(highest) || e.highest > highest ? e.highest : highest;
+    }
+    return new Extent(points, triangles, area, lowest, highest);
+  }
+
+  /** How much there is, in a few words: triangles where there are some, else points. */
+  public String words() {
+    boolean surface = triangles > 0;
+    int n = surface ? triangles : points;
+    return n + (surface ? " triangle" : " point") + (n == 1 ? "" : "s");
   }
 
   private static Extent of(Mesh m, double low, double high) {

@@ -136,6 +136,40 @@ public final class SourceIntake {
    * @throws JobException if a stored source is not there or was changed
    */
   public static Build build(JobStore store, Job job, Progress progress) throws IOException {
+    return build(store, job, SoFar.NOBODY, progress);
+  }
+
+  /** Who wants to see a job while it is opened. Called on the thread that reads. */
+  public interface SoFar {
+    /** Nobody does. */
+    SoFar NOBODY =
+        new SoFar() {
+          @Override
+          public boolean isWanted() {
+            return false;
+          }
+
+          @Override
+          public void show(Build early) {}
+        };
+
+    /** Whether it is worth showing what is there by now. */
+    boolean isWanted();
+
+    /**
+     * @param early the sources read so far in their places, without what operations make of them
+     */
+    void show(Build early);
+  }
+
+  /**
+   * The same, telling on the way what is there already.
+   *
+   * @throws JobException if a stored source is not there or was changed
+   */
+  public static Build build(JobStore store, Job job, SoFar soFar, Progress progress)
+      throws IOException {
+    Build early = Build.of(job.withoutOperations(), Map.of());
     Map<String, Received> received = new LinkedHashMap<>();
     ResultCache cache = CacheFolder.of(store);
     boolean shaped = !job.recipes().isEmpty() || !job.steps().isEmpty();
@@ -152,6 +186,11 @@ public final class SourceIntake {
       }
       received.put(s.name(), read(store, s, cache, own.part(0.2, 1)));
       done++;
+      boolean more = shaped || done < job.sources().size();
+      if (more && soFar.isWanted()) {
+        early = early.next(early.job(), received, Progress.NONE);
+        soFar.show(early);
+      }
     }
     return Build.of(job, received, cache, progress.part(shaped ? 0.5 : 1, 1));
   }

@@ -6,10 +6,13 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import wellspan.core.build.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.place.SourcePlacement;
@@ -60,5 +63,32 @@ class SourceIntakeTest {
         .isEqualTo(new SourcePlacement.Where.InSystem("EPSG:4326", ""));
     SourceIntake.Taken metres = take(job, "b.geojson", "25832", "412000,6534500,1");
     assertThat(metres.source().placement()).isEqualTo(SourcePlacement.SHARED);
+  }
+
+  /** Who opens a job sees each source as soon as it is read, and the whole at the end. */
+  @Test
+  void sourcesAreShownAsTheyAreRead() throws IOException {
+    Job all = take(job, "a.geojson", "25832", "412000,6534500,1").job();
+    all = take(all, "b.geojson", "25832", "412010,6534500,1").job();
+    all = take(all, "c.geojson", "25832", "412020,6534500,1").job();
+    List<Integer> seen = new ArrayList<>();
+    Build whole =
+        SourceIntake.build(
+            store,
+            all,
+            new SourceIntake.SoFar() {
+              @Override
+              public boolean isWanted() {
+                return true;
+              }
+
+              @Override
+              public void show(Build early) {
+                seen.add(early.items().size());
+              }
+            },
+            Progress.NONE);
+    assertThat(seen).containsExactly(1, 2);
+    assertThat(whole.items()).hasSize(3);
   }
 }

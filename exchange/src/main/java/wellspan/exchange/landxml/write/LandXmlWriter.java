@@ -1,9 +1,8 @@
 package wellspan.exchange.landxml.write;
 
-import java.io.BufferedWriter;
+import java.io.BufferedOutputStream;
 import java.io.IOException;
-import java.io.Writer;
-import java.nio.charset.StandardCharsets;
+import java.io.OutputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -14,8 +13,8 @@ import java.util.Map;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.MovedAlignment;
 import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.flaw.SurfaceFlaws;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.MeshEdges;
@@ -25,7 +24,6 @@ import wellspan.core.progress.Progress;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
-import wellspan.exchange.file.DecimalText;
 
 /**
  * Writes surfaces with points, faces, boundary, holes and breaklines, alignments with profile,
@@ -37,23 +35,18 @@ public final class LandXmlWriter {
       DateTimeFormatter.ofPattern("uuuu-MM-dd").withZone(ZoneOffset.UTC);
   private static final DateTimeFormatter TIME =
       DateTimeFormatter.ofPattern("HH:mm:ss").withZone(ZoneOffset.UTC);
-  private static final int FLUSH = 1 << 16;
-
   private final Parcel parcel;
   private final Map<String, String> names;
   private final Frame frame;
-  private final double unit;
-  private final int decimals;
-  private final StringBuilder text = new StringBuilder(FLUSH + 4096);
-  private final Writer out;
+  private final Places places;
+  private final XmlElements xml;
 
-  private LandXmlWriter(Parcel parcel, Map<String, String> names, Writer out) {
+  private LandXmlWriter(Parcel parcel, Map<String, String> names, XmlElements xml) {
     this.parcel = parcel;
     this.names = names;
-    this.out = out;
+    this.xml = xml;
     frame = parcel.frame();
-    unit = parcel.unit().metres();
-    decimals = parcel.format().decimals(parcel.unit());
+    places = new Places(xml, frame, parcel.unit(), parcel.format().decimals(parcel.unit()));
   }
 
   /**
@@ -64,34 +57,39 @@ public final class LandXmlWriter {
   public static void write(
       Parcel parcel, Map<String, String> names, Path file, Clock clock, Progress progress)
       throws IOException {
-    try (BufferedWriter out = Files.newBufferedWriter(file, StandardCharsets.UTF_8)) {
-      new LandXmlWriter(parcel, names, out).write(clock, progress);
+    try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
+      XmlElements xml = new XmlElements(out);
+      new LandXmlWriter(parcel, names, xml).write(clock, progress);
+      xml.end();
     }
   }
 
   private void write(Clock clock, Progress progress) throws IOException {
-    text.append("<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n")
-        .append("<LandXML xmlns=\"http://www.landxml.org/schema/LandXML-1.2\"")
-        .append(" xmlns:xsi=\"http://www.w3.org/2001/XMLSchema-instance\"")
-        .append(
-            " xsi:schemaLocation=\"http://www.landxml.org/schema/LandXML-1.2 http://www.landxml.org/schema/LandXML-1.2/LandXML-1.2.xsd\"")
-        .append(" version=\"1.2\" date=\"")
-        .append(DATE.format(clock.instant()))
-        .append("\" time=\"")
-        .append(TIME.format(clock.instant()))
-        .append("\" readOnly=\"false\" language=\"English\">\n");
+    xml.open("LandXML")
+        .schema(
+            "http://www.landxml.org/schema/LandXML-1.2",
+            "http://www.landxml.org/schema/LandXML-1.2/LandXML-1.2.xsd")
+        .attribute("version", "1.2")
+        .attribute("date", DATE.format(clock.instant()))
+        .attribute("time", TIME.format(clock.instant()))
+        .attribute("readOnly", "false")
+        .attribute("language", "English")
+        .newLine();
     units();
     coordinateSystem();
-    text.append("  <Project name=\"").append(Xml.escaped(parcel.project())).append("\"/>\n");
-    text.append(
-        "  <Application name=\"Wellspan\" version=\"0.1.0\" desc=\"read back and proven\"/>\n");
+    xml.white(2).empty("Project").attribute("name", parcel.project()).newLine();
+    xml.white(2)
+        .empty("Application")
+        .attribute("name", "Wellspan")
+        .attribute("version", "0.1.0")
+        .attribute("desc", "read back and proven")
+        .newLine();
     List<Parcel.Piece> pieces = parcel.pieces().stream().filter(p -> p.within().isEmpty()).toList();
     group(pieces, Shape.Axis.class, "Alignments", progress);
     group(pieces, Shape.Points.class, "", progress);
     group(pieces, Shape.Lines.class, "PlanFeatures", progress);
     surfaces(pieces, progress);
-    text.append("</LandXML>\n");
-    flush(0);
+    xml.close().newLine();
   }
 
   private void units() throws IOException {
@@ -107,15 +105,17 @@ public final class LandXmlWriter {
           case MILE -> "mile";
         };
     boolean metric = isMetric(parcel.unit());
-    text.append("  <Units><")
-        .append(metric ? "Metric" : "Imperial")
-        .append(" linearUnit=\"")
-        .append(linear)
-        .append(
-            metric
-                ? "\" areaUnit=\"squareMeter\" volumeUnit=\"cubicMeter\" temperatureUnit=\"celsius\" pressureUnit=\"milliBars\""
-                : "\" areaUnit=\"squareFoot\" volumeUnit=\"cubicFeet\" temperatureUnit=\"fahrenheit\" pressureUnit=\"inHG\"")
-        .append(" angularUnit=\"decimal degrees\" directionUnit=\"decimal degrees\"/></Units>\n");
+    xml.line(2, "Units")
+        .empty(metric ? "Metric" : "Imperial")
+        .attribute("linearUnit", linear)
+        .attribute("areaUnit", metric ? "squareMeter" : "squareFoot")
+        .attribute("volumeUnit", metric ? "cubicMeter" : "cubicFeet")
+        .attribute("temperatureUnit", metric ? "celsius" : "fahrenheit")
+        .attribute("pressureUnit", metric ? "milliBars" : "inHG")
+        .attribute("angularUnit", "decimal degrees")
+        .attribute("directionUnit", "decimal degrees")
+        .close()
+        .newLine();
   }
 
   private static boolean isMetric(LinearUnit u) {
@@ -126,24 +126,21 @@ public final class LandXmlWriter {
   }
 
   /** A local zero is no place in the reference system, so the system is told as a description. */
-  private void coordinateSystem() {
+  private void coordinateSystem() throws IOException {
     boolean shared =
         frame.basePoint().equals(new Position(0, 0, 0))
             && frame.rotationDegrees() == 0
             && frame.scale() == 1;
-    text.append("  <CoordinateSystem");
+    xml.white(2).empty("CoordinateSystem");
     if (shared && frame.crs().startsWith("EPSG:")) {
-      text.append(" epsgCode=\"").append(frame.crs().substring(5)).append('"');
+      xml.attribute("epsgCode", frame.crs().substring(5));
     }
-    text.append(" desc=\"")
-        .append(
-            Xml.escaped(
-                shared ? frame.crs() : "local coordinates, see the position file beside this file"))
-        .append('"');
+    xml.attribute(
+        "desc", shared ? frame.crs() : "local coordinates, see the position file beside this file");
     if (!frame.verticalDatum().isEmpty()) {
-      text.append(" verticalDatum=\"").append(Xml.escaped(frame.verticalDatum())).append('"');
+      xml.attribute("verticalDatum", frame.verticalDatum());
     }
-    text.append("/>\n");
+    xml.newLine();
   }
 
   /** All pieces of one kind within an element, or on their own if it has no name. */
@@ -156,15 +153,11 @@ public final class LandXmlWriter {
       return;
     }
     if (!element.isEmpty()) {
-      text.append("  <")
-          .append(element)
-          .append(" name=\"")
-          .append(Xml.escaped(parcel.project()))
-          .append("\">\n");
+      xml.line(2, element).attribute("name", parcel.project()).newLine();
     }
     for (Parcel.Piece p : these) {
       progress.step(0, "Writing " + p.item().name());
-      String name = Xml.escaped(names.get(p.key()));
+      String name = names.get(p.key());
       switch (p.item().shape()) {
         case Shape.Axis a -> alignment(name, a.alignment(), p);
         case Shape.Points g -> points(name, g, p);
@@ -173,162 +166,79 @@ public final class LandXmlWriter {
       }
     }
     if (!element.isEmpty()) {
-      text.append("  </").append(element).append(">\n");
+      xml.white(2).close().newLine();
     }
   }
 
   /** What a piece says of itself, each set a feature with texts. */
-  private void features(Parcel.Piece piece, String indent) {
+  private void features(Parcel.Piece piece, int indent) throws IOException {
     for (PropertySet set : piece.description().propertySets()) {
-      text.append(indent).append("<Feature name=\"").append(Xml.escaped(set.name())).append("\">");
-      set.values()
-          .forEach(
-              (label, value) ->
-                  text.append("<Property label=\"")
-                      .append(Xml.escaped(label))
-                      .append("\" value=\"")
-                      .append(Xml.escaped(ValueText.of(value)))
-                      .append("\"/>"));
-      text.append("</Feature>\n");
+      xml.line(indent, "Feature").attribute("name", set.name());
+      for (Map.Entry<String, PropertyValue> v : set.values().entrySet()) {
+        xml.empty("Property")
+            .attribute("label", v.getKey())
+            .attribute("value", ValueText.of(v.getValue()));
+      }
+      xml.close().newLine();
     }
   }
 
-  private void alignment(String name, Alignment shared, Parcel.Piece piece) {
-    Alignment local = MovedAlignment.inUnit(1 / unit, MovedAlignment.by(frame.local(), shared));
-    new AlignmentText(text, local).write(name, () -> features(piece, "      "));
+  private void alignment(String name, Alignment shared, Parcel.Piece piece) throws IOException {
+    Alignment local =
+        MovedAlignment.inUnit(1 / parcel.unit().metres(), MovedAlignment.by(frame.local(), shared));
+    new AlignmentElements(xml, local).write(name, () -> features(piece, 6));
   }
 
   private void points(String name, Shape.Points g, Parcel.Piece piece) throws IOException {
-    text.append("  <CgPoints name=\"").append(name).append("\">\n");
+    xml.line(2, "CgPoints").attribute("name", name).newLine();
     for (NamedPoint p : g.points()) {
-      text.append("    <CgPoint name=\"").append(Xml.escaped(p.name())).append('"');
+      xml.line(4, "CgPoint").attribute("name", p.name());
       if (!p.code().isEmpty()) {
-        text.append(" code=\"").append(Xml.escaped(p.code())).append('"');
+        xml.attribute("code", p.code());
       }
-      text.append('>');
-      place(p.position());
-      text.append("</CgPoint>\n");
-      flush(FLUSH);
+      places.place(p.position());
+      xml.close().newLine();
     }
-    features(piece, "    ");
-    text.append("  </CgPoints>\n");
+    features(piece, 4);
+    xml.white(2).close().newLine();
   }
 
   private void lines(String name, Shape.Lines l, Parcel.Piece piece) throws IOException {
-    text.append("    <PlanFeature name=\"").append(name).append("\"><CoordGeom>\n");
+    xml.line(4, "PlanFeature").attribute("name", name).open("CoordGeom").newLine();
     for (Polyline line : l.lines()) {
-      text.append("      <IrregularLine><Start>");
-      place(line.point(0));
-      text.append("</Start><End>");
-      place(line.point(line.pointCount() - 1));
-      text.append("</End>");
-      list(line);
-      text.append("</IrregularLine>\n");
+      xml.line(6, "IrregularLine").open("Start");
+      places.place(line.point(0));
+      xml.close().open("End");
+      places.place(line.point(line.pointCount() - 1));
+      xml.close();
+      places.list(line);
+      xml.close().newLine();
     }
-    text.append("    </CoordGeom>\n");
-    features(piece, "      ");
-    text.append("    </PlanFeature>\n");
-  }
-
-  /** All points of a line in one list; flat if one of them has no level. */
-  private void list(Polyline line) throws IOException {
-    boolean levels = true;
-    for (int i = 0; i < line.pointCount(); i++) {
-      levels &= Double.isFinite(line.point(i).height());
-    }
-    String element = levels ? "PntList3D" : "PntList2D";
-    text.append('<').append(element).append('>');
-    for (int i = 0; i < line.pointCount(); i++) {
-      Position p = line.point(i);
-      text.append(i == 0 ? "" : " ");
-      place(levels ? p : new Position(p.east(), p.north(), Double.NaN));
-      flush(FLUSH);
-    }
-    text.append("</").append(element).append('>');
+    xml.white(4).close().newLine();
+    features(piece, 6);
+    xml.white(4).close().newLine();
   }
 
   private void surfaces(List<Parcel.Piece> pieces, Progress progress) throws IOException {
-    boolean open = false;
+    List<Parcel.Piece> these =
+        pieces.stream().filter(p -> p.item().shape() instanceof Shape.Faces).toList();
+    if (these.isEmpty()) {
+      return;
+    }
+    xml.line(2, "Surfaces").attribute("name", parcel.project()).newLine();
     int done = 0;
-    for (Parcel.Piece p : pieces) {
-      if (!(p.item().shape() instanceof Shape.Faces faces)) {
-        continue;
-      }
-      if (!open) {
-        text.append("  <Surfaces name=\"").append(Xml.escaped(parcel.project())).append("\">\n");
-        open = true;
-      }
+    for (Parcel.Piece p : these) {
       progress.step((double) done++ / pieces.size(), "Writing " + p.item().name());
       List<Polyline> breaklines =
           parcel.pieces().stream()
               .filter(b -> b.within().equals(p.key()) && b.item().shape() instanceof Shape.Lines)
               .flatMap(b -> ((Shape.Lines) b.item().shape()).lines().stream())
               .toList();
-      surface(p, faces, breaklines, progress);
+      double squares = Math.pow(frame.scale() / parcel.unit().metres(), 2);
+      new SurfaceElements(xml, places, squares)
+          .write(names.get(p.key()), p, breaklines, () -> features(p, 6), progress);
     }
-    text.append(open ? "  </Surfaces>\n" : "");
-  }
-
-  private void surface(
-      Parcel.Piece piece, Shape.Faces faces, List<Polyline> breaklines, Progress progress)
-      throws IOException {
-    String name = names.get(piece.key());
-    String material = piece.item().attributes().material();
-    Mesh mesh = faces.mesh();
-    text.append("    <Surface name=\"").append(Xml.escaped(name)).append('"');
-    if (!material.isEmpty()) {
-      text.append(" desc=\"").append(Xml.escaped(material)).append('"');
-    }
-    text.append(">\n      <SourceData><Boundaries>\n");
-    for (Polyline o : outlines(mesh)) {
-      boolean outer = isOuter(o);
-      text.append("        <Boundary bndType=\"")
-          .append(outer ? "outer" : "void")
-          .append("\" edgeTrim=\"false\">");
-      list(o);
-      text.append("</Boundary>\n");
-    }
-    text.append("      </Boundaries>");
-    if (!breaklines.isEmpty()) {
-      text.append("<Breaklines>\n");
-      for (Polyline b : breaklines) {
-        text.append("        <Breakline brkType=\"standard\">");
-        list(b);
-        text.append("</Breakline>\n");
-      }
-      text.append("      </Breaklines>");
-    }
-    text.append("</SourceData>\n      <Definition surfType=\"TIN\" area2DSurf=\"");
-    DecimalText.append(text, mesh.planArea() * frame.scale() * frame.scale() / (unit * unit), 3);
-    text.append("\">\n      <Pnts>\n");
-    for (int v = 0; v < mesh.vertexCount(); v++) {
-      text.append("<P id=\"").append(v + 1).append("\">");
-      place(mesh.vertex(v));
-      text.append("</P>\n");
-      if (text.length() > FLUSH) {
-        progress.checkCancelled();
-        flush(FLUSH);
-      }
-    }
-    text.append("      </Pnts>\n      <Faces>\n");
-    faces(mesh.triangles(), "<F>");
-    faces(faces.invisible(), "<F i=\"1\">");
-    text.append("      </Faces>\n      </Definition>\n");
-    features(piece, "      ");
-    text.append("    </Surface>\n");
-  }
-
-  private void faces(int[] corners, String open) throws IOException {
-    for (int t = 0; t < corners.length; t += 3) {
-      text.append(open)
-          .append(corners[t] + 1)
-          .append(' ')
-          .append(corners[t + 1] + 1)
-          .append(' ')
-          .append(corners[t + 2] + 1)
-          .append("</F>\n");
-      flush(FLUSH);
-    }
+    xml.white(2).close().newLine();
   }
 
   /** The outlines of a surface as closed lines, as they are written. */
@@ -345,31 +255,5 @@ public final class LandXmlWriter {
                   return new Polyline(xyz);
                 })
             .toList();
-  }
-
-  private static boolean isOuter(Polyline ring) {
-    int n = ring.pointCount() - 1;
-    int[] loop = new int[n];
-    for (int i = 0; i < n; i++) {
-      loop[i] = i;
-    }
-    return SurfaceFlaws.planArea(new Mesh(ring.xyz(), new int[0]), loop) > 0;
-  }
-
-  /** Northing, easting and, where it is known, elevation. */
-  private void place(Position shared) {
-    Position p = frame.toLocal(shared);
-    DecimalText.append(text, p.north() / unit, decimals).append(' ');
-    DecimalText.append(text, p.east() / unit, decimals);
-    if (Double.isFinite(shared.height())) {
-      DecimalText.append(text.append(' '), p.height() / unit, decimals);
-    }
-  }
-
-  private void flush(int from) throws IOException {
-    if (text.length() > from) {
-      out.append(text);
-      text.setLength(0);
-    }
   }
 }

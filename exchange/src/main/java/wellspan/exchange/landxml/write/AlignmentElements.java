@@ -1,5 +1,6 @@
 package wellspan.exchange.landxml.write;
 
+import java.io.IOException;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
@@ -11,89 +12,86 @@ import wellspan.core.align.ProfileSegment;
 import wellspan.exchange.file.DecimalText;
 
 /** Writes an alignment that is in the file's coordinates and unit already. */
-final class AlignmentText {
+final class AlignmentElements {
   /** Lengths and chainages; plan points are written as finely. */
   private static final int FINE = 9;
 
-  private final StringBuilder text;
+  private final XmlElements xml;
   private final Alignment a;
 
-  AlignmentText(StringBuilder text, Alignment a) {
-    this.text = text;
+  AlignmentElements(XmlElements xml, Alignment a) {
+    this.xml = xml;
     this.a = a;
   }
 
-  /**
-   * @param more writes what else belongs into the alignment
-   */
-  void write(String name, Runnable more) {
-    text.append("    <Alignment name=\"").append(name).append('"');
+  /** Writes what else belongs into the alignment. */
+  interface More {
+    void write() throws IOException;
+  }
+
+  void write(String name, More more) throws IOException {
+    xml.line(4, "Alignment").attribute("name", name);
     number("length", a.length());
     number("staStart", a.startChainage());
-    text.append(">\n      <CoordGeom>\n");
+    xml.newLine().line(6, "CoordGeom").newLine();
     for (PlanElement e : a.elements()) {
       if (e instanceof PlanElement.Irregular) {
         element(e);
       } else {
-        new Alignment("", List.of(e), a.chainages(), Optional.empty())
-            .simpleElements()
-            .forEach(this::element);
+        for (PlanElement simple :
+            new Alignment("", List.of(e), a.chainages(), Optional.empty()).simpleElements()) {
+          element(simple);
+        }
       }
     }
-    text.append("      </CoordGeom>\n");
+    xml.white(6).close().newLine();
     for (Chainages.Equation e : a.chainages().equations()) {
-      text.append("      <StaEquation");
+      xml.white(6).empty("StaEquation");
       number("staAhead", e.ahead());
       number("staBack", e.back());
       number("staInternal", a.chainages().start() + e.distance());
-      text.append(" staIncrement=\"")
-          .append(e.increasing() ? "increasing" : "decreasing")
-          .append("\"/>\n");
+      xml.attribute("staIncrement", e.increasing() ? "increasing" : "decreasing").newLine();
     }
-    a.profile().ifPresent(this::profile);
-    more.run();
-    text.append("    </Alignment>\n");
+    if (a.profile().isPresent()) {
+      profile(a.profile().get());
+    }
+    more.write();
+    xml.white(4).close().newLine();
   }
 
-  private void number(String attribute, double value) {
-    text.append(' ').append(attribute).append("=\"");
-    DecimalText.append(text, value, FINE).append('"');
+  private void number(String attribute, double value) throws IOException {
+    xml.attribute(attribute, value, FINE);
   }
 
-  private void element(PlanElement e) {
+  private void element(PlanElement e) throws IOException {
     if (e instanceof PlanElement.Irregular line) {
       irregular(line.xy());
       return;
     }
-    text.append("        <");
-    String element =
+    xml.line(
+        8,
         switch (e) {
           case PlanElement.Line l -> "Line";
           case PlanElement.Arc r -> "Curve";
           case PlanElement.Spiral s -> "Spiral";
           case PlanElement.Irregular i -> throw new IllegalStateException("written before");
-        };
-    text.append(element);
+        });
     number("length", e.length());
     String rot = e.startCurvature() + e.endCurvature() > 0 ? "ccw" : "cw";
     switch (e) {
       case PlanElement.Line l -> {}
       case PlanElement.Irregular i -> {}
       case PlanElement.Arc r -> {
-        text.append(" rot=\"").append(rot).append("\" crvType=\"arc\"");
+        xml.attribute("rot", rot).attribute("crvType", "arc");
         number("radius", Math.abs(r.radius()));
       }
       case PlanElement.Spiral s -> {
         radius("radiusStart", s.startCurvature());
         radius("radiusEnd", s.endCurvature());
-        text.append(" rot=\"")
-            .append(s.endCurvature() == 0 || opposed(s) ? side(s) : rot)
-            .append("\" spiType=\"")
-            .append(law(s))
-            .append('"');
+        xml.attribute("rot", s.endCurvature() == 0 || opposed(s) ? side(s) : rot)
+            .attribute("spiType", law(s));
       }
     }
-    text.append('>');
     point("Start", e.start());
     switch (e) {
       case PlanElement.Line l -> {}
@@ -110,22 +108,22 @@ final class AlignmentText {
       case PlanElement.Irregular i -> {}
     }
     point("End", e.end());
-    text.append("</").append(element).append(">\n");
+    xml.close().newLine();
   }
 
-  private void irregular(double[] xy) {
-    text.append("        <IrregularLine>");
+  private void irregular(double[] xy) throws IOException {
+    xml.line(8, "IrregularLine");
     pair("Start", xy, 0);
     pair("End", xy, xy.length - 2);
-    text.append("<PntList2D>");
+    StringBuilder list = new StringBuilder();
     for (int i = 0; i < xy.length; i += 2) {
-      DecimalText.append(text.append(i == 0 ? "" : " "), xy[i + 1], FINE).append(' ');
-      DecimalText.append(text, xy[i], FINE);
+      DecimalText.append(list.append(i == 0 ? "" : " "), xy[i + 1], FINE).append(' ');
+      DecimalText.append(list, xy[i], FINE);
     }
-    text.append("</PntList2D></IrregularLine>\n");
+    xml.open("PntList2D").text(list).close().close().newLine();
   }
 
-  private void pair(String element, double[] xy, int i) {
+  private void pair(String element, double[] xy, int i) throws IOException {
     point(element, new PlanPoint(xy[i], xy[i + 1], 0));
   }
 
@@ -156,9 +154,9 @@ final class AlignmentText {
     };
   }
 
-  private void radius(String attribute, double curvature) {
+  private void radius(String attribute, double curvature) throws IOException {
     if (curvature == 0) {
-      text.append(' ').append(attribute).append("=\"INF\"");
+      xml.attribute(attribute, "INF");
     } else {
       number(attribute, Math.abs(1 / curvature));
     }
@@ -179,24 +177,23 @@ final class AlignmentText {
     return new PlanPoint(p.east() + ahead * ux, p.north() + ahead * uy, 0);
   }
 
-  private void point(String element, PlanPoint p) {
-    text.append('<').append(element).append('>');
-    DecimalText.append(text, p.north(), FINE).append(' ');
-    DecimalText.append(text, p.east(), FINE);
-    text.append("</").append(element).append('>');
+  private void point(String element, PlanPoint p) throws IOException {
+    xml.open(element).text(two(p.north(), p.east())).close();
+  }
+
+  private static StringBuilder two(double first, double second) {
+    StringBuilder text = DecimalText.append(new StringBuilder(32), first, FINE).append(' ');
+    return DecimalText.append(text, second, FINE);
   }
 
   /**
    * Every curve becomes one symmetric curve at the point where its tangents meet; where two grades
    * meet without a curve there is a plain point.
    */
-  private void profile(Profile p) {
-    String name = Xml.escaped(p.name().isEmpty() ? a.name() : p.name());
-    text.append("      <Profile name=\"")
-        .append(name)
-        .append("\"><ProfAlign name=\"")
-        .append(name)
-        .append("\">\n");
+  private void profile(Profile p) throws IOException {
+    String name = p.name().isEmpty() ? a.name() : p.name();
+    xml.line(6, "Profile").attribute("name", name);
+    xml.open("ProfAlign").attribute("name", name).newLine();
     ProfileSegment last = null;
     for (ProfileSegment s : p.segments()) {
       boolean first = last == null;
@@ -208,40 +205,35 @@ final class AlignmentText {
       switch (s) {
         case ProfileSegment.Grade g -> {}
         case ProfileSegment.Parabola c -> {
-          text.append("        <ParaCurve");
+          xml.line(8, "ParaCurve");
           number("length", c.length());
-          text.append('>');
           pair(
               c.startDistance() + c.length() / 2, c.startLevel() + c.startGrade() * c.length() / 2);
-          text.append("</ParaCurve>\n");
         }
         case ProfileSegment.Circle c -> circle(c);
       }
       last = s;
     }
     pvi(last.endDistance(), last.endLevel());
-    text.append("      </ProfAlign></Profile>\n");
+    xml.white(6).close().close().newLine();
   }
 
-  private void circle(ProfileSegment.Circle c) {
+  private void circle(ProfileSegment.Circle c) throws IOException {
     double in = Math.atan(c.startGrade()), out = Math.atan(c.endGrade());
     double tangent = Math.abs(c.radius()) * Math.tan(Math.abs(out - in) / 2);
-    text.append("        <CircCurve");
+    xml.line(8, "CircCurve");
     number("length", Math.abs(c.radius()) * Math.abs(out - in));
     number("radius", Math.abs(c.radius()));
-    text.append('>');
     pair(c.startDistance() + tangent * Math.cos(in), c.startLevel() + tangent * Math.sin(in));
-    text.append("</CircCurve>\n");
   }
 
-  private void pvi(double distance, double level) {
-    text.append("        <PVI>");
+  private void pvi(double distance, double level) throws IOException {
+    xml.line(8, "PVI");
     pair(distance, level);
-    text.append("</PVI>\n");
   }
 
-  private void pair(double distance, double level) {
-    DecimalText.append(text, a.chainages().start() + distance, FINE).append(' ');
-    DecimalText.append(text, level, FINE);
+  /** Where a point of the profile stands, which ends its element. */
+  private void pair(double distance, double level) throws IOException {
+    xml.text(two(a.chainages().start() + distance, level)).close().newLine();
   }
 }
