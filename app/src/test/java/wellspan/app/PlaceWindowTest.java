@@ -120,7 +120,7 @@ class PlaceWindowTest extends WindowTest {
     assertThat(lookup("#place-overlay").query().isVisible()).as("figures make room").isFalse();
     interact(() -> session.place().clicked(new Position(412_402.1, 6_534_890.3, 3), 5));
     assertThat(session.place().sources().pairs()).hasSize(1);
-    assertThat(session.place().sources().pairs().getFirst().shared().height()).isEqualTo(22.633);
+    assertThat(session.place().sources().pairs().getFirst().shared().level()).isEqualTo(22.633);
     assertThat(session.place().sources().fit().why()).contains("two point pairs or more");
     interact(() -> session.place().pickProperty().set(Pick.PAIR));
     interact(() -> session.place().clicked(new Position(400_000, 6_534_700, 3), 5));
@@ -189,7 +189,7 @@ class PlaceWindowTest extends WindowTest {
     assertThat(cards.getVvalue()).as("the position read is in view").isEqualTo(cards.getVmax());
     fire("#place #mark-place");
     assertThat(session.job().marks()).hasSize(1);
-    assertThat(session.job().marks().getFirst().position().height()).isBetween(-6.0, 60.0);
+    assertThat(session.job().marks().getFirst().position().level()).isBetween(-6.0, 60.0);
     assertThat(session.build().items()).containsKey(ItemId.of("job", "points", "Spot marks"));
     type("#place #mark-S1", "Outfall");
     assertThat(session.job().marks().getFirst().name()).isEqualTo("Outfall");

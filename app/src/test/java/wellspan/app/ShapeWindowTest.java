@@ -210,7 +210,7 @@ class ShapeWindowTest extends WindowTest {
     assertThat(session.build().items()).containsKeys(lines, majors);
     Shape.Lines major = (Shape.Lines) session.build().items().get(majors).item().shape();
     assertThat(major.lines())
-        .allMatch(l -> Math.abs(Math.IEEEremainder(l.point(0).height(), 25)) < 1e-9);
+        .allMatch(l -> Math.abs(Math.IEEEremainder(l.point(0).level(), 25)) < 1e-9);
     fire("#make-contours"); // what was filled in is still there
     assertThat(lookup("#contours-name").queryAs(TextField.class).getText())
         .isEqualTo("Five metres");

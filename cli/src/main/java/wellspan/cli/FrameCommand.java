@@ -14,7 +14,7 @@ import wellspan.core.frame.FrameSheetJson;
 import wellspan.core.frame.FrameSheetPage;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.job.JobStore;
-import wellspan.core.packing.Sheets;
+import wellspan.core.packing.FrameSheets;
 import wellspan.core.progress.Progress;
 import wellspan.exchange.intake.SourceIntake;
 
@@ -39,7 +39,7 @@ final class FrameCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     JobStore store = new JobStore(folder);
     Build build = SourceIntake.build(store, store.open(), Progress.NONE);
-    FrameSheet sheet = Sheets.frame(build);
+    FrameSheet sheet = FrameSheets.of(build);
     if (html != null) {
       AtomicFile.write(html, FrameSheetPage.html(sheet));
     } else if (wkt) {

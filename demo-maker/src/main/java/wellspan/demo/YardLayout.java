@@ -65,7 +65,7 @@ final class YardLayout {
 
   /** A circle of half a metre with its name beside it; measured to a millimetre. */
   private void control(String name, Position p) {
-    long[] at = {measured(p.east()), measured(p.north()), measured(p.height())};
+    long[] at = {measured(p.east()), measured(p.north()), measured(p.level())};
     dxf.entity("CIRCLE", "Points", "AcDbCircle");
     dxf.place(10, at[0] / 1000.0, at[1] / 1000.0, at[2] / 1000.0).group(40, 500);
     dxf.entity("TEXT", "Points", "AcDbText");

@@ -231,7 +231,7 @@ class DemoPlaceTest {
     assertThat(is.verticalDatum()).isEqualTo(was.verticalDatum());
     assertThat(is.basePoint().east()).isEqualTo(was.basePoint().east());
     assertThat(is.basePoint().north()).isEqualTo(was.basePoint().north());
-    assertThat(is.basePoint().height()).isEqualTo(was.basePoint().height());
+    assertThat(is.basePoint().level()).isEqualTo(was.basePoint().level());
     assertThat(is.rotationDegrees()).isCloseTo(was.rotationDegrees(), within(1e-9 * 22));
     assertThat(is.scale()).isCloseTo(was.scale(), within(1e-9));
     assertThat(Files.size(second.file())).isPositive();

@@ -116,7 +116,7 @@ public final class ProofCard extends ScrollPane {
             Parts.label("At the receiver", "name"),
             Parts.wrapped(
                 "Triangles are kept as designed. A receiver in single precision is off by up to "
-                    + Figures.distance(SinglePrecision.step(far) / 2)
+                    + Figures.distance(SinglePrecision.resolution(far) / 2)
                     + " at the far end.",
                 "muted"));
     if (d.format().schema().isPresent()) {

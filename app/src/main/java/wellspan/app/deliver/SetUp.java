@@ -93,7 +93,7 @@ final class SetUp extends VBox {
                 + ", "
                 + Figures.number(p.north(), 3)
                 + ", "
-                + Figures.number(p.height(), 3));
+                + Figures.number(p.level(), 3));
     f.setId("own-zero");
     f.setAccessibleText("Own zero: easting, northing, height");
     f.getStyleClass().add("field");

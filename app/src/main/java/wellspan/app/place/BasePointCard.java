@@ -46,7 +46,7 @@ final class BasePointCard extends VBox {
                   "The work reaches "
                       + Figures.distance(far)
                       + " from the base point. A receiver in single precision sees steps of "
-                      + Figures.distance(SinglePrecision.step(far))
+                      + Figures.distance(SinglePrecision.resolution(far))
                       + " there.",
                   "warning"));
     }
@@ -81,7 +81,7 @@ final class BasePointCard extends VBox {
                             + "  "
                             + Figures.number(q.north(), 0)
                             + "  "
-                            + Figures.number(q.height(), 0),
+                            + Figures.number(q.level(), 0),
                         "figure"),
                     Parts.wrapped(p.why(), "muted")),
                 take));

@@ -155,7 +155,7 @@ final class FrameCard extends VBox {
     getChildren()
         .add(Parts.row("Grid from true north", Figures.number(g.convergenceDegrees(), 5) + "°"));
     getChildren().add(Parts.row("Point scale factor", Figures.number(g.scaleFactor(), 8)));
-    double h = session.place().ellipsoidal(f.basePoint().height());
+    double h = session.place().ellipsoidal(f.basePoint().level());
     getChildren().add(Parts.row("Combined factor", Figures.number(g.combinedFactor(h), 8)));
   }
 
@@ -165,7 +165,7 @@ final class FrameCard extends VBox {
       return;
     }
     double far = work.farthestPlanDistance(f.basePoint());
-    double step = SinglePrecision.step(far);
+    double step = SinglePrecision.resolution(far);
     getChildren()
         .addAll(
             Parts.row("Farthest from the base point", Figures.distance(far)),

@@ -20,14 +20,14 @@ final class FrameEdits {
     number(
         "Move the base point",
         text,
-        (f, v) -> f.withBasePoint(new Position(v, f.basePoint().north(), f.basePoint().height())));
+        (f, v) -> f.withBasePoint(new Position(v, f.basePoint().north(), f.basePoint().level())));
   }
 
   void north(String text) {
     number(
         "Move the base point",
         text,
-        (f, v) -> f.withBasePoint(new Position(f.basePoint().east(), v, f.basePoint().height())));
+        (f, v) -> f.withBasePoint(new Position(f.basePoint().east(), v, f.basePoint().level())));
   }
 
   void height(String text) {

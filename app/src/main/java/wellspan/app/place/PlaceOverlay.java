@@ -110,7 +110,7 @@ public final class PlaceOverlay extends Pane {
     Frame f = session.job().frame();
     east.show(Figures.number(f.basePoint().east(), 3));
     north.show(Figures.number(f.basePoint().north(), 3));
-    height.show(Figures.number(f.basePoint().height(), 3));
+    height.show(Figures.number(f.basePoint().level(), 3));
     rotation.show(Figures.number(f.rotationDegrees(), 4) + "°");
     scale.show(Figures.number(f.scale(), 7));
     getChildren().forEach(g -> g.setDisable(f.isLocked()));
@@ -121,7 +121,7 @@ public final class PlaceOverlay extends Pane {
     Frame f = session.job().frame();
     east.reset(Figures.number(f.basePoint().east(), 3));
     north.reset(Figures.number(f.basePoint().north(), 3));
-    height.reset(Figures.number(f.basePoint().height(), 3));
+    height.reset(Figures.number(f.basePoint().level(), 3));
     rotation.reset(Figures.number(f.rotationDegrees(), 4) + "°");
     scale.reset(Figures.number(f.scale(), 7));
   }

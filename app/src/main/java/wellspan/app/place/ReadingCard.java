@@ -95,7 +95,7 @@ public final class ReadingCard extends VBox {
                         Parts.row(
                             "Combined factor",
                             Figures.number(
-                                g.combinedFactor(session.place().ellipsoidal(r.shared().height())),
+                                g.combinedFactor(session.place().ellipsoidal(r.shared().level())),
                                 8))));
     for (Reading.Level l : r.levels()) {
       getChildren().add(Parts.row(l.surface(), Figures.number(l.level(), 3) + " m"));

@@ -27,7 +27,7 @@ import wellspan.core.frame.FrameSheetPage;
 import wellspan.core.geom.Position;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.job.ControlIntake;
-import wellspan.core.packing.Sheets;
+import wellspan.core.packing.FrameSheets;
 import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
 import wellspan.core.place.SpotMark;
@@ -169,7 +169,7 @@ public final class PlaceDesk {
       return;
     }
     double middle =
-        session.build().bounds().hasLevels() ? session.build().bounds().centre().height() : 0;
+        session.build().bounds().hasLevels() ? session.build().bounds().centre().level() : 0;
     double factor = north.get().combinedFactor(ellipsoidal(middle));
     changeFrame("Scale to the ground", x -> x.withScale(1 / factor));
   }
@@ -221,7 +221,7 @@ public final class PlaceDesk {
    * @return the page, empty if it could not be written
    */
   public Optional<Path> writeSheet() {
-    FrameSheet sheet = Sheets.frame(session.build());
+    FrameSheet sheet = FrameSheets.of(session.build());
     Path page = session.store().out().resolve("frame-sheet.html");
     try {
       java.nio.file.Files.createDirectories(session.store().out());
@@ -329,7 +329,7 @@ public final class PlaceDesk {
             new Position(
                 millimetre(caught.east()),
                 millimetre(caught.north()),
-                session.job().frame().basePoint().height());
+                session.job().frame().basePoint().level());
         changeFrame("Pick the base point", f -> f.withBasePoint(p));
       }
       case BEARING -> bearing(caught);

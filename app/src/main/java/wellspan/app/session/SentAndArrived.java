@@ -72,7 +72,7 @@ public record SentAndArrived(List<Item> sent, List<Arrived> arrived, double tole
     List<Arrived> out = new ArrayList<>();
     List<Item> all = proven.arrived().items();
     for (Item i : all) {
-      progress.step((double) out.size() / all.size(), "Measuring " + i.name());
+      progress.advance((double) out.size() / all.size(), "Measuring " + i.name());
       Optional<Item> partner = Optional.ofNullable(meant.get(i));
       boolean same = !moved.contains(partner.map(Item::name).orElse(i.name()));
       out.add(new Arrived(i, distances(partner, i), same));

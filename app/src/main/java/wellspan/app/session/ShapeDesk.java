@@ -236,9 +236,9 @@ public final class ShapeDesk {
       }
 
       @Override
-      public void step(double fraction, String sentence) {
+      public void advance(double fraction, String sentence) {
         session.aim().motion().awaitStill(this::isCancelled);
-        Progress.super.step(fraction, sentence);
+        Progress.super.advance(fraction, sentence);
       }
     };
   }

@@ -2,7 +2,7 @@ package wellspan.app.stage;
 
 import static wellspan.app.stage.SectionInk.FIGURE;
 import static wellspan.app.stage.SectionInk.NAME;
-import static wellspan.app.stage.SectionInk.step;
+import static wellspan.app.stage.SectionInk.spacing;
 import static wellspan.app.stage.SectionInk.text;
 
 import java.util.ArrayList;
@@ -233,13 +233,13 @@ record CrossSectionPicture(
   private List<Double> offsets() {
     double half = (width - LEFT - RIGHT) / scale() / 2;
     double middle = (section.left() + section.right()) / 2;
-    return steps(middle - half, middle + half, step(90 / scale()));
+    return steps(middle - half, middle + half, spacing(90 / scale()));
   }
 
   private List<Double> levels() {
     double half = (height - TOP - BOTTOM) / (scale() * exaggeration) / 2;
     double middle = (section.low() + section.high()) / 2;
-    return steps(middle - half, middle + half, step(40 / (scale() * exaggeration)));
+    return steps(middle - half, middle + half, spacing(40 / (scale() * exaggeration)));
   }
 
   private static List<Double> steps(double from, double to, double step) {

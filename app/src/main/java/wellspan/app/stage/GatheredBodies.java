@@ -67,7 +67,7 @@ final class GatheredBodies {
       double h = m.level(v);
       o.points[o.pointLength++] = (float) (m.east(v) - zero.east());
       o.points[o.pointLength++] = (float) (m.north(v) - zero.north());
-      o.points[o.pointLength++] = (float) (Double.isNaN(h) ? 0 : h - zero.height());
+      o.points[o.pointLength++] = (float) (Double.isNaN(h) ? 0 : h - zero.level());
     }
     for (int v : m.triangles()) {
       o.faces[o.faceLength++] = first + v;

@@ -1,7 +1,7 @@
 package wellspan.app.stage;
 
 import static wellspan.app.stage.SectionInk.FIGURE;
-import static wellspan.app.stage.SectionInk.step;
+import static wellspan.app.stage.SectionInk.spacing;
 import static wellspan.app.stage.SectionInk.text;
 
 import java.util.function.DoubleUnaryOperator;
@@ -40,7 +40,7 @@ record MassPicture(
     double most = high;
     DoubleUnaryOperator y = v -> top + (most - v) / span * (bottom - top);
     g.setLineWidth(1);
-    double every = step(span / Math.max(2, (bottom - top) / 34));
+    double every = spacing(span / Math.max(2, (bottom - top) / 34));
     for (double v = Math.ceil(low / every) * every; v <= high; v += every) {
       g.setStroke(theme.line());
       g.strokeLine(left, y.applyAsDouble(v), right, y.applyAsDouble(v));

@@ -61,7 +61,7 @@ final class PlacePicture {
       String label =
           (r < 1000 ? Figures.number(r, 0) + " m" : Figures.number(r / 1000, 0) + " km")
               + "  step "
-              + Figures.distance(SinglePrecision.step(r));
+              + Figures.distance(SinglePrecision.resolution(r));
       for (double degrees : new double[] {60, 30, 80, 110, 10, 140}) {
         double angle = Math.toRadians(degrees);
         double lx = x + px * Math.cos(angle);

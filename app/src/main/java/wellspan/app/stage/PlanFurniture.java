@@ -171,7 +171,7 @@ final class PlanFurniture {
     if (inView.size() <= FEW_POINTS) {
       for (NamedPoint p : inView) {
         ink.label(
-            Figures.number(p.position().height(), 2),
+            Figures.number(p.position().level(), 2),
             w.x(p.position().east()) + 5,
             w.y(p.position().north()),
             PlanInk.FIGURE,

@@ -14,7 +14,7 @@ final class SectionInk {
   private SectionInk() {}
 
   /** The next 1, 2, 5 or 10 times a power of ten. */
-  static double step(double wanted) {
+  static double spacing(double wanted) {
     double power = Math.pow(10, Math.floor(Math.log10(wanted)));
     return wanted / power > 5
         ? 10 * power

@@ -2,7 +2,7 @@ package wellspan.app.stage;
 
 import static wellspan.app.stage.SectionInk.FIGURE;
 import static wellspan.app.stage.SectionInk.NAME;
-import static wellspan.app.stage.SectionInk.step;
+import static wellspan.app.stage.SectionInk.spacing;
 import static wellspan.app.stage.SectionInk.text;
 
 import java.util.List;
@@ -108,7 +108,7 @@ public final class SectionView extends Pane {
       return;
     }
     LongSection of = section;
-    double every = Math.max(1, step(of.length() / BARS));
+    double every = Math.max(1, spacing(of.length() / BARS));
     session.masses().measure(of.alignment(), from.get(), to.get(), every, h -> show(of, h));
   }
 
@@ -199,7 +199,7 @@ public final class SectionView extends Pane {
 
   private void grid(GraphicsContext g) {
     double levelStep =
-        step(
+        spacing(
             (section.high() - section.low())
                 / Math.max(2, (canvas.getHeight() - TOP - below()) / 60));
     g.setLineWidth(1);
@@ -217,7 +217,7 @@ public final class SectionView extends Pane {
           theme.muted(),
           TextAlignment.RIGHT);
     }
-    double along = step(section.length() / Math.max(2, (canvas.getWidth() - LEFT - RIGHT) / 62));
+    double along = spacing(section.length() / Math.max(2, (canvas.getWidth() - LEFT - RIGHT) / 62));
     for (double d = 0; d <= section.length(); d += along) {
       g.setStroke(theme.line());
       g.strokeLine(x(d), TOP, x(d), canvas.getHeight() - below());

@@ -85,7 +85,7 @@ final class SpaceContent {
       return false;
     }
     Position c = box.centre();
-    zero = new Position(c.east(), c.north(), Double.isNaN(c.height()) ? 0 : c.height());
+    zero = new Position(c.east(), c.north(), Double.isNaN(c.level()) ? 0 : c.level());
     order = SpaceOrder.of(shown);
     SpaceMeshes meshes = new SpaceMeshes(zero);
     double thickness = Math.max(box.width(), box.depth()) / 700;
@@ -228,7 +228,7 @@ final class SpaceContent {
     if (!grid || size == 0) { // a single point gives no measure
       return;
     }
-    double step = SectionInk.step(size / 12);
+    double step = SectionInk.spacing(size / 12);
     double low = box.hasLevels() ? box.minH() - 0.02 * size : 0;
     double west = Math.floor(box.minE() / step) * step;
     double east = Math.ceil(box.maxE() / step) * step;
@@ -260,7 +260,7 @@ final class SpaceContent {
     for (int i = 0; i < places.size(); i++) {
       xyz[3 * i] = places.get(i).east();
       xyz[3 * i + 1] = places.get(i).north();
-      xyz[3 * i + 2] = places.get(i).height();
+      xyz[3 * i + 2] = places.get(i).level();
     }
     MeshView line =
         add(
@@ -308,7 +308,7 @@ final class SpaceContent {
   }
 
   Point3D inPicture(Position p) {
-    double h = Double.isNaN(p.height()) ? 0 : p.height() - zero.height();
+    double h = Double.isNaN(p.level()) ? 0 : p.level() - zero.level();
     return new Point3D(p.east() - zero.east(), p.north() - zero.north(), h);
   }
 
@@ -355,7 +355,7 @@ final class SpaceContent {
   }
 
   Position shared(Point3D p) {
-    return new Position(zero.east() + p.getX(), zero.north() + p.getY(), zero.height() + p.getZ());
+    return new Position(zero.east() + p.getX(), zero.north() + p.getY(), zero.level() + p.getZ());
   }
 
   /**

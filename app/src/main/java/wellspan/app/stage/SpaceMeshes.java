@@ -86,7 +86,7 @@ final class SpaceMeshes {
         .addAll(
             (float) (e - zero.east()),
             (float) (n - zero.north()),
-            (float) ((Double.isNaN(h) ? zero.height() : h) - zero.height()));
+            (float) ((Double.isNaN(h) ? zero.level() : h) - zero.level()));
     return m.getPoints().size() / 3 - 1;
   }
 
@@ -106,7 +106,7 @@ final class SpaceMeshes {
       AlignmentPoint p = a.at(d);
       double c = Math.cos(p.direction()) * thickness;
       double s = Math.sin(p.direction()) * thickness;
-      double h = Double.isNaN(p.level()) ? zero.height() : p.level();
+      double h = Double.isNaN(p.level()) ? zero.level() : p.level();
       int foot =
           ringAt(
               m,
@@ -145,7 +145,7 @@ final class SpaceMeshes {
       Position p = line.point(i);
       Position q = line.point(i < last ? i + 1 : i - 1);
       double direction = Math.atan2(q.north() - p.north(), q.east() - p.east());
-      double h = Double.isNaN(p.height()) ? zero.height() : p.height();
+      double h = Double.isNaN(p.level()) ? zero.level() : p.level();
       int ring = ringAt(m, p.east(), p.north(), h, direction, thickness, thickness);
       if (previous >= 0) {
         join(m, previous, ring);
@@ -159,7 +159,7 @@ final class SpaceMeshes {
         m,
         p.east(),
         p.north(),
-        Double.isNaN(p.level()) ? zero.height() : p.level(),
+        Double.isNaN(p.level()) ? zero.level() : p.level(),
         p.direction(),
         thickness,
         thickness);
@@ -194,7 +194,7 @@ final class SpaceMeshes {
     TriangleMesh m = empty();
     for (NamedPoint p : group.points()) {
       Position at = p.position();
-      double h = Double.isNaN(at.height()) ? zero.height() : at.height();
+      double h = Double.isNaN(at.level()) ? zero.level() : at.level();
       int tip = vertex(m, at.east(), at.north(), h);
       int a = vertex(m, at.east() - size, at.north() - size, h + 3 * size);
       vertex(m, at.east() + size, at.north() - size, h + 3 * size);

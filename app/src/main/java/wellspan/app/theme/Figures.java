@@ -29,7 +29,7 @@ public final class Figures {
         + number(p.east(), 3)
         + "  N "
         + number(p.north(), 3)
-        + (Double.isNaN(p.height()) ? "" : "  H " + number(p.height(), 3));
+        + (Double.isNaN(p.level()) ? "" : "  H " + number(p.level(), 3));
   }
 
   public static String local(Position p) {
@@ -37,7 +37,7 @@ public final class Figures {
         + number(p.east(), 3)
         + "  y "
         + number(p.north(), 3)
-        + (Double.isNaN(p.height()) ? "" : "  z " + number(p.height(), 3))
+        + (Double.isNaN(p.level()) ? "" : "  z " + number(p.level(), 3))
         + " m";
   }
 

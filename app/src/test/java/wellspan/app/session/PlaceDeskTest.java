@@ -122,7 +122,7 @@ class PlaceDeskTest extends SessionFixture {
     session.place().pickProperty().set(Pick.BASE_POINT);
     session.place().clicked(new Position(412_118.9, 6_534_792.2, 0), 5);
     assertThat(session.job().frame().basePoint().east()).isCloseTo(412_118.402, within(0.01));
-    assertThat(session.job().frame().basePoint().height()).as("the height stays").isZero();
+    assertThat(session.job().frame().basePoint().level()).as("the height stays").isZero();
     session.place().pickProperty().set(Pick.MARK);
     session.place().clicked(new Position(400_000, 6_500_000, 9), 5);
     assertThat(session.job().marks().getFirst().position())

@@ -49,12 +49,12 @@ class ReceiveDeskTest extends SessionFixture {
     receive(list("shore-RevB.txt", "9;6534500;412000\n"));
     assertThat(session.receiving().questionProperty().get()).isEmpty();
     assertThat(session.job().sources()).hasSize(2);
-    assertThat(firstPoint().height()).isEqualTo(9);
+    assertThat(firstPoint().level()).isEqualTo(9);
 
     receive(list("shore-RevC.txt", "P1;9;6534500;412000\n")); // another office, another order
     ReceiveDesk.Question again = session.receiving().questionProperty().get().orElseThrow();
     assertThat(again.why()).contains("P1").contains("height");
-    assertThat(firstPoint().height()).isEqualTo(9);
+    assertThat(firstPoint().level()).isEqualTo(9);
     session.receiving().dismiss();
     assertThat(session.job().sources().getFirst().revisions()).hasSize(2);
   }

@@ -17,7 +17,7 @@ public final class MovedAlignment {
    */
   public static Alignment by(Similarity s, Alignment a) {
     double k = s.scale();
-    double up = s.to().height() - s.from().height();
+    double up = s.to().level() - s.from().level();
     List<PlanElement> elements = a.elements().stream().map(e -> by(s, e)).toList();
     Optional<Profile> profile = a.profile().map(p -> scaled(p, k, 1, up));
     return new Alignment(a.name(), elements, labels(a.chainages(), k, 1), profile);

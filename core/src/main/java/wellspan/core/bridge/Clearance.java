@@ -38,7 +38,7 @@ public record Clearance(double room, Position at) {
               new Position(
                   p.east() + t * (q.east() - p.east()),
                   p.north() + t * (q.north() - p.north()),
-                  p.height() + t * (q.height() - p.height()));
+                  p.level() + t * (q.level() - p.level()));
           Optional<Double> room = room(axis, from, to, m, at);
           if (room.isPresent() && (least == null || room.get() < least.room())) {
             least = new Clearance(room.get(), at);
@@ -54,7 +54,7 @@ public record Clearance(double room, Position at) {
     return Footpoint.of(axis, at.east(), at.north())
         .filter(f -> f.distance() >= from && f.distance() <= to)
         .filter(f -> f.offset() >= -m.left() && f.offset() <= m.right())
-        .map(f -> f.level() - m.depth() - m.thickness() - at.height())
+        .map(f -> f.level() - m.depth() - m.thickness() - at.level())
         .filter(Double::isFinite);
   }
 }

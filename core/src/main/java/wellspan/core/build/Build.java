@@ -365,7 +365,7 @@ public record Build(
     Box box = Box.EMPTY;
     for (Control.Point p : job.control().points()) {
       Position k = p.known();
-      box = box.union(Box.of(new double[] {k.east(), k.north(), k.height()}));
+      box = box.union(Box.of(new double[] {k.east(), k.north(), k.level()}));
     }
     for (Map.Entry<String, Received> e : received.entrySet()) {
       if (!e.getKey().equals(butSource)) {

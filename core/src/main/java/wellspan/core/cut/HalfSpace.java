@@ -27,12 +27,12 @@ public record HalfSpace(Position at, Position normal) {
   private double beyond(double e, double n, double h) {
     return normal.east() * (e - at.east())
         + normal.north() * (n - at.north())
-        + normal.height() * (h - at.height());
+        + normal.level() * (h - at.level());
   }
 
   /** Whether a place is kept; one without a level is judged in plan alone. */
   public boolean keeps(Position p) {
-    return !(beyond(p.east(), p.north(), Double.isNaN(p.height()) ? at.height() : p.height()) > 0);
+    return !(beyond(p.east(), p.north(), Double.isNaN(p.level()) ? at.level() : p.level()) > 0);
   }
 
   /** The pieces of a line that are kept, in its order. */
@@ -60,7 +60,7 @@ public record HalfSpace(Position at, Position normal) {
       for (int i = 0; i < piece.size(); i++) {
         xyz[3 * i] = piece.get(i).east();
         xyz[3 * i + 1] = piece.get(i).north();
-        xyz[3 * i + 2] = piece.get(i).height();
+        xyz[3 * i + 2] = piece.get(i).level();
       }
       out.add(new Polyline(xyz));
     }
@@ -68,14 +68,14 @@ public record HalfSpace(Position at, Position normal) {
   }
 
   private Position crossing(Position p, Position q) {
-    boolean levels = Double.isFinite(p.height() + q.height());
-    double a = beyond(p.east(), p.north(), levels ? p.height() : at.height());
-    double b = beyond(q.east(), q.north(), levels ? q.height() : at.height());
+    boolean levels = Double.isFinite(p.level() + q.level());
+    double a = beyond(p.east(), p.north(), levels ? p.level() : at.level());
+    double b = beyond(q.east(), q.north(), levels ? q.level() : at.level());
     double f = a / (a - b);
     return new Position(
         p.east() + f * (q.east() - p.east()),
         p.north() + f * (q.north() - p.north()),
-        p.height() + f * (q.height() - p.height()));
+        p.level() + f * (q.level() - p.level()));
   }
 
   /**
@@ -242,8 +242,8 @@ public record HalfSpace(Position at, Position normal) {
     private Coordinate[] closed(int[] ring) {
       double[] u = across();
       double[] v = {
-        normal.north() * u[2] - normal.height() * u[1],
-        normal.height() * u[0] - normal.east() * u[2],
+        normal.north() * u[2] - normal.level() * u[1],
+        normal.level() * u[0] - normal.east() * u[2],
         normal.east() * u[1] - normal.north() * u[0]
       };
       Coordinate[] out = new Coordinate[ring.length + 1];
@@ -251,7 +251,7 @@ public record HalfSpace(Position at, Position normal) {
         int p = 3 * ring[i % ring.length];
         double e = xyz[p] - at.east();
         double n = xyz[p + 1] - at.north();
-        double h = xyz[p + 2] - at.height();
+        double h = xyz[p + 2] - at.level();
         out[i] = new Coordinate(e * u[0] + n * u[1] + h * u[2], e * v[0] + n * v[1] + h * v[2]);
       }
       return out;
@@ -262,7 +262,7 @@ public record HalfSpace(Position at, Position normal) {
       double e = normal.east();
       double n = normal.north();
       double length = Math.hypot(e, n);
-      return length < 1e-12 * Math.abs(normal.height())
+      return length < 1e-12 * Math.abs(normal.level())
           ? new double[] {1, 0, 0}
           : new double[] {-n / length, e / length, 0};
     }

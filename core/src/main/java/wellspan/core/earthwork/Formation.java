@@ -54,7 +54,7 @@ public record Formation(Mesh mesh, List<Position> open) {
     double widest = Math.max(strip.left(), strip.right());
     List<Double> at = stations(a, from, to, widest);
     for (int i = 0; i < at.size(); i++) {
-      progress.step((double) i / at.size(), "Running side slopes out on the ground");
+      progress.advance((double) i / at.size(), "Running side slopes out on the ground");
       AlignmentPoint p = a.at(at.get(i));
       if (!Double.isFinite(p.level())) {
         throw new IllegalArgumentException(

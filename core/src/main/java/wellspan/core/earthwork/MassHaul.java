@@ -70,7 +70,7 @@ public record MassHaul(List<Row> rows, double reach) {
     List<Row> out = new ArrayList<>();
     double mass = 0;
     for (double from = 0; from < length - 1e-6; from += every) {
-      progress.step(from / length, "Measuring what is cut and filled");
+      progress.advance(from / length, "Measuring what is cut and filled");
       double to = Math.min(length, from + every);
       double[] v = volumes(a, e, p, from, to, reach);
       mass += v[0] * factor - v[1];

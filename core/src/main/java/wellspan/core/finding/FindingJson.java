@@ -23,8 +23,8 @@ public final class FindingJson {
           .ifPresent(
               p -> {
                 ArrayNode at = n.putArray("place").add(p.east()).add(p.north());
-                if (Double.isFinite(p.height())) {
-                  at.add(p.height());
+                if (Double.isFinite(p.level())) {
+                  at.add(p.level());
                 }
               });
     }

@@ -66,7 +66,7 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
     int asked = 0;
     for (Map.Entry<Long, List<Integer>> e : byValue.entrySet()) {
       boolean usual = isUsual(e.getKey());
-      progress.step((double) asked / n, "Looking for levels that are none");
+      progress.advance((double) asked / n, "Looking for levels that are none");
       asked += e.getValue().size();
       if (!usual && e.getValue().size() < 2) {
         continue;

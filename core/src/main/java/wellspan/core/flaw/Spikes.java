@@ -50,7 +50,7 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
     Measures m = new Measures(new double[n], new double[n], new double[n]);
     for (int i = 0; i < n; i++) {
       if (i % 4096 == 0) {
-        progress.step((double) i / n, "Looking for spikes");
+        progress.advance((double) i / n, "Looking for spikes");
       }
       if (!out[i]) {
         measure(xyz, near, i, m);
@@ -62,7 +62,7 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
     for (List<Integer> fresh = above(xyz, near, rings, out, m, threshold);
         !fresh.isEmpty();
         fresh = above(xyz, near, rings, out, m, threshold)) {
-      progress.step(1, "Looking for spikes");
+      progress.advance(1, "Looking for spikes");
       found.addAll(fresh);
       for (int s : fresh) {
         out[s] = true;

@@ -71,7 +71,7 @@ public record SurfaceFlaws(
     boolean[] flawed = new boolean[n];
     for (int t = 0; t < n; t++) {
       if (t % 4096 == 0) {
-        progress.step(0.2 * t / n, "Looking for slivers");
+        progress.advance(0.2 * t / n, "Looking for slivers");
       }
       double area = mesh.planArea(t);
       int[] v = Arrays.copyOfRange(mesh.triangles(), 3 * t, 3 * t + 3);
@@ -87,7 +87,7 @@ public record SurfaceFlaws(
       }
       flawed[t] = true;
     }
-    progress.step(0.2, "Looking for loose edges");
+    progress.advance(0.2, "Looking for loose edges");
     MeshEdges edges = new MeshEdges(mesh);
     List<List<Integer>> islands = islands(mesh, edges);
     return new SurfaceFlaws(
@@ -169,7 +169,7 @@ public record SurfaceFlaws(
     double[] other = new double[6];
     for (int t = 0; t < mesh.triangleCount(); t++) {
       if (t % 4096 == 0) {
-        progress.step((double) t / mesh.triangleCount(), "Looking for overlaps");
+        progress.advance((double) t / mesh.triangleCount(), "Looking for overlaps");
       }
       if (flawed[t] || !corners(mesh, t, own)) {
         continue;

@@ -45,7 +45,7 @@ public record Frame(
    * @throws IllegalArgumentException if the base point, rotation or scale is not a finite number
    */
   public Frame {
-    if (!Double.isFinite(basePoint.east() + basePoint.north() + basePoint.height())
+    if (!Double.isFinite(basePoint.east() + basePoint.north() + basePoint.level())
         || !Double.isFinite(rotationDegrees)) {
       throw new IllegalArgumentException("Base point and rotation must be finite numbers.");
     }

@@ -110,10 +110,10 @@ public final class FrameChecks {
                     Locale.ROOT,
                     "The work reaches %.1f km from the base point; in single precision a receiver would see steps of %.1f mm. A base point at E %.0f, N %.0f, H %.0f is near the work.",
                     distance / 1000,
-                    1000 * SinglePrecision.step(distance),
+                    1000 * SinglePrecision.resolution(distance),
                     p.east(),
                     p.north(),
-                    p.height()))
+                    p.level()))
             .withFigure(Figure.of(distance / 1000, 1, "km"))
             .at(p));
   }

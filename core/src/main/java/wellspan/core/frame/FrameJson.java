@@ -22,7 +22,7 @@ public final class FrameJson {
       n.put("ellipsoidOffset", f.ellipsoidOffset());
     }
     Position b = f.basePoint();
-    n.putArray("basePoint").add(b.east()).add(b.north()).add(b.height());
+    n.putArray("basePoint").add(b.east()).add(b.north()).add(b.level());
     n.put("rotation", f.rotationDegrees());
     n.put("scale", f.scale());
     n.put("unit", f.unit().symbol());

@@ -54,11 +54,11 @@ public record FrameSheet(
     Position one;
     Position two;
     if (work.isEmpty()) {
-      one = new Position(b.east() + 1000, b.north(), b.height() + 10);
-      two = new Position(b.east(), b.north() + 1000, b.height() + 10);
+      one = new Position(b.east() + 1000, b.north(), b.level() + 10);
+      two = new Position(b.east(), b.north() + 1000, b.level() + 10);
     } else {
-      double low = work.hasLevels() ? work.minH() : b.height();
-      double high = work.hasLevels() ? work.maxH() : b.height();
+      double low = work.hasLevels() ? work.minH() : b.level();
+      double high = work.hasLevels() ? work.maxH() : b.level();
       one = rounded(new Position(work.minE(), work.maxN(), low));
       two = rounded(new Position(work.maxE(), work.minN(), high));
     }
@@ -69,7 +69,7 @@ public record FrameSheet(
   }
 
   private static Position rounded(Position p) {
-    return new Position(Math.rint(p.east()), Math.rint(p.north()), Math.rint(p.height()));
+    return new Position(Math.rint(p.east()), Math.rint(p.north()), Math.rint(p.level()));
   }
 
   private static Optional<GridNorth> north(Crs crs, Position p) {

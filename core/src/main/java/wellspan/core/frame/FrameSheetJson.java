@@ -50,6 +50,6 @@ public final class FrameSheetJson {
 
   private static ArrayNode three(Position p) {
     ArrayNode a = JsonNodeFactory.instance.arrayNode().add(p.east()).add(p.north());
-    return Double.isFinite(p.height()) ? a.add(p.height()) : a.addNull();
+    return Double.isFinite(p.level()) ? a.add(p.level()) : a.addNull();
   }
 }

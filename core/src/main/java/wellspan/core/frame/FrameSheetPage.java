@@ -25,7 +25,7 @@ public final class FrameSheetPage {
     }
     page.row("Base point E", metres(f.basePoint().east()));
     page.row("Base point N", metres(f.basePoint().north()));
-    page.row("Base point H", metres(f.basePoint().height()));
+    page.row("Base point H", metres(f.basePoint().level()));
     page.row("Site north, clockwise from grid north", degrees(f.rotationDegrees()));
     page.row("Horizontal scale, local over grid", String.format(Locale.ROOT, "%.9f", f.scale()));
     page.row("Unit of local coordinates", f.unit().title());
@@ -49,10 +49,10 @@ public final class FrameSheetPage {
           c.name(),
           figure(p.east()),
           figure(p.north()),
-          figure(p.height()),
+          figure(p.level()),
           figure(q.east() / unit),
           figure(q.north() / unit),
-          figure(q.height() / unit));
+          figure(q.level() / unit));
     }
     page.endTable();
     page.paragraph(
@@ -67,7 +67,7 @@ public final class FrameSheetPage {
             p.name(),
             figure(p.shared().east()),
             figure(p.shared().north()),
-            Double.isFinite(p.shared().height()) ? figure(p.shared().height()) : "");
+            Double.isFinite(p.shared().level()) ? figure(p.shared().level()) : "");
       }
       page.endTable();
     }

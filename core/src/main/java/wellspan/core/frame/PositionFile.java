@@ -40,7 +40,7 @@ public final class PositionFile {
         f.verticalDatum().isEmpty() ? "not named" : f.verticalDatum(),
         b.east(),
         b.north(),
-        b.height(),
+        b.level(),
         f.rotationDegrees(),
         f.scale(),
         f.unit().title());

@@ -31,7 +31,7 @@ public record PositionFormat(
     String first = number(northFirst ? p.north() : p.east());
     String second = number(northFirst ? p.east() : p.north());
     String plan = first + separator + second;
-    return Double.isFinite(p.height()) ? plan + separator + number(p.height()) : plan;
+    return Double.isFinite(p.level()) ? plan + separator + number(p.level()) : plan;
   }
 
   private String number(double metres) {

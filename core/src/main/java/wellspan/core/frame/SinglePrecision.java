@@ -8,7 +8,7 @@ public final class SinglePrecision {
    * Spacing of single-precision values at a distance from zero, metres. The error of a coordinate
    * is half of it.
    */
-  public static double step(double distance) {
+  public static double resolution(double distance) {
     return Math.ulp((float) Math.abs(distance));
   }
 }

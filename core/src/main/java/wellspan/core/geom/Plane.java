@@ -19,11 +19,7 @@ public record Plane(double east, double north, double level, double riseEast, do
   public static Plane falling(Position through, double fall, double bearing) {
     double b = Math.toRadians(bearing);
     return new Plane(
-        through.east(),
-        through.north(),
-        through.height(),
-        -fall * Math.sin(b),
-        -fall * Math.cos(b));
+        through.east(), through.north(), through.level(), -fall * Math.sin(b), -fall * Math.cos(b));
   }
 
   public double levelAt(double e, double n) {

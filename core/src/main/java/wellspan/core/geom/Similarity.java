@@ -19,13 +19,7 @@ public record Similarity(Position from, Position to, double rotation, double sca
    */
   public Similarity {
     double all =
-        from.east()
-            + from.north()
-            + from.height()
-            + to.east()
-            + to.north()
-            + to.height()
-            + rotation;
+        from.east() + from.north() + from.level() + to.east() + to.north() + to.level() + rotation;
     if (!Double.isFinite(all) || !(scale > 0) || Double.isInfinite(scale)) {
       throw new IllegalArgumentException(
           "A similarity needs finite points, a finite rotation and a scale above 0.");
@@ -40,14 +34,14 @@ public record Similarity(Position from, Position to, double rotation, double sca
     return new Position(
         to.east() + dx * c - dy * s,
         to.north() + dx * s + dy * c,
-        p.height() - from.height() + to.height());
+        p.level() - from.level() + to.level());
   }
 
   /** Points in threes, into a new array. */
   public double[] apply(double[] xyz) {
     double c = scale * Math.cos(rotation);
     double s = scale * Math.sin(rotation);
-    double up = to.height() - from.height();
+    double up = to.level() - from.level();
     double[] out = new double[xyz.length];
     for (int i = 0; i + 2 < xyz.length; i += 3) {
       double dx = xyz[i] - from.east();

@@ -127,9 +127,9 @@ record PointChange(
         moved++;
         farthest = Math.max(farthest, plan);
       }
-      double level = b.height() - a.height();
+      double level = b.level() - a.level();
       boolean known = !Double.isNaN(level);
-      if (known ? Math.abs(level) > SAME : Double.isNaN(a.height()) != Double.isNaN(b.height())) {
+      if (known ? Math.abs(level) > SAME : Double.isNaN(a.level()) != Double.isNaN(b.level())) {
         raised++;
       }
       if (known && Math.abs(level) > Math.max(SAME, Math.abs(largest))) {

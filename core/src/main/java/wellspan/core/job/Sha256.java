@@ -41,7 +41,7 @@ public final class Sha256 {
       for (int n = in.read(buffer); n >= 0; n = in.read(buffer)) {
         digest.update(buffer, 0, n);
         done += n;
-        progress.step(Math.min(1, done / size), "Taking the checksum");
+        progress.advance(Math.min(1, done / size), "Taking the checksum");
       }
       return HexFormat.of().formatHex(digest.digest());
     } catch (NoSuchAlgorithmException e) {

@@ -37,7 +37,7 @@ public record Measured(
       Position q = places.get(i);
       double d = Math.hypot(q.east() - p.east(), q.north() - p.north());
       plan += d;
-      space += Math.hypot(d, q.height() - p.height());
+      space += Math.hypot(d, q.level() - p.level());
       double[] a = from(first, p);
       double[] b = from(first, q);
       twice += a[0] * b[1] - a[1] * b[0];
@@ -51,12 +51,12 @@ public record Measured(
     double n = last.north() - first.north();
     double bearing = e == 0 && n == 0 ? Double.NaN : (Math.toDegrees(Math.atan2(e, n)) + 360) % 360;
     return new Measured(
-        plan, space, last.height() - first.height(), bearing, Math.abs(twice) / 2, inSpace);
+        plan, space, last.level() - first.level(), bearing, Math.abs(twice) / 2, inSpace);
   }
 
   private static double[] from(Position zero, Position p) {
     return new double[] {
-      p.east() - zero.east(), p.north() - zero.north(), p.height() - zero.height()
+      p.east() - zero.east(), p.north() - zero.north(), p.level() - zero.level()
     };
   }
 

@@ -201,7 +201,7 @@ public final class NetworkBodies {
 
     /** Fall over length in plan, positive falling. */
     double slope() {
-      return (from.height() - to.height()) / planLength();
+      return (from.level() - to.level()) / planLength();
     }
   }
 
@@ -359,7 +359,7 @@ public final class NetworkBodies {
     return new Position(
         a.east() + t * (b.east() - a.east()),
         a.north() + t * (b.north() - a.north()),
-        a.height() + t * (b.height() - a.height()));
+        a.level() + t * (b.level() - a.level()));
   }
 
   /** Thickness of a chamber's wall by its clear size, metres. */

@@ -98,7 +98,7 @@ final class NetworkChecks {
               name,
               p.pipe().start(),
               p.pipe().end(),
-              p.to().height() - p.from().height()));
+              p.to().level() - p.from().level()));
     } else if (!network.type().equals("water") && (s < FLATTEST || s > STEEPEST)) {
       warn(
           "network.slope",
@@ -118,7 +118,7 @@ final class NetworkChecks {
     double[] rims = {p.start().rim(), p.end().rim()};
     Position[] ends = {p.from(), p.to()};
     for (int i = 0; i < 2; i++) {
-      double cover = rims[i] - ends[i].height() - top;
+      double cover = rims[i] - ends[i].level() - top;
       if (cover < least) {
         least = cover;
         at = ends[i];
@@ -162,10 +162,10 @@ final class NetworkChecks {
     double highestOut = Double.NEGATIVE_INFINITY;
     for (NetworkBodies.LaidPipe p : pipes) {
       if (p.end().name().equals(c.name())) {
-        lowestIn = Math.min(lowestIn, p.to().height());
+        lowestIn = Math.min(lowestIn, p.to().level());
       }
       if (p.start().name().equals(c.name())) {
-        highestOut = Math.max(highestOut, p.from().height());
+        highestOut = Math.max(highestOut, p.from().level());
       }
     }
     if (Double.isFinite(lowestIn) && highestOut > lowestIn + ROUNDING) {
@@ -306,6 +306,6 @@ final class NetworkChecks {
 
   private static Coordinate axis(NetworkBodies.LaidPipe p, int end) {
     Position at = end == 0 ? p.from() : p.to();
-    return new Coordinate(at.east(), at.north(), at.height() + p.pipe().section().height() / 2);
+    return new Coordinate(at.east(), at.north(), at.level() + p.pipe().section().height() / 2);
   }
 }

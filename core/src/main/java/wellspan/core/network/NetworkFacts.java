@@ -63,8 +63,8 @@ final class NetworkFacts {
     put(own, "NetworkType", n.type());
     own.put("StartChamber", new Label(p.start()));
     own.put("EndChamber", new Label(p.end()));
-    own.put("StartInvert", new Length(l.from().height()));
-    own.put("EndInvert", new Length(l.to().height()));
+    own.put("StartInvert", new Length(l.from().level()));
+    own.put("EndInvert", new Length(l.to().level()));
     own.put("Slope", new PropertyValue.Real(l.slope()));
     own.put("Length", new Length(l.planLength()));
     own.put("EndsAt", new Label("outer face of the chambers' walls"));
@@ -84,7 +84,7 @@ final class NetworkFacts {
     if (l.slope() > 0) {
       occurrence.put("Gradient", new Measure("IfcPositiveRatioMeasure", l.slope()));
     }
-    occurrence.put("InvertElevation", new Length(l.from().height()));
+    occurrence.put("InvertElevation", new Length(l.from().level()));
     Map<String, PropertyValue> q = new LinkedHashMap<>();
     double ring = body.volume() / body.length();
     q.put("Length", new Length(body.length()));

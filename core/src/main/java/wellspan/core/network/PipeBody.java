@@ -25,7 +25,7 @@ public record PipeBody(PipeSection section, double wall, Position from, Position
 
   /** Length along its axis, metres. */
   public double length() {
-    return Math.hypot(run(), to.height() - from.height());
+    return Math.hypot(run(), to.level() - from.level());
   }
 
   private double run() {
@@ -126,7 +126,7 @@ public record PipeBody(PipeSection section, double wall, Position from, Position
     Position p = end == 0 ? from : to;
     double run = run();
     double length = length();
-    double rise = to.height() - from.height();
+    double rise = to.level() - from.level();
     double tx = run > 0 ? (to.east() - from.east()) / run : 1;
     double ty = run > 0 ? (to.north() - from.north()) / run : 0;
     double sin = length > 0 ? rise / length : 0;
@@ -137,7 +137,7 @@ public record PipeBody(PipeSection section, double wall, Position from, Position
       int v = 3 * (first + i);
       xyz[v] = p.east() + right * ty - up * sin * tx;
       xyz[v + 1] = p.north() - right * tx - up * sin * ty;
-      xyz[v + 2] = p.height() + up * cos;
+      xyz[v + 2] = p.level() + up * cos;
     }
   }
 }

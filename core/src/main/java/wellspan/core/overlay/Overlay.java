@@ -39,7 +39,7 @@ public final class Overlay {
     int n = first.triangleCount();
     for (int t = 0; t < n; t++) {
       if (t % 2048 == 0) {
-        progress.step((double) t / n, "Laying the surfaces over each other");
+        progress.advance((double) t / n, "Laying the surfaces over each other");
       }
       if (!clip.start(t)) {
         continue;

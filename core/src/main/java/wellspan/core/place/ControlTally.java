@@ -62,7 +62,7 @@ public record ControlTally(
 
     /** NaN where one of the heights is not known. */
     public double height() {
-      return found.height() - known.height();
+      return found.level() - known.level();
     }
 
     public double plan() {

@@ -65,7 +65,7 @@ public record HelmertFit(
       Position d = difference(s, p);
       planSum += d.east() * d.east() + d.north() * d.north();
       if (p.hasHeights()) {
-        heightSum += d.height() * d.height();
+        heightSum += d.level() * d.level();
         heights++;
       }
     }
@@ -78,7 +78,7 @@ public record HelmertFit(
               ? grossInPlan(used, p, d, planSum, planFreedom, scaleFree)
                   || grossInHeight(d, heightSum, heights)
               : false;
-      residuals.add(new Residual(p, d.east(), d.north(), d.height(), gross));
+      residuals.add(new Residual(p, d.east(), d.north(), d.level(), gross));
     }
     return new HelmertFit(
         s,
@@ -141,7 +141,7 @@ public record HelmertFit(
       sines += x * v - y * u;
       squares += x * x + y * y;
       if (p.hasHeights()) {
-        shift += p.shared().height() - p.source().height();
+        shift += p.shared().level() - p.source().level();
         heights++;
       }
     }
@@ -158,7 +158,7 @@ public record HelmertFit(
     return new Position(
         q.east() - p.shared().east(),
         q.north() - p.shared().north(),
-        q.height() - p.shared().height());
+        q.level() - p.shared().level());
   }
 
   /**
@@ -181,10 +181,10 @@ public record HelmertFit(
 
   private static boolean grossInHeight(Position d, double sum, int heights) {
     int left = heights - 2;
-    if (left < 1 || !(Math.abs(d.height()) >= NEGLIGIBLE)) {
+    if (left < 1 || !(Math.abs(d.level()) >= NEGLIGIBLE)) {
       return false;
     }
-    return studentised(Math.abs(d.height()), 1 - 1.0 / heights, sum, 1, left);
+    return studentised(Math.abs(d.level()), 1 - 1.0 / heights, sum, 1, left);
   }
 
   private static boolean studentised(

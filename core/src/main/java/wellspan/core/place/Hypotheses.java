@@ -202,7 +202,7 @@ public final class Hypotheses {
         Position p = Placer.place(corners[i], placement, frame);
         xyz[3 * i] = p.east();
         xyz[3 * i + 1] = p.north();
-        xyz[3 * i + 2] = p.height();
+        xyz[3 * i + 2] = p.level();
       }
     } catch (Transformation.OutsideAreaException
         | HelmertFit.NoFitException

@@ -119,7 +119,7 @@ public final class PlacementJson {
   /** Three numbers; only two where the height is not known. */
   public static ArrayNode position(Position p) {
     ArrayNode a = JsonNodeFactory.instance.arrayNode().add(p.east()).add(p.north());
-    return Double.isFinite(p.height()) ? a.add(p.height()) : a;
+    return Double.isFinite(p.level()) ? a.add(p.level()) : a;
   }
 
   public static Position position(JsonNode n) {

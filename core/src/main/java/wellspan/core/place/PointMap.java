@@ -12,7 +12,7 @@ sealed interface PointMap {
   double[] apply(double[] xyz) throws Transformation.OutsideAreaException;
 
   default Position apply(Position p) throws Transformation.OutsideAreaException {
-    double[] q = apply(new double[] {p.east(), p.north(), p.height()});
+    double[] q = apply(new double[] {p.east(), p.north(), p.level()});
     return new Position(q[0], q[1], q[2]);
   }
 

@@ -16,6 +16,6 @@ public record PointPair(String name, Position source, Position shared, boolean u
   }
 
   boolean hasHeights() {
-    return Double.isFinite(source.height()) && Double.isFinite(shared.height());
+    return Double.isFinite(source.level()) && Double.isFinite(shared.level());
   }
 }

@@ -34,7 +34,7 @@ public interface Progress {
   }
 
   /** Reports and checks in one call; meant for the inner loop of long work. */
-  default void step(double fraction, String sentence) {
+  default void advance(double fraction, String sentence) {
     checkCancelled();
     report(fraction, sentence);
   }
@@ -54,8 +54,8 @@ public interface Progress {
       }
 
       @Override
-      public void step(double fraction, String sentence) {
-        whole.step(from + (to - from) * fraction, sentence);
+      public void advance(double fraction, String sentence) {
+        whole.advance(from + (to - from) * fraction, sentence);
       }
     };
   }

@@ -59,7 +59,7 @@ final class ChordsOfAlignment {
       reached = at;
       AlignmentPoint q = a.at(at);
       double plan = Math.hypot(p.east() - q.east(), p.north() - q.north());
-      off[i] = Double.isNaN(q.level()) ? plan : Math.hypot(plan, p.height() - q.level());
+      off[i] = Double.isNaN(q.level()) ? plan : Math.hypot(plan, p.level() - q.level());
     }
     int worst = MeshComparison.worst(off);
     double max = off[worst];

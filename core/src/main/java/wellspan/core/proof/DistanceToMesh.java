@@ -65,7 +65,7 @@ public final class DistanceToMesh {
 
   private static double[] from(Position a, Position zero) {
     return new double[] {
-      a.east() - zero.east(), a.north() - zero.north(), a.height() - zero.height()
+      a.east() - zero.east(), a.north() - zero.north(), a.level() - zero.level()
     };
   }
 

@@ -83,7 +83,7 @@ public final class FileProof {
     List<String> missing = new ArrayList<>();
     for (int i = 0; i < meant.size(); i++) {
       Item s = meant.get(i);
-      progress.step((double) i / meant.size(), "Comparing " + s.name());
+      progress.advance((double) i / meant.size(), "Comparing " + s.name());
       Optional<Item> a = pairs.arrived().get(i);
       if (a.isEmpty()) {
         missing.add(s.name());

@@ -31,7 +31,7 @@ final class FrameDifference {
     }
     Position p = arrived.basePoint();
     Position q = sent.basePoint();
-    double moved = Math.hypot(p.planDistanceTo(q), p.height() - q.height());
+    double moved = Math.hypot(p.planDistanceTo(q), p.level() - q.level());
     double turned =
         Math.abs((arrived.rotationDegrees() - sent.rotationDegrees() + 540) % 360 - 180);
     if (!(moved < Proof.TOLERANCE)
@@ -56,7 +56,7 @@ final class FrameDifference {
         f.verticalDatum(),
         p.east(),
         p.north(),
-        p.height(),
+        p.level(),
         f.rotationDegrees(),
         f.scale());
   }

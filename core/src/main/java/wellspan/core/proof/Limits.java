@@ -18,10 +18,10 @@ record Limits(double tolerance, boolean noLevels, boolean codes, boolean pointNa
    */
   double distance(Position sent, Position arrived) {
     double plan = sent.planDistanceTo(arrived);
-    boolean none = Double.isNaN(sent.height());
-    if (none && (!noLevels || Double.isNaN(arrived.height()))) {
+    boolean none = Double.isNaN(sent.level());
+    if (none && (!noLevels || Double.isNaN(arrived.level()))) {
       return plan;
     }
-    return none ? Double.POSITIVE_INFINITY : Math.hypot(plan, sent.height() - arrived.height());
+    return none ? Double.POSITIVE_INFINITY : Math.hypot(plan, sent.level() - arrived.level());
   }
 }

@@ -66,7 +66,7 @@ final class LooseMeshComparison {
       int below = inPlan(p);
       if (below >= 0) {
         partner[v] = first[below];
-        double off = Math.abs(p.height() - sent.level(below));
+        double off = Math.abs(p.level() - sent.level(below));
         if (!(off <= worstLevel)) {
           worstLevel = off;
           levelAt = p;
@@ -117,7 +117,7 @@ final class LooseMeshComparison {
   }
 
   private static double distance(Position a, Position b) {
-    return Math.hypot(a.planDistanceTo(b), a.height() - b.height());
+    return Math.hypot(a.planDistanceTo(b), a.level() - b.level());
   }
 
   private long cell(Position p, int dx, int dy) {
@@ -144,7 +144,7 @@ final class LooseMeshComparison {
         for (int v : grid.getOrDefault(cell(p, dx, dy), List.of())) {
           Position q = sent.vertex(v);
           double plan = p.planDistanceTo(q);
-          double space = Math.hypot(plan, p.height() - q.height());
+          double space = Math.hypot(plan, p.level() - q.level());
           if ((planOnly ? plan : space) <= tolerance && space < nearest) {
             nearest = space;
             best = v;

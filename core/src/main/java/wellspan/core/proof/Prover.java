@@ -67,7 +67,8 @@ public final class Prover {
     Set<String> found = new HashSet<>();
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
-      progress.step((double) done++ / parcel.pieces().size(), "Comparing " + piece.item().name());
+      progress.advance(
+          (double) done++ / parcel.pieces().size(), "Comparing " + piece.item().name());
       String id = piece.description().globalId();
       Item entry = byId.get(id);
       if (entry == null) {
@@ -113,7 +114,7 @@ public final class Prover {
         }
       }
     }
-    progress.step(1, "Tallying control points");
+    progress.advance(1, "Tallying control points");
     ControlTally tally = tally(arrived);
     tally.findings(DELIVER).stream()
         .filter(Finding::isError)

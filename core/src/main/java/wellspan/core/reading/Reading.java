@@ -56,8 +56,8 @@ public record Reading(
     }
     levels.sort(java.util.Comparator.comparingDouble(Level::level).reversed());
     double top =
-        Double.isFinite(place.height())
-            ? place.height()
+        Double.isFinite(place.level())
+            ? place.level()
             : levels.isEmpty() ? Double.NaN : levels.getFirst().level();
     Position shared = new Position(place.east(), place.north(), top);
     Frame f = build.job().frame();

@@ -34,7 +34,7 @@ public final class ReceiptPage {
         .row("System", r.frame().crs() + " " + r.frame().verticalDatum())
         .row(
             "Zero of the file",
-            String.format(Locale.ROOT, "E %.3f N %.3f H %.3f", b.east(), b.north(), b.height()))
+            String.format(Locale.ROOT, "E %.3f N %.3f H %.3f", b.east(), b.north(), b.level()))
         .row(
             "Site north, clockwise from grid north",
             String.format(Locale.ROOT, "%.6f°", r.frame().rotationDegrees()))
@@ -61,7 +61,7 @@ public final class ReceiptPage {
                 .map(
                     q ->
                         String.format(
-                            Locale.ROOT, " E %.3f N %.3f H %.3f", q.east(), q.north(), q.height()))
+                            Locale.ROOT, " E %.3f N %.3f H %.3f", q.east(), q.north(), q.level()))
                 .orElse("");
         page.row(f.severity().word(), f.message() + place);
       }

@@ -134,15 +134,15 @@ public record BridgeOverGround(
             left, right, depth, thickness, beamWidth, beamDepth, columns, diameter, bearing,
             abutment, footing);
     List<Double> at = piersAt(a, line);
-    progress.step(0.1, "Carrying the deck");
+    progress.advance(0.1, "Carrying the deck");
     List<Item> items = new ArrayList<>(deck(line));
-    progress.step(0.4, "Setting up piers and abutments");
+    progress.advance(0.4, "Setting up piers and abutments");
     for (Bridge.Body b :
         Bridge.of(
             a, line.from(), line.to(), at, skews(inputs, a, line, at), m, inputs.ground(ground))) {
       items.add(item(b));
     }
-    progress.step(0.8, "Measuring the room below");
+    progress.advance(0.8, "Measuring the room below");
     List<Finding> findings = new ArrayList<>();
     for (ItemId id : below) {
       room(inputs.item(id), a, line, m).ifPresent(findings::add);

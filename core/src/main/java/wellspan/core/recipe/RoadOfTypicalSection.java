@@ -70,7 +70,7 @@ public record RoadOfTypicalSection(
     List<Item> items = new ArrayList<>();
     double volume = 0;
     for (RoadPart p : parts) {
-      progress.step((double) items.size() / parts.size(), "Carrying " + p.name());
+      progress.advance((double) items.size() / parts.size(), "Carrying " + p.name());
       String title = name + " " + p.name() + (p.side().equals("both") ? "" : " " + p.side());
       Optional<Item> item = RoadItem.of(name, a, p, title, Stop.SHAPE, findings);
       item.ifPresent(items::add);

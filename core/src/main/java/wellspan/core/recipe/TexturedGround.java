@@ -77,7 +77,7 @@ public record TexturedGround(
           "at this spacing no triangle is left. Choose a smaller one.");
     }
     double off = LevelDifference.between(under, mesh, progress.part(0.6, 0.8)).largest();
-    progress.step(0.8, "Resampling the picture");
+    progress.advance(0.8, "Resampling the picture");
     Texture texture = new Texture(picture.pixels(), picture.place()).over(mesh.bounds(), pixel);
     double left = 100 * (1 - under.planArea() / whole.planArea());
     return new Made(

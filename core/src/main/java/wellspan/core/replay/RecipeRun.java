@@ -17,7 +17,7 @@ public final class RecipeRun {
    * @throws CancellationException if cancelled
    */
   public static Recipe.Made of(Recipe recipe, Inputs inputs, Progress progress) {
-    progress.step(0, recipe.title());
+    progress.advance(0, recipe.title());
     try {
       Parameters.check(recipe);
       return recipe.make(inputs, progress);

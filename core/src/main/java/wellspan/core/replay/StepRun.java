@@ -24,7 +24,7 @@ public final class StepRun {
       return StepOutcome.unchanged(recorded, item, "Switched off.");
     }
     Step step = recorded.step();
-    progress.step(0, step.title() + ": " + item.name());
+    progress.advance(0, step.title() + ": " + item.name());
     try {
       if (!Operations.accepts(step.getClass(), item)) {
         throw new IllegalArgumentException(

@@ -28,7 +28,7 @@ public final class RequirementCheck {
     List<RequirementReport.Result> out = new ArrayList<>();
     int done = 0;
     for (Specification s : r.specifications()) {
-      progress.step((double) done++ / r.specifications().size(), "Checking " + s.name());
+      progress.advance((double) done++ / r.specifications().size(), "Checking " + s.name());
       out.add(check.specification(s));
     }
     return new RequirementReport(r.title(), out);

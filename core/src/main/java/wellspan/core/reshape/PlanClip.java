@@ -83,7 +83,7 @@ public final class PlanClip {
     int n = mesh.triangleCount();
     for (int t = 0; t < n; t++) {
       if (t % 1024 == 0) {
-        progress.step((double) t / n, "Cutting along the outline");
+        progress.advance((double) t / n, "Cutting along the outline");
       }
       Coordinate[] ring = ring(t);
       Envelope box = new Envelope(ring[0], ring[1]);

@@ -39,7 +39,7 @@ public record Simplification(Mesh mesh, double error) {
     }
     Triangulator triangulator = new Triangulator(LevelRule.FIRST, LevelRule.FIRST, 0);
     for (int round = 0; ; round++) {
-      progress.step(Math.min(0.95, 0.08 * round), "Simplifying, round " + (round + 1));
+      progress.advance(Math.min(0.95, 0.08 * round), "Simplifying, round " + (round + 1));
       Mesh now = triangulator.run(chosen(used, in), outline, Progress.NONE).mesh();
       double error = insertWorst(used, now, in, promised);
       if (error <= promised) {

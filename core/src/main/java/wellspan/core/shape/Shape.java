@@ -162,8 +162,8 @@ public sealed interface Shape {
 
     /** Whether each line keeps to one level, and there are several levels. */
     public boolean isContours() {
-      double first = lines.getFirst().point(0).height();
-      return lines.stream().anyMatch(l -> l.point(0).height() != first)
+      double first = lines.getFirst().point(0).level();
+      return lines.stream().anyMatch(l -> l.point(0).level() != first)
           && lines.stream().allMatch(Lines::isLevel);
     }
 
@@ -219,7 +219,7 @@ public sealed interface Shape {
         Position p = points.get(i).position();
         xyz[3 * i] = p.east();
         xyz[3 * i + 1] = p.north();
-        xyz[3 * i + 2] = p.height();
+        xyz[3 * i + 2] = p.level();
       }
       return xyz;
     }

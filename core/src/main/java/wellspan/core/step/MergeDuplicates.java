@@ -52,13 +52,13 @@ public record MergeDuplicates(@Parameter(label = "level", usual = "\"mean\"") Le
 
   private NamedPoint one(List<NamedPoint> here) {
     NamedPoint first = here.getFirst();
-    double low = first.position().height(), high = low, sum = 0;
+    double low = first.position().level(), high = low, sum = 0;
     for (NamedPoint q : here) {
-      low = Math.min(low, q.position().height());
-      high = Math.max(high, q.position().height());
-      sum += q.position().height();
+      low = Math.min(low, q.position().level());
+      high = Math.max(high, q.position().level());
+      sum += q.position().level();
     }
-    double level = rule.level(first.position().height(), sum, here.size(), low, high);
+    double level = rule.level(first.position().level(), sum, here.size(), low, high);
     Position w = new Position(first.position().east(), first.position().north(), level);
     return new NamedPoint(first.name(), w, first.code());
   }

@@ -50,7 +50,7 @@ public record Raise(
 
   private NamedPoint raised(NamedPoint p) {
     Position q = p.position();
-    return new NamedPoint(p.name(), new Position(q.east(), q.north(), q.height() + by), p.code());
+    return new NamedPoint(p.name(), new Position(q.east(), q.north(), q.level() + by), p.code());
   }
 
   private double[] raised(double[] xyz) {

@@ -183,7 +183,7 @@ record SweepPath(List<Station> stations, boolean ring) {
                 new double[] {
                   p.east() + t * (q.east() - p.east()),
                   p.north() + t * (q.north() - p.north()),
-                  p.height() + t * (q.height() - p.height()),
+                  p.level() + t * (q.level() - p.level()),
                   d
                 });
           }

@@ -36,14 +36,14 @@ public record ContourLines(Map<Double, List<Polyline>> lines, List<Double> major
     }
     for (int t = 0; t < mesh.triangleCount(); t++) {
       if (t % 4096 == 0) {
-        progress.step(0.7 * t / mesh.triangleCount(), "Drawing contours");
+        progress.advance(0.7 * t / mesh.triangleCount(), "Drawing contours");
       }
       triangle(mesh, edges, t, style, steps);
     }
     Map<Double, List<Polyline>> lines = new TreeMap<>();
     List<Double> majors = new ArrayList<>();
     for (Map.Entry<Long, Step> e : steps.entrySet()) {
-      progress.step(0.9, "Joining contours");
+      progress.advance(0.9, "Joining contours");
       double level = style.level(e.getKey());
       lines.put(level, e.getValue().chains(mesh, edges, level));
       if (style.isMajor(e.getKey())) {

@@ -53,7 +53,7 @@ final class Noding {
     List<Piece> now = overVertices(lines, 0);
     int settled = vertices.size();
     for (int round = 0; round < ROUNDS; round++) {
-      progress.step(0.02 * round, "Cutting lines where they cross");
+      progress.advance(0.02 * round, "Cutting lines where they cross");
       List<Piece> next = overVertices(crossed(now), settled);
       if (next.size() == now.size()) {
         return next;

@@ -64,7 +64,7 @@ public final class Triangulator {
         table.add(xyz[i], xyz[i + 1], xyz[i + 2]);
       }
       if (i % 300_000 == 0) {
-        progress.step(0.1 * i / xyz.length, "Settling points");
+        progress.advance(0.1 * i / xyz.length, "Settling points");
       }
     }
     int duplicates = table.duplicates();
@@ -85,7 +85,7 @@ public final class Triangulator {
     conflicts.addAll(noding.conflicts());
     double[] vertices = table.vertices().coordinates();
     Mesh whole = new Mesh(vertices, delaunay(vertices, Noding.chains(pieces), progress));
-    progress.step(0.9, "Checking breaklines");
+    progress.advance(0.9, "Checking breaklines");
     Set<Long> drawn = edgesAlong(whole, pieces);
     List<Position> lost = new ArrayList<>();
     Set<Long> limits = new HashSet<>();
@@ -174,7 +174,7 @@ public final class Triangulator {
     if (!constraints.isEmpty()) {
       tin.addConstraints(constraints, false);
     }
-    progress.step(0.8, "Gathering triangles");
+    progress.advance(0.8, "Gathering triangles");
     int[] out = new int[6 * n];
     int[] at = {0};
     TriangleCollector.visitSimpleTriangles(

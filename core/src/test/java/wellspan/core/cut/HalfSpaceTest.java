@@ -92,7 +92,7 @@ class HalfSpaceTest {
         new Position(
             E + 1 + 2 * r.nextDouble(), N + 1 + 2 * r.nextDouble(), 1 + 3 * r.nextDouble());
     Mesh one = new HalfSpace(at, n).of(whole);
-    Mesh other = new HalfSpace(at, new Position(-n.east(), -n.north(), -n.height())).of(whole);
+    Mesh other = new HalfSpace(at, new Position(-n.east(), -n.north(), -n.level())).of(whole);
     assertThat(one.isClosed()).isTrue();
     assertThat(other.isClosed()).isTrue();
     assertThat(one.volume() + other.volume()).isCloseTo(whole.volume(), within(1e-6));

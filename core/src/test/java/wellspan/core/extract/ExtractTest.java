@@ -137,7 +137,7 @@ class ExtractTest {
       double d = Math.hypot(a.east() + t * dx - p.east(), a.north() + t * dy - p.north());
       if (d < best) {
         best = d;
-        level = a.height() + t * (b.height() - a.height());
+        level = a.level() + t * (b.level() - a.level());
       }
     }
     return level;

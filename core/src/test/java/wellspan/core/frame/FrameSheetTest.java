@@ -47,7 +47,7 @@ class FrameSheetTest {
           .isCloseTo(1.000305 * (de * Math.cos(a) - dn * Math.sin(a)), within(1e-9));
       assertThat(c.local().north())
           .isCloseTo(1.000305 * (de * Math.sin(a) + dn * Math.cos(a)), within(1e-9));
-      assertThat(c.local().height()).isEqualTo(c.shared().height() - 2);
+      assertThat(c.local().level()).isEqualTo(c.shared().level() - 2);
     }
     assertThat(sheet().checks().getFirst().local().planDistanceTo(new Position(0, 0, 0))).isZero();
   }
@@ -168,7 +168,7 @@ class FrameSheetTest {
     assertThat(all).hasSize(3);
     assertThat(all.getFirst().point()).isEqualTo(new Position(411_900, 6_534_300, 0));
     assertThat(all.get(1).point()).isEqualTo(new Position(412_600, 6_534_700, 0));
-    assertThat(all.get(2).point().height()).isEqualTo(-6);
+    assertThat(all.get(2).point().level()).isEqualTo(-6);
     Box high = new Box(1, 1, 2_345, 100, 100, 2_400);
     assertThat(BasePoints.propose(high)).isEqualTo(new Position(0, 0, 2_300));
   }

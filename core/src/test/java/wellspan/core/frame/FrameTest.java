@@ -23,7 +23,7 @@ class FrameTest {
     Position local = SITE.toLocal(p);
     assertThat(local.east()).isCloseTo(0, within(1e-9));
     assertThat(local.north()).isCloseTo(100, within(1e-9));
-    assertThat(local.height()).isEqualTo(12);
+    assertThat(local.level()).isEqualTo(12);
   }
 
   @Test
@@ -53,9 +53,9 @@ class FrameTest {
 
   @Test
   void singlePrecisionStepsAreThePublishedOnes() {
-    assertThat(SinglePrecision.step(500_000)).isEqualTo(0.03125);
-    assertThat(SinglePrecision.step(6_500_000)).isEqualTo(0.5);
-    assertThat(SinglePrecision.step(10_000)).isCloseTo(0.001, within(1e-4));
+    assertThat(SinglePrecision.resolution(500_000)).isEqualTo(0.03125);
+    assertThat(SinglePrecision.resolution(6_500_000)).isEqualTo(0.5);
+    assertThat(SinglePrecision.resolution(10_000)).isCloseTo(0.001, within(1e-4));
   }
 
   @Test

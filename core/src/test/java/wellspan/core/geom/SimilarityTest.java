@@ -19,7 +19,7 @@ class SimilarityTest {
     Position p = s.apply(new Position(412_001, 6_534_500, 8));
     assertThat(p.east()).isCloseTo(10, within(1e-9));
     assertThat(p.north()).isCloseTo(-18, within(1e-9));
-    assertThat(p.height()).as("levels shift and never scale").isEqualTo(4);
+    assertThat(p.level()).as("levels shift and never scale").isEqualTo(4);
   }
 
   @Property(tries = 200)
@@ -55,7 +55,7 @@ class SimilarityTest {
     Position p = s.apply(new Position(412_100, 6_534_600, 1));
     assertThat(out[0]).isEqualTo(p.east());
     assertThat(out[1]).isEqualTo(p.north());
-    assertThat(out[2]).isEqualTo(p.height());
+    assertThat(out[2]).isEqualTo(p.level());
     assertThat(out[5]).isNaN();
     assertThat(Similarity.IDENTITY.apply(in)).isEqualTo(in);
   }

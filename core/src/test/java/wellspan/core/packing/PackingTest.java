@@ -148,7 +148,7 @@ class PackingTest {
 
   @Test
   void theFrameSheetOfAJobHasItsControlPoints() {
-    assertThat(Sheets.frame(Build.of(job(), Map.of())).job()).isEqualTo("j");
+    assertThat(FrameSheets.of(Build.of(job(), Map.of())).job()).isEqualTo("j");
   }
 
   @Test

@@ -156,7 +156,7 @@ class HelmertFitTest {
               new Position(
                   q.east() + random.nextDouble(-noise, noise) + pull,
                   q.north() + random.nextDouble(-noise, noise),
-                  q.height() + random.nextDouble(-noise, noise)),
+                  q.level() + random.nextDouble(-noise, noise)),
               true));
     }
     HelmertFit fit = HelmertFit.solve(pairs, false);
@@ -173,7 +173,7 @@ class HelmertFitTest {
     pairs.set(
         2,
         new PointPair(
-            p.name(), p.source(), new Position(k.east(), k.north(), k.height() + 0.038), true));
+            p.name(), p.source(), new Position(k.east(), k.north(), k.level() + 0.038), true));
     HelmertFit fit = HelmertFit.solve(pairs, false);
     assertThat(fit.residuals())
         .extracting(HelmertFit.Residual::gross)

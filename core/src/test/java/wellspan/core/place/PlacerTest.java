@@ -175,7 +175,7 @@ class PlacerTest {
     AlignmentPoint q = after.at(130 * foot);
     assertThat(q.level()).isCloseTo(p.level() * foot, within(1e-9));
     assertThat(q.east()).isCloseTo(p.east() * foot, within(1e-6));
-    assertThat(firstVertex(placed).height()).isCloseTo(foot, within(1e-12));
+    assertThat(firstVertex(placed).level()).isCloseTo(foot, within(1e-12));
   }
 
   /** Expected place from the independent program cs2cs: EPSG:25833 to EPSG:25832. */
@@ -190,7 +190,7 @@ class PlacerTest {
     Position p = ((Shape.Points) placed.items().getFirst().shape()).points().getFirst().position();
     assertThat(p.east()).isCloseTo(412_000, within(0.001));
     assertThat(p.north()).isCloseTo(6_534_500, within(0.001));
-    assertThat(p.height()).isEqualTo(12);
+    assertThat(p.level()).isEqualTo(12);
     assertThat(placed.findings())
         .singleElement()
         .satisfies(

@@ -29,8 +29,8 @@ class ProgressTest {
   @Test
   void partsLieInsideTheWhole() {
     Progress inner = whole.part(0.5, 1).part(0, 0.5);
-    inner.step(0, "begin");
-    inner.step(1, "end");
+    inner.advance(0, "begin");
+    inner.advance(1, "end");
     assertThat(fractions.get(0)).isCloseTo(0.5, within(1e-12));
     assertThat(fractions.get(1)).isCloseTo(0.75, within(1e-12));
   }
@@ -49,11 +49,11 @@ class ProgressTest {
           }
 
           @Override
-          public void step(double fraction, String sentence) {
+          public void advance(double fraction, String sentence) {
             held.add(sentence + " " + fraction);
           }
         };
-    holding.part(0.5, 1).part(0, 0.5).step(1, "end");
+    holding.part(0.5, 1).part(0, 0.5).advance(1, "end");
     assertThat(held).containsExactly("end 0.75");
   }
 
@@ -62,7 +62,7 @@ class ProgressTest {
     Progress part = whole.part(0, 0.1);
     assertThatCode(part::checkCancelled).doesNotThrowAnyException();
     cancelled = true;
-    assertThatThrownBy(() -> part.step(0.5, "x"))
+    assertThatThrownBy(() -> part.advance(0.5, "x"))
         .isInstanceOf(CancellationException.class)
         .hasMessage("Cancelled. Nothing was changed.");
     assertThat(fractions).isEmpty();
@@ -70,6 +70,6 @@ class ProgressTest {
 
   @Test
   void nobodyIsNeverCancelled() {
-    assertThatCode(() -> Progress.NONE.step(0.3, "x")).doesNotThrowAnyException();
+    assertThatCode(() -> Progress.NONE.advance(0.3, "x")).doesNotThrowAnyException();
   }
 }

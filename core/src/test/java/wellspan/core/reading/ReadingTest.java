@@ -121,7 +121,7 @@ class ReadingTest {
             Optional.empty(),
             (id, e, n) ->
                 id.equals(ItemId.of("s", "terrain surface", "Ground")) ? 1.7 : Double.NaN);
-    assertThat(r.shared().height()).isEqualTo(1.7);
+    assertThat(r.shared().level()).isEqualTo(1.7);
     assertThat(r.local()).isEqualTo(new Position(30, 20, 1.7));
     assertThat(r.levels()).containsExactly(new Reading.Level("Ground", 1.7));
     assertThat(r.along().orElseThrow().alignment()).isEqualTo("Road");

@@ -149,7 +149,7 @@ class StepsTest {
   void raisingMovesEveryKindThatHasLevels() {
     assertThat(on(ground(), new Raise(-2)).after().lowest()).isCloseTo(3, within(1e-12));
     Shape.Lines l = (Shape.Lines) on(OTHERS.get(OUTLINE), new Raise(1.5)).item().shape();
-    assertThat(l.lines().getFirst().point(2).height()).isEqualTo(1.5);
+    assertThat(l.lines().getFirst().point(2).level()).isEqualTo(1.5);
     assertThat(on(points(), new Raise(1)).after().highest()).isEqualTo(21);
   }
 
@@ -177,7 +177,7 @@ class StepsTest {
             case LOWEST -> 18;
             case MEAN -> 19;
           };
-      assertThat(first.position().height()).isEqualTo(expected);
+      assertThat(first.position().level()).isEqualTo(expected);
       assertThat(first.name()).isEqualTo("P0");
       assertThat(first.code()).isEqualTo("peg");
     }

@@ -28,7 +28,7 @@ class ContourLinesTest {
               assertThat(l.planLength()).isCloseTo(100, within(1e-9));
               for (int i = 0; i < l.pointCount(); i++) {
                 assertThat(l.point(i).east()).isCloseTo(Grounds.E + level / 0.05, within(1e-6));
-                assertThat(l.point(i).height()).isEqualTo(level);
+                assertThat(l.point(i).level()).isEqualTo(level);
               }
             });
     assertThat(c.lines(true)).hasSize(3);

@@ -36,7 +36,7 @@ class BreaklineChainsTest {
     Polyline back = chains.getFirst();
     assertThat(back.pointCount()).isEqualTo(3); // the crossing lies between its ends
     assertThat(back.point(1).east()).isEqualTo(Grounds.E + 50);
-    assertThat(back.point(1).height()).isEqualTo(6);
+    assertThat(back.point(1).level()).isEqualTo(6);
     assertThat(back.planLength()).isEqualTo(80);
   }
 
@@ -47,7 +47,7 @@ class BreaklineChainsTest {
     List<Polyline> chains = BreaklineChains.of(grid, List.of(line(0, 50, 0, 40, 50, 0, 60, 40, 0)));
     assertThat(chains).hasSize(1);
     assertThat(chains.getFirst().planLength()).isEqualTo(40);
-    assertThat(chains.getFirst().point(4).height()).as("the surface's level").isEqualTo(40);
+    assertThat(chains.getFirst().point(4).level()).as("the surface's level").isEqualTo(40);
     assertThat(BreaklineChains.of(grid, List.of(line(3, 3, 0, 8, 6, 0)))).isEmpty();
   }
 }

@@ -119,7 +119,7 @@ final class ResultCodec {
         out.writeString(p.code());
         out.writeDouble(p.position().east());
         out.writeDouble(p.position().north());
-        out.writeDouble(p.position().height());
+        out.writeDouble(p.position().level());
       }
     }
 

@@ -52,7 +52,7 @@ final class PicturesBeside {
       for (Parcel.Piece p : parcel.pieces()) {
         Optional<Texture> texture = p.item().attributes().texture();
         if (texture.isPresent()) {
-          progress.step(0, "Writing the picture over " + p.item().name());
+          progress.advance(0, "Writing the picture over " + p.item().name());
           Pixels pixels = texture.get().pixels();
           String name = known.get(pixels);
           if (name == null) {

@@ -65,7 +65,7 @@ record PointListCarrier(PointListFormat format) implements Carrier {
             new Position(
                 p.position().east() * unit,
                 p.position().north() * unit,
-                p.position().height() * unit);
+                p.position().level() * unit);
         points.add(new NamedPoint(p.name(), told.toShared(local), p.code()));
       }
       Description paired = Description.NONE.withGlobalId(piece.description().globalId());

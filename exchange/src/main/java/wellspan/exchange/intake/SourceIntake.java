@@ -202,7 +202,7 @@ public final class SourceIntake {
     String key =
         ResultCache.key(
             "received", Origin.of(r).content(), r.fileName(), source.reading().toString());
-    progress.step(0, "Opening " + r.fileName());
+    progress.advance(0, "Opening " + r.fileName());
     Optional<Received> known = cache.find(key, Received.class);
     if (known.isPresent()) {
       return known.get();

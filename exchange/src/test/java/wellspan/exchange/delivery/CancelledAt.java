@@ -17,7 +17,7 @@ final class CancelledAt implements Progress {
   }
 
   @Override
-  public void step(double fraction, String sentence) {
+  public void advance(double fraction, String sentence) {
     report(fraction, sentence);
     checkCancelled();
   }

@@ -86,6 +86,6 @@ class PointListDeliveryTest {
                 "C,%.6f,%.6f,%.6f,x",
                 local.east(),
                 local.north(),
-                local.height()));
+                local.level()));
   }
 }

@@ -145,8 +145,8 @@ class AttributesTest {
                 </MultiGeometry></Placemark>
                 """));
     Shape.Lines lines = (Shape.Lines) r.items().getFirst().shape();
-    assertThat(lines.lines().getFirst().point(1).height()).isEqualTo(12);
-    assertThat(lines.lines().get(1).point(0).height()).isNaN();
+    assertThat(lines.lines().getFirst().point(1).level()).isEqualTo(12);
+    assertThat(lines.lines().get(1).point(0).level()).isNaN();
     assertThat(sets(r, 0).getFirst().values())
         .containsEntry("owner", new PropertyValue.Label("Town"))
         .containsEntry("lanes", new PropertyValue.Count(2))

@@ -28,7 +28,7 @@ class FeatureItemsTest {
     assertThat(items.items()).extracting(Item::layer).containsExactly("a", "b", "b");
     Shape.Points a = (Shape.Points) items.items().getFirst().shape();
     assertThat(a.points()).extracting(NamedPoint::name).containsExactly("P", "2", "3");
-    assertThat(a.points().get(1).position().height()).isNaN();
+    assertThat(a.points().get(1).position().level()).isNaN();
     assertThat(((Shape.Lines) items.items().get(1).shape()).lines()).hasSize(3);
     assertThat(items.layers()).extracting(l -> l.name()).containsExactly("empty", "a", "b");
     assertThat(items.counts()).containsEntry("point", 4).containsEntry("line", 3);

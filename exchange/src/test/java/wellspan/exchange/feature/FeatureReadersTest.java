@@ -91,7 +91,7 @@ class FeatureReadersTest {
     Position p = first(r, Shape.Points.class).points().getFirst().position();
     assertThat(p.east()).isCloseTo(7.4725219, within(1e-7));
     assertThat(p.north()).isCloseTo(58.9420267, within(1e-7));
-    assertThat(p.height()).isEqualTo(12.125);
+    assertThat(p.level()).isEqualTo(12.125);
     assertThat(read("lines-25832.geojson").crs()).isEqualTo("EPSG:25832");
   }
 
@@ -189,8 +189,8 @@ class FeatureReadersTest {
     Received r = Intake.read(f, Progress.NONE);
     Shape.Points g = first(r, Shape.Points.class);
     assertThat(r.items()).extracting(Item::name).contains("Pegs");
-    assertThat(g.points().get(0).position().height()).isEqualTo(12);
-    assertThat(g.points().get(1).position().height()).isNaN();
+    assertThat(g.points().get(0).position().level()).isEqualTo(12);
+    assertThat(g.points().get(1).position().level()).isNaN();
     assertThat(r.findings()).extracting(Finding::code).containsExactly("kml.clamped");
   }
 

@@ -78,7 +78,7 @@ record FromAbove(List<Item> items, Function<Item, String> id, Optional<Frame> fr
               k % 2 == 0 ? b.minE() : b.maxE(),
               k / 2 % 2 == 0 ? b.minN() : b.maxN(),
               k / 4 == 0 ? h : top);
-      out = out.union(Box.of(new double[] {p.east(), p.north(), p.height()}));
+      out = out.union(Box.of(new double[] {p.east(), p.north(), p.level()}));
     }
     return out;
   }

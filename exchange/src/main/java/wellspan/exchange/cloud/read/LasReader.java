@@ -65,7 +65,7 @@ public final class LasReader {
     try (CloseablePointIterable points = reader.getCloseablePoints()) {
       for (LASPoint p : points) {
         if (n % 65_536 == 0) {
-          progress.step((double) n / Math.max(1, head.points), "Reading " + file.getFileName());
+          progress.advance((double) n / Math.max(1, head.points), "Reading " + file.getFileName());
         }
         n++;
         if (p.isWithheld()) {

@@ -239,7 +239,7 @@ public final class DxfReader {
   private void entities(String end, Consumer<Drawn> into) throws IOException {
     while (!atEnd(end)) {
       if (++entities % REPORT_EVERY == 0) {
-        progress.step(groups.fraction(), "Reading " + file.getFileName());
+        progress.advance(groups.fraction(), "Reading " + file.getFileName());
       }
       if (groups.code() != 0) {
         throw groups.fault("group " + groups.code() + " stands where an entity must begin.");

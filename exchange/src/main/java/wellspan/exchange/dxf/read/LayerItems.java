@@ -222,7 +222,7 @@ final class LayerItems {
     List<NamedPoint> out = new ArrayList<>();
     for (LayerShapes.Label l : all) {
       Position p = position(l.at());
-      double height = levels ? Double.parseDouble(l.words().replace(',', '.')) : p.height();
+      double height = levels ? Double.parseDouble(l.words().replace(',', '.')) : p.level();
       out.add(new NamedPoint(l.words(), new Position(p.east(), p.north(), height), "text"));
     }
     if (levels) {

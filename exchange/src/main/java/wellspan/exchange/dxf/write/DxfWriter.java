@@ -94,7 +94,7 @@ public final class DxfWriter {
     dxf.put(0, "SECTION").put(2, "ENTITIES");
     int done = 0;
     for (Parcel.Piece p : parcel.pieces()) {
-      progress.step((double) done++ / parcel.pieces().size(), "Writing " + p.item().name());
+      progress.advance((double) done++ / parcel.pieces().size(), "Writing " + p.item().name());
       piece(layers.get(p.key()).name(), p.item(), progress);
     }
     dxf.put(0, "ENDSEC");
@@ -112,9 +112,9 @@ public final class DxfWriter {
       for (double e : new double[] {b.minE(), b.maxE()}) {
         for (double n : new double[] {b.minN(), b.maxN()}) {
           for (double h : new double[] {b.minH(), b.maxH()}) {
-            double level = Double.isFinite(h) ? h : frame.basePoint().height();
+            double level = Double.isFinite(h) ? h : frame.basePoint().level();
             Position q = local(new Position(e, n, level));
-            box = box.union(Box.of(new double[] {q.east(), q.north(), q.height()}));
+            box = box.union(Box.of(new double[] {q.east(), q.north(), q.level()}));
           }
         }
       }
@@ -200,7 +200,7 @@ public final class DxfWriter {
 
   private Position local(Position shared) {
     Position p = frame.toLocal(shared);
-    return new Position(p.east() / unit, p.north() / unit, p.height() / unit);
+    return new Position(p.east() / unit, p.north() / unit, p.level() / unit);
   }
 
   private void surface(String layer, Mesh mesh, Progress progress) throws IOException {
@@ -217,7 +217,7 @@ public final class DxfWriter {
       dxf.subclass("AcDbFace");
       for (int k = 0; k < 4; k++) {
         Position p = local(mesh.vertex(t[i + Math.min(k, 2)]));
-        dxf.point(10 + k, p.east(), p.north(), p.height());
+        dxf.point(10 + k, p.east(), p.north(), p.level());
       }
     }
   }
@@ -227,7 +227,7 @@ public final class DxfWriter {
     dxf.subclass("AcDbSubDMesh").put(71, 2).put(72, 0).put(91, 0).put(92, mesh.vertexCount());
     for (int v = 0; v < mesh.vertexCount(); v++) {
       Position p = local(mesh.vertex(v));
-      dxf.point(10, p.east(), p.north(), p.height());
+      dxf.point(10, p.east(), p.north(), p.level());
     }
     int[] t = mesh.triangles();
     dxf.put(93, t.length / 3 * 4);
@@ -245,25 +245,25 @@ public final class DxfWriter {
       Position p = onZero(line.point(i));
       entity("VERTEX", layer, own);
       dxf.subclass("AcDbVertex").subclass("AcDb3dPolylineVertex");
-      dxf.point(10, p.east(), p.north(), p.height()).put(70, 32);
+      dxf.point(10, p.east(), p.north(), p.level()).put(70, 32);
     }
     entity("SEQEND", layer, own);
   }
 
   private Position onZero(Position p) {
     return local(
-        Double.isFinite(p.height())
+        Double.isFinite(p.level())
             ? p
-            : new Position(p.east(), p.north(), frame.basePoint().height()));
+            : new Position(p.east(), p.north(), frame.basePoint().level()));
   }
 
   private void points(String layer, Shape.Points g) throws IOException {
     for (NamedPoint n : g.points()) {
       Position p = onZero(n.position());
       entity("POINT", layer);
-      dxf.subclass("AcDbPoint").point(10, p.east(), p.north(), p.height());
+      dxf.subclass("AcDbPoint").point(10, p.east(), p.north(), p.level());
       entity("TEXT", layer);
-      dxf.subclass("AcDbText").point(10, p.east(), p.north(), p.height());
+      dxf.subclass("AcDbText").point(10, p.east(), p.north(), p.level());
       dxf.put(40, TEXT_HEIGHT / unit).words(1, n.name()).subclass("AcDbText");
     }
   }

@@ -79,7 +79,7 @@ public final class GeoJsonReader {
         p.nextToken();
         if (name.equals("features") && p.currentToken() == JsonToken.START_ARRAY) {
           while (p.nextToken() == JsonToken.START_OBJECT) {
-            progress.step(
+            progress.advance(
                 Math.min(1, (double) p.currentLocation().getByteOffset() / size),
                 "Reading " + file.getFileName());
             feature(json.readTree(p));

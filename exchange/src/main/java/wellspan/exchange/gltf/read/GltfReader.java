@@ -105,7 +105,7 @@ public final class GltfReader {
   }
 
   private Received read(Progress progress) throws IOException {
-    progress.step(0, "Reading " + file.getFileName());
+    progress.advance(0, "Reading " + file.getFileName());
     byte[] binary = null;
     byte[] text;
     try (FileBytes bytes = new FileBytes(file)) {
@@ -205,7 +205,7 @@ public final class GltfReader {
     Matrix here = above.times(Matrix.of(n));
     if (n.has("mesh")) {
       mesh(n, n.path("mesh").asInt(), here);
-      progress.step(0.5, "Reading " + file.getFileName());
+      progress.advance(0.5, "Reading " + file.getFileName());
     }
     for (JsonNode c : n.path("children")) {
       node(c.asInt(-1), here, depth + 1, progress);

@@ -144,7 +144,7 @@ public final class GeoPackageReader {
       long n = 0;
       while (r.next()) {
         if (n++ % 1024 == 0) {
-          progress.step(0.5, "Reading " + t.name);
+          progress.advance(0.5, "Reading " + t.name);
         }
         byte[] blob = r.getBytes(geometry);
         if (blob == null) {

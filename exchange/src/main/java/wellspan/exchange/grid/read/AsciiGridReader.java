@@ -187,7 +187,7 @@ public final class AsciiGridReader {
                 + n
                 + " are there. The grid was cut off; ask for it again.");
       }
-      progress.step((double) n / out.length, "Reading " + file.getFileName());
+      progress.advance((double) n / out.length, "Reading " + file.getFileName());
       n = row(out, n, noLevel);
       if (n < out.length) {
         next();

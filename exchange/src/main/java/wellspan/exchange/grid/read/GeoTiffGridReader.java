@@ -71,7 +71,7 @@ public final class GeoTiffGridReader {
     packing(file, tags);
     // packed levels may shrink a thousandfold, hardly more
     GridSize.check(file, columns, rows, 1024 * Files.size(file));
-    progress.step(0, "Reading " + file.getFileName());
+    progress.advance(0, "Reading " + file.getFileName());
     double[] levels = levels(file, tags, (int) columns, (int) rows, six[3] > 0, progress);
     double north = six[3] > 0 ? six[5] + (rows - 1) * six[3] : six[5];
     ElevationGrid grid =
@@ -117,7 +117,7 @@ public final class GeoTiffGridReader {
     }
     double[] out = new double[columns * rows];
     for (int r = 0; r < rows; r++) {
-      progress.step(0.5 + 0.5 * r / rows, "Reading " + file.getFileName());
+      progress.advance(0.5 + 0.5 * r / rows, "Reading " + file.getFileName());
       int row = fromSouth ? rows - 1 - r : r;
       for (int c = 0; c < columns; c++) {
         double v = pixels.getPixelSample(0, c, r).doubleValue();

@@ -277,7 +277,7 @@ record Georeference(
         "zero at E %.3f N %.3f H %.3f%s",
         p.east(),
         p.north(),
-        p.height(),
+        p.level(),
         f.crs().isEmpty() ? "" : " in " + f.crs());
   }
 

@@ -26,7 +26,7 @@ import wellspan.core.receive.Received;
 import wellspan.core.shape.FaceFinishes;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
-import wellspan.core.terrain.Sheet;
+import wellspan.core.terrain.GroundLike;
 import wellspan.exchange.file.UniqueNames;
 
 /** Reads IFC2X3, IFC4 and IFC4X3_ADD2 models: meshes, alignments, property sets, georeference. */
@@ -98,7 +98,7 @@ public final class IfcReader {
         new AlignmentReader(model, units, geo, properties, soundness, findings);
     int done = 0;
     for (Instance p : products) {
-      progress.step((double) done++ / products.size(), "Reading " + p.entity().name());
+      progress.advance((double) done++ / products.size(), "Reading " + p.entity().name());
       if (p.isA("IFCALIGNMENT")) {
         identities.take(p);
         String name = names.of("alignment", nameOf(p));
@@ -318,7 +318,7 @@ public final class IfcReader {
             || picture.isPresent()
             || p.literal("PredefinedType").equals("TERRAIN")
             || p.isA("IFCSITE")
-            || UNSPECIFIC.contains(p.entity().name()) && Sheet.is(mesh);
+            || UNSPECIFIC.contains(p.entity().name()) && GroundLike.is(mesh);
     if (shape.closed().orElse(false) && !MeshWeld.isWatertight(mesh)) {
       findings.add(
           Finding.warning(

@@ -62,7 +62,7 @@ public final class ModelReader {
     String project = "";
     int done = 0;
     for (Instance i : all) {
-      progress.step((double) done++ / all.size(), "Reading " + i.entity().name());
+      progress.advance((double) done++ / all.size(), "Reading " + i.entity().name());
       Optional<String> fault = soundness.ofItself(i);
       if (fault.isPresent()) {
         findings.add(

@@ -45,7 +45,7 @@ final class StepFile {
               + length / 1_000_000
               + " MB; STEP files up to 2 000 MB can be read. Ask for it in parts.");
     }
-    progress.step(0, "Reading " + file.getFileName());
+    progress.advance(0, "Reading " + file.getFileName());
     StepFile f = new StepFile(file, PackedStep.bytes(file, Integer.MAX_VALUE));
     try {
       f.scan(progress);
@@ -88,7 +88,7 @@ final class StepFile {
       }
       if (bytes[at] == '#') {
         if ((size & 0xFFFF) == 0) {
-          progress.step(0.5 * at / bytes.length, "Reading " + file.getFileName());
+          progress.advance(0.5 * at / bytes.length, "Reading " + file.getFileName());
         }
         at = record(at);
         continue;

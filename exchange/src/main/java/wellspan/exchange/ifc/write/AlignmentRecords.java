@@ -236,8 +236,8 @@ final class AlignmentRecords {
       points.add(
           step.add(
               "IfcCartesianPoint",
-              Double.isFinite(p.height())
-                  ? reals(p.east() / unit, p.north() / unit, p.height() / unit)
+              Double.isFinite(p.level())
+                  ? reals(p.east() / unit, p.north() / unit, p.level() / unit)
                   : reals(p.east() / unit, p.north() / unit)));
     }
     int line = step.add("IfcPolyline", refs(points));

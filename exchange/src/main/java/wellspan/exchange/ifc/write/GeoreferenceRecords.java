@@ -80,7 +80,7 @@ final class GeoreferenceRecords {
   }
 
   StepValue elevation() {
-    return frame.crs().isEmpty() ? UNSET : real(frame.basePoint().height() / unit);
+    return frame.crs().isEmpty() ? UNSET : real(frame.basePoint().level() / unit);
   }
 
   /** Degrees, minutes, seconds and millionths of a second, all of one sign. */
@@ -127,7 +127,7 @@ final class GeoreferenceRecords {
       ref(target),
       real(b.east() / mapUnit),
       real(b.north() / mapUnit),
-      real(b.height() / mapUnit),
+      real(b.level() / mapUnit),
       real(Math.cos(angle)),
       real(Math.sin(angle)),
       real(scaled ? unit / mapUnit : scale())
@@ -168,7 +168,7 @@ final class GeoreferenceRecords {
     Map<String, PropertyValue> conversion = new LinkedHashMap<>();
     conversion.put("Eastings", new PropertyValue.Real(b.east() / mapUnit));
     conversion.put("Northings", new PropertyValue.Real(b.north() / mapUnit));
-    conversion.put("OrthogonalHeight", new PropertyValue.Real(b.height() / mapUnit));
+    conversion.put("OrthogonalHeight", new PropertyValue.Real(b.level() / mapUnit));
     conversion.put("XAxisAbscissa", new PropertyValue.Real(Math.cos(angle)));
     conversion.put("XAxisOrdinate", new PropertyValue.Real(Math.sin(angle)));
     conversion.put("Scale", new PropertyValue.Real(scale()));

@@ -130,7 +130,7 @@ public final class IfcWriter {
     NetworkRecords networks = new NetworkRecords(step, parcel, project, local);
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
-      progress.step((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
+      progress.advance((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
       representations.on(piece.item().layer());
       int object = piece(piece, project, properties);
       piece

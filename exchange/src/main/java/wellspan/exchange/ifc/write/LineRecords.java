@@ -26,7 +26,7 @@ final class LineRecords {
   int polyline(Polyline line) throws IOException {
     boolean spatial = true;
     for (int i = 0; i < line.pointCount(); i++) {
-      spatial &= Double.isFinite(line.point(i).height());
+      spatial &= Double.isFinite(line.point(i).level());
     }
     List<Integer> points = new ArrayList<>();
     for (int i = 0; i < line.pointCount(); i++) {

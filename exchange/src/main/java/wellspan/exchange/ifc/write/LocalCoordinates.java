@@ -23,7 +23,7 @@ final class LocalCoordinates {
     similarity = parcel.frame().local();
     unit = parcel.unit().metres();
     decimals = parcel.format().decimals(parcel.unit());
-    zero = parcel.frame().basePoint().height();
+    zero = parcel.frame().basePoint().level();
     upwards = parcel.schema() == IfcSchema.IFC4X3 ? 1 : parcel.frame().scale();
   }
 
@@ -39,8 +39,8 @@ final class LocalCoordinates {
   /** x, y and z; z is left out where the height is not known. */
   double[] of(Position shared) {
     Position p = similarity.apply(shared);
-    return Double.isFinite(shared.height())
-        ? new double[] {p.east() / unit, p.north() / unit, level(shared.height())}
+    return Double.isFinite(shared.level())
+        ? new double[] {p.east() / unit, p.north() / unit, level(shared.level())}
         : new double[] {p.east() / unit, p.north() / unit};
   }
 

@@ -65,7 +65,7 @@ interface RowText {
           next = to;
           continue;
         }
-        progress.step((double) next / rows, sentence);
+        progress.advance((double) next / rows, sentence);
         Block done = await(running.remove());
         out.write(done.text(), 0, done.length());
         free.push(done.text());

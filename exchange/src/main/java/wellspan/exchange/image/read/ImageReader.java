@@ -96,10 +96,10 @@ public final class ImageReader {
   private record Taken(Pixels pixels, String format, int fullWidth, int fullHeight) {}
 
   private Received read(Optional<TiffTags> tags, Progress progress) throws IOException {
-    progress.step(0.1, "Reading " + file.getFileName());
+    progress.advance(0.1, "Reading " + file.getFileName());
     String name = FileStem.of(String.valueOf(file.getFileName()));
     Optional<Taken> taken = taken(tags.isPresent());
-    progress.step(0.9, "Placing " + file.getFileName());
+    progress.advance(0.9, "Placing " + file.getFileName());
     Place place = place(tags);
     if (place.six.length == 0) {
       findings.add(

@@ -162,7 +162,7 @@ public final class KmlReader {
       int events = 0;
       while (xml.hasNext()) {
         if (events++ % 4096 == 0) {
-          progress.step(0.5, "Reading " + file.getFileName());
+          progress.advance(0.5, "Reading " + file.getFileName());
         }
         switch (xml.next()) {
           case XMLStreamConstants.START_ELEMENT -> start(xml.getLocalName(), xml);

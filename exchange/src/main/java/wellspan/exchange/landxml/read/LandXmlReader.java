@@ -271,11 +271,11 @@ public final class LandXmlReader {
       made.strings(s.name() + CONTOURS, s.data().contours(), List.of());
       made.sourcePoints(s);
     }
-    AlignmentMaker maker = new AlignmentMaker(metres, up, named, findings);
+    AlignmentAssembly assembly = new AlignmentAssembly(metres, up, named, findings);
     RoadItems roads = new RoadItems(metres, up, radians, names, findings);
     for (AlignmentSection.Raw a : alignments) {
       String name = names.of("alignment", a.name());
-      Optional<Alignment> line = maker.make(a);
+      Optional<Alignment> line = assembly.assemble(a);
       if (line.isPresent()) {
         List<PropertySet> sets = new ArrayList<>(a.sets());
         a.crossfalls().forEach(c -> sets.add(c.set(metres)));

@@ -61,7 +61,7 @@ final class XmlCursor implements AutoCloseable {
   private int next() throws IOException {
     try {
       if ((++events & (REPORT_EVERY - 1)) == 0) {
-        progress.step(
+        progress.advance(
             Math.min(1, xml.getLocation().getCharacterOffset() / (double) size),
             "Reading " + file.getFileName());
       }

@@ -156,7 +156,7 @@ public final class LandXmlWriter {
       xml.line(2, element).attribute("name", parcel.project()).newLine();
     }
     for (Parcel.Piece p : these) {
-      progress.step(0, "Writing " + p.item().name());
+      progress.advance(0, "Writing " + p.item().name());
       String name = names.get(p.key());
       switch (p.item().shape()) {
         case Shape.Axis a -> alignment(name, a.alignment(), p);
@@ -228,7 +228,7 @@ public final class LandXmlWriter {
     xml.line(2, "Surfaces").attribute("name", parcel.project()).newLine();
     int done = 0;
     for (Parcel.Piece p : these) {
-      progress.step((double) done++ / pieces.size(), "Writing " + p.item().name());
+      progress.advance((double) done++ / pieces.size(), "Writing " + p.item().name());
       List<Polyline> breaklines =
           parcel.pieces().stream()
               .filter(b -> b.within().equals(p.key()) && b.item().shape() instanceof Shape.Lines)

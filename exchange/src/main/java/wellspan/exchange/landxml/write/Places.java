@@ -35,7 +35,7 @@ final class Places {
   void list(Polyline line) throws IOException {
     boolean levels = true;
     for (int i = 0; i < line.pointCount(); i++) {
-      levels &= Double.isFinite(line.point(i).height());
+      levels &= Double.isFinite(line.point(i).level());
     }
     xml.open(levels ? "PntList3D" : "PntList2D");
     for (int i = 0; i < line.pointCount(); i++) {
@@ -52,8 +52,8 @@ final class Places {
     Position p = frame.toLocal(shared);
     DecimalText.append(text, p.north() / unit, decimals).append(' ');
     DecimalText.append(text, p.east() / unit, decimals);
-    if (Double.isFinite(shared.height())) {
-      DecimalText.append(text.append(' '), p.height() / unit, decimals);
+    if (Double.isFinite(shared.level())) {
+      DecimalText.append(text.append(' '), p.level() / unit, decimals);
     }
   }
 

@@ -91,7 +91,7 @@ public final class ObjReader {
         number++;
         done += line.length() + 1;
         if (number % 8192 == 0) {
-          progress.step(Math.min(1, done / size), "Reading " + file.getFileName());
+          progress.advance(Math.min(1, done / size), "Reading " + file.getFileName());
         }
         if (line.endsWith("\\")) {
           joined.append(line, 0, line.length() - 1).append(' ');

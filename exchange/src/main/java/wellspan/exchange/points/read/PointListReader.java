@@ -70,7 +70,7 @@ public final class PointListReader {
           continue;
         }
         if (points.size() % REPORT == 0) {
-          progress.step(
+          progress.advance(
               done(points.size()), "Reading " + file.getFileName() + ", " + points.size());
         }
         take(row.get(), rows.line());
@@ -94,7 +94,7 @@ public final class PointListReader {
     String name = columns.value(ColumnRole.NAME, row).orElse("");
     String code = columns.value(ColumnRole.CODE, row).orElse("");
     Position p = position(row, line);
-    points.add(name, p.east(), p.north(), p.height(), code);
+    points.add(name, p.east(), p.north(), p.level(), code);
   }
 
   private boolean isHeader(List<String> row, long line) throws ReadException {

@@ -34,7 +34,7 @@ public final class PointListWriter {
                 p.name(),
                 figure(q.east() / unit, decimals),
                 figure(q.north() / unit, decimals),
-                Double.isFinite(q.height()) ? figure(q.height() / unit, decimals) : "",
+                Double.isFinite(q.level()) ? figure(q.level() / unit, decimals) : "",
                 p.code());
           }
         }

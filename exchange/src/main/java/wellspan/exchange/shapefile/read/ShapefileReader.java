@@ -76,7 +76,7 @@ public final class ShapefileReader {
     int record = 0;
     for (long at = HEADER; at + 8 <= declared; ) {
       if (record % 512 == 0) {
-        progress.step((double) at / declared, "Reading " + file.getFileName());
+        progress.advance((double) at / declared, "Reading " + file.getFileName());
       }
       long length = 2L * bytes.at(at + 4, 4, ByteOrder.BIG_ENDIAN).getInt();
       ByteBuffer b = bytes.at(at + 8, length, ByteOrder.LITTLE_ENDIAN);

@@ -98,7 +98,7 @@ public final class ShapefileWriter {
       Position p = frame.toLocal(l.point(i));
       out[3 * i] = p.east() / unit;
       out[3 * i + 1] = p.north() / unit;
-      out[3 * i + 2] = p.height() / unit;
+      out[3 * i + 2] = p.level() / unit;
     }
     return out;
   }

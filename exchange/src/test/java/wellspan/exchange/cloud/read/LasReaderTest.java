@@ -76,7 +76,7 @@ class LasReaderTest {
     assertThat(ground.points()).hasSize(3);
     assertThat(ground.points().get(1).position().east()).isCloseTo(412_003, within(1e-9));
     assertThat(ground.points().get(1).position().north()).isCloseTo(6_534_006, within(1e-9));
-    assertThat(ground.points().get(1).position().height()).isCloseTo(3, within(1e-9));
+    assertThat(ground.points().get(1).position().level()).isCloseTo(3, within(1e-9));
   }
 
   /** The same cloud compressed: LAS 1.2, the points in chunks. */
@@ -215,7 +215,7 @@ class LasReaderTest {
     assertThat(read).isEqualTo(points);
     int at = b.getInt(96);
     if (b.get(at + 16) == 2) {
-      assertThat(first.points().getFirst().position().height())
+      assertThat(first.points().getFirst().position().level())
           .isCloseTo(b.getInt(at + 8) / 100.0, within(1e-9));
     }
     byte[] packed = layered(las, format, perChunk);
@@ -275,7 +275,7 @@ class LasReaderTest {
     // 1 m east, 2 m north and 1 m up from point to point: five points to a square of 10 m
     Shape.Points ground = (Shape.Points) r.items().getFirst().shape();
     assertThat(ground.points())
-        .extracting(p -> p.position().height())
+        .extracting(p -> p.position().level())
         .containsExactly(0.0, 6.0, 12.0, 15.0, 21.0, 27.0);
   }
 

@@ -58,7 +58,7 @@ class DxfReaderTest extends DrawingTexts {
     assertThat(line(r, "A").point(1))
         .satisfies(
             p -> assertThat(p.east()).isCloseTo(2000 * metres, within(1e-9)),
-            p -> assertThat(p.height()).isCloseTo(500 * metres, within(1e-9)));
+            p -> assertThat(p.level()).isCloseTo(500 * metres, within(1e-9)));
   }
 
   @Test
@@ -131,7 +131,7 @@ class DxfReaderTest extends DrawingTexts {
                 .mapToDouble(
                     i ->
                         Math.hypot(s.point(i).east() - 4, s.point(i).north() - 6)
-                            + Math.abs(s.point(i).height() - 2))
+                            + Math.abs(s.point(i).level() - 2))
                 .min()
                 .orElseThrow())
         .isCloseTo(0, within(1e-12));
@@ -205,7 +205,7 @@ class DxfReaderTest extends DrawingTexts {
                 .add(0, "TEXT", 8, "MID", 10, 1, 20, 2, 11, 4, 21, 5, 72, 1, 40, 1, 1, "here")
                 .end());
     assertThat(item(r, Shape.Points.class, "SPOT texts").points())
-        .extracting(p -> p.position().height())
+        .extracting(p -> p.position().level())
         .containsExactly(12.35, -0.4);
     assertThat(r.findings()).extracting(Finding::code).containsExactly("drawing.levels");
     assertThat(mark(r, "WORDS texts").name()).isEqualTo("° ä 7");

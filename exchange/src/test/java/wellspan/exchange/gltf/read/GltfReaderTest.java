@@ -71,7 +71,7 @@ class GltfReaderTest {
     assertThat(m.planArea(0)).isPositive();
     assertThat(m.vertex(2).east()).isCloseTo(120, within(1e-9));
     assertThat(m.vertex(2).north()).isCloseTo(210, within(1e-9));
-    assertThat(m.vertex(2).height()).isCloseTo(7, within(1e-9));
+    assertThat(m.vertex(2).level()).isCloseTo(7, within(1e-9));
   }
 
   @Test

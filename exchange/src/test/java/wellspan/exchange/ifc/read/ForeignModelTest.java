@@ -112,7 +112,7 @@ class ForeignModelTest {
     assertThat(s.mesh().vertex(0).east())
         .isCloseTo(1 - 2, within(1e-12)); // the second shift is turned by a quarter
     assertThat(s.mesh().vertex(0).north()).isCloseTo(2 + 1, within(1e-12));
-    assertThat(s.mesh().vertex(0).height()).isCloseTo(6, within(1e-12));
+    assertThat(s.mesh().vertex(0).level()).isCloseTo(6, within(1e-12));
     assertThat(s.mesh().vertex(1).east())
         .isCloseTo(-1 - 10, within(1e-12)); // two quarters: x runs backwards
   }

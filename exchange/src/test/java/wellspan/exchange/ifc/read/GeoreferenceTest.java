@@ -76,7 +76,7 @@ class GeoreferenceTest {
             "#11=IFCPROJECTEDCRS('EPSG:25832',$,$,$,$,$,$);");
     assertThat(point(r).east()).isCloseTo(412_000 + 9.996, within(1e-9));
     assertThat(point(r).north()).isCloseTo(6_534_500 + 19.992, within(1e-9));
-    assertThat(point(r).height()).isEqualTo(8);
+    assertThat(point(r).level()).isEqualTo(8);
     assertThat(r.frame().orElseThrow().scale()).isCloseTo(1 / 0.9996, within(1e-12));
   }
 
@@ -120,7 +120,7 @@ class GeoreferenceTest {
             "#55=IFCRELDEFINESBYPROPERTIES('0000000000000000000007',$,$,$,(#20),#50);");
     assertThat(point(r).east()).isCloseTo(412_000 + 3.048, within(1e-9));
     assertThat(point(r).north()).isCloseTo(6_534_500 + 6.096, within(1e-5));
-    assertThat(point(r).height()).isCloseTo(5 + 0.9144, within(1e-9));
+    assertThat(point(r).level()).isCloseTo(5 + 0.9144, within(1e-9));
     assertThat(r.crs()).isEqualTo("EPSG:25832");
     assertThat(r.places().getFirst().level()).isEqualTo(50);
     assertThat(r.places().getFirst().where()).isEqualTo("ePSet_MapConversion");
@@ -247,7 +247,7 @@ class GeoreferenceTest {
         .extracting(i -> i.kind().title())
         .containsExactly("string", "string", "points");
     Shape.Lines flat = (Shape.Lines) items.getFirst().shape();
-    assertThat(flat.lines().getFirst().point(1).height()).as("a flat line has no level").isNaN();
+    assertThat(flat.lines().getFirst().point(1).level()).as("a flat line has no level").isNaN();
     assertThat(((Shape.Lines) items.get(1).shape()).pointCount()).isEqualTo(3);
     Shape.Points g = (Shape.Points) items.get(2).shape();
     assertThat(g.points().getFirst())

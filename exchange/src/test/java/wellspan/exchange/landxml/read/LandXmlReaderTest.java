@@ -184,7 +184,7 @@ class LandXmlReaderTest extends DesignTexts {
             read(
                 METRE
                     + PYRAMID.replace(">5 5 8<", ">5" + spaces + "<![CDATA[5]]>" + spaces + "8<")));
-    assertThat(s.mesh().vertex(4).height()).isEqualTo(8);
+    assertThat(s.mesh().vertex(4).level()).isEqualTo(8);
   }
 
   @Test

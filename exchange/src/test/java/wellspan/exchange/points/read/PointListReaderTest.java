@@ -41,7 +41,7 @@ class PointListReaderTest {
                 .getFirst()
                 .shape();
     assertThat(g.points().get(0).position().east()).isEqualTo(412_000.25);
-    assertThat(g.points().get(0).position().height()).isNaN();
+    assertThat(g.points().get(0).position().level()).isNaN();
     assertThat(g.points().get(1).position()).isEqualTo(new Position(1, 2, 3.5));
   }
 
@@ -134,7 +134,7 @@ class PointListReaderTest {
     Shape.Points g =
         (Shape.Points) PointListReader.read(f, Progress.NONE).items().getFirst().shape();
     assertThat(g.points().getFirst().name()).isEqualTo("M\u00FCller");
-    assertThat(g.points().getFirst().position().height()).isEqualTo(1);
+    assertThat(g.points().getFirst().position().level()).isEqualTo(1);
   }
 
   @Test

@@ -14,7 +14,7 @@ import wellspan.core.align.Pvi;
 import wellspan.core.finding.Finding;
 
 /** Makes alignments, with profile and chainages, out of what was read. */
-final class AlignmentMaker {
+final class AlignmentAssembly {
   /** A gap of this much is no rounding any more: something is missing, metres. */
   private static final double JUMP = 0.1;
 
@@ -27,7 +27,7 @@ final class AlignmentMaker {
    * @param unit metres in the file's unit
    * @param levels metres in the file's unit of levels
    */
-  AlignmentMaker(double unit, double levels, NamedPoints points, List<Finding> findings) {
+  AlignmentAssembly(double unit, double levels, NamedPoints points, List<Finding> findings) {
     this.unit = unit;
     this.levels = levels;
     this.findings = findings;
@@ -35,7 +35,7 @@ final class AlignmentMaker {
   }
 
   /** The alignment, or nothing and an error finding. */
-  Optional<Alignment> make(AlignmentSection.Raw raw) {
+  Optional<Alignment> assemble(AlignmentSection.Raw raw) {
     try {
       List<PlanElement> elements = new ArrayList<>();
       for (AlignmentSection.RawElement e : raw.elements()) {

@@ -6,13 +6,13 @@ import wellspan.core.geom.Mesh;
  * Tells meshes that can be ground from bodies: a plumb line always meets ground from the same side,
  * and a closed body from both.
  */
-public final class Sheet {
+public final class GroundLike {
   /** Share of a sheet's area that may stand upright, as at kerbs and walls. */
   private static final double UPRIGHT = 0.05;
 
   private static final double FLAT = 1e-9;
 
-  private Sheet() {}
+  private GroundLike() {}
 
   public static boolean is(Mesh mesh) {
     double upright = 0;

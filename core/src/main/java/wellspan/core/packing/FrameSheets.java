@@ -3,12 +3,12 @@ package wellspan.core.packing;
 import wellspan.core.build.Build;
 import wellspan.core.frame.FrameSheet;
 
-/** Sheets that are handed to others. */
-public final class Sheets {
-  private Sheets() {}
+/** FrameSheets that are handed to others. */
+public final class FrameSheets {
+  private FrameSheets() {}
 
   /** The frame of a job with its control points. */
-  public static FrameSheet frame(Build build) {
+  public static FrameSheet of(Build build) {
     return FrameSheet.of(
         build.job().name(),
         build.job().frame(),
