@@ -4,12 +4,16 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Slider;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.VBox;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
 
 /** A road received in cross sections, cut under the plan and delivered. */
 class CrossSectionWindowTest extends WindowTest {
@@ -39,6 +43,32 @@ class CrossSectionWindowTest extends WindowTest {
     }
     s.append("</CrossSects></Alignment></Alignments></LandXML>");
     return Files.writeString(dir.resolve("road.xml"), s);
+  }
+
+  @Test
+  void theDocketSaysWhatACourseFollowsAndLeadsThere() throws Exception {
+    receive(road());
+    ItemId course = id("course");
+    interact(() -> session.selection().choose(List.of(course)));
+    Hyperlink link =
+        (Hyperlink) lookup("#docket-relations").queryAs(VBox.class).getChildren().getFirst();
+    assertThat(link.getText()).isEqualTo("follows Mill Lane");
+    interact(link::fire);
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(session.selectedProperty().get()).contains(id("alignment"));
+    Hyperlink back =
+        (Hyperlink) lookup("#docket-relations").queryAs(VBox.class).getChildren().getFirst();
+    assertThat(back.getText()).isEqualTo("followed by Wearing and 1 more");
+    interact(back::fire);
+    assertThat(session.selection().ids()).hasSize(2);
+  }
+
+  private ItemId id(String kind) {
+    return session.build().items().values().stream()
+        .filter(i -> i.item().kind().title().equals(kind))
+        .findFirst()
+        .orElseThrow()
+        .id();
   }
 
   @Test

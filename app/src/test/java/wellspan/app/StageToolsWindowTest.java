@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import java.util.Optional;
+import javafx.geometry.Point2D;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
@@ -15,6 +16,7 @@ import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
 import wellspan.app.stage.StageView;
 import wellspan.core.colouring.ColourBy;
+import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;
 
 /** Measuring, colours by what items say, and cutting open, as a user does it. */
@@ -96,5 +98,38 @@ class StageToolsWindowTest extends WindowTest {
     assertThat(lookup("#space-cut-along").query().isVisible()).isTrue();
     interact(() -> along.setValue(100));
     assertThat(text("#space-cut-chainage")).isEqualTo("0+100.000");
+  }
+
+  /** A drawing of its own zero does not leave an empty picture: it is named, and one click away. */
+  @Test
+  void whatLiesFarFromTheRestIsNamedAndLedTo() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    assertThat(lookup("#far-hint").query().isVisible()).isFalse();
+    receive(DEMO.resolve("survey/control.csv"));
+    receive(DEMO.resolve("yard/yard-layout.dxf"));
+    assertThat(lookup("#far-hint").query().isVisible()).isTrue();
+    assertThat(card("#far-hint")).contains("yard-layout").contains("from the rest");
+    interact(() -> shell.stage().fit());
+    Position road =
+        session.build().items().values().stream()
+            .filter(i -> i.source().equals("quay-road"))
+            .findFirst()
+            .orElseThrow()
+            .item()
+            .bounds()
+            .centre();
+    assertThat(isSeen(road)).isTrue();
+    fire("#far-go-yard-layout");
+    assertThat(isSeen(road)).isFalse();
+    fire("#far-back");
+    assertThat(isSeen(road)).isTrue();
+    fire("#far-place-yard-layout");
+    assertThat(session.stopProperty().get()).isEqualTo(Stop.PLACE);
+    assertThat(session.place().sources().openProperty().get()).isEqualTo("yard-layout");
+  }
+
+  private boolean isSeen(Position p) {
+    Point2D at = shell.stage().plan().onScreen(p);
+    return shell.stage().plan().getBoundsInLocal().contains(at);
   }
 }

@@ -71,7 +71,12 @@ public final class Main implements Runnable {
             err.println(sentence(e));
             return UNUSABLE;
           }
-          throw e;
+          System.getLogger("wellspan").log(System.Logger.Level.DEBUG, "command failed", e);
+          err.println(
+              "This did not work, and the fault is Wellspan's ("
+                  + e
+                  + "). Nothing was changed. Tell us the command and, if you may, the file.");
+          return UNUSABLE;
         });
     int code;
     try {

@@ -118,7 +118,7 @@ public final class PlanView extends Pane {
     redrawSoon();
   }
 
-  /** Shows everything. */
+  /** Shows everything that lies together. */
   public void fit() {
     fitted = true;
     show(PlanWindow.fit(visibleBounds(), getWidth(), getHeight()));

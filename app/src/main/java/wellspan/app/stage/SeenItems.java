@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.function.Consumer;
 import wellspan.core.build.Build;
 import wellspan.core.geom.Box;
+import wellspan.core.geom.Gathering;
 
 /**
  * The visible items of a build with their extents, so that what lies elsewhere is passed over at no
@@ -49,8 +50,9 @@ final class SeenItems {
     return faces > CROWD;
   }
 
+  /** Extent of what lies together; what is far from the rest would leave a blank picture. */
   Box bounds() {
-    return boxes.stream().reduce(Box.EMPTY, Box::union);
+    return Gathering.of(boxes, Gathering.FAR);
   }
 
   /**

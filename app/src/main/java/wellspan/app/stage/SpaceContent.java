@@ -45,9 +45,6 @@ final class SpaceContent {
   /** More points than that are a survey, which must not hide what was made of it. */
   private static final int MANY_POINTS = 500;
 
-  /** What lies farther from the rest is not in the picture, metres. */
-  private static final double REACH = 100_000;
-
   private final Session session;
   private final Group content;
   private final SpaceLabels labels;
@@ -282,7 +279,7 @@ final class SpaceContent {
 
   /** Extent of what lies together; a source that is not in its place yet would leave a blank. */
   private static Box work(List<Build.BuiltItem> items) {
-    return Gathering.of(items.stream().map(i -> i.item().bounds()).toList(), REACH);
+    return Gathering.of(items.stream().map(i -> i.item().bounds()).toList(), Gathering.FAR);
   }
 
   /** Chainages along alignments, names of points. */

@@ -104,7 +104,16 @@ public final class StageView extends StackPane {
     StackPane.setAlignment(cut.along(), Pos.TOP_LEFT);
     StackPane.setMargin(cut.along(), new Insets(52, 0, 0, 16));
     getChildren()
-        .addAll(halves, cutMark, space, section, bar, cut.along(), corner, new PickPrompt(session));
+        .addAll(
+            halves,
+            cutMark,
+            space,
+            section,
+            bar,
+            cut.along(),
+            corner,
+            new PickPrompt(session),
+            new FarHint(session));
     show(Picture.PLAN);
   }
 

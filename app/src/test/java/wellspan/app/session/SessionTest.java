@@ -13,6 +13,8 @@ import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
+import wellspan.core.replay.RecordedStep;
+import wellspan.core.step.Raise;
 import wellspan.exchange.delivery.DeliveryRun;
 
 class SessionTest extends SessionFixture {
@@ -151,5 +153,37 @@ class SessionTest extends SessionFixture {
         .isEqualTo("Cancelled. Nothing was changed.");
     assertThat(session.job().sources()).isEmpty();
     assertThat(session.selectedProperty().get()).isEqualTo(Optional.empty());
+  }
+
+  /** While an edit is carried out, what it changes is shown as not being as the job has it. */
+  @Test
+  void whatIsBeingMadeAnewIsStaleUntilItIsThere() throws Exception {
+    receive(ROAD);
+    ItemId ground =
+        session.build().items().values().stream()
+            .filter(i -> i.item().ground().isPresent())
+            .findFirst()
+            .orElseThrow()
+            .id();
+    assertThat(session.staleProperty().get()).isEmpty();
+    session.edit("Raise", j -> j.withSteps(ground, List.of(RecordedStep.of(new Raise(1)))));
+    assertThat(session.staleProperty().get()).containsExactly(ground);
+    settle();
+    assertThat(session.staleProperty().get()).isEmpty();
+    assertThat(session.build().results().shaped()).containsKey(ground);
+  }
+
+  /** A job that is opened has no findings until all of it is there. */
+  @Test
+  void aJobThatIsOpenedSaysNothingFalse() throws Exception {
+    receive(ROAD);
+    session.save();
+    Session again = open();
+    again.load();
+    session = again;
+    assertThat(again.findingsProperty().get()).isEmpty();
+    settle();
+    assertThat(again.build().items()).hasSize(16);
+    assertThat(again.findingsProperty().get()).isNotEmpty();
   }
 }

@@ -46,7 +46,9 @@ import wellspan.core.shape.NamedPoint;
 
 /**
  * A job with everything that its sources hold, in shared coordinates: what the window shows and
- * deliveries are made of.
+ * deliveries are made of. Immutable: any thread may read it, and what is asked for later (findings,
+ * rules, bounds, relations) is worked out once, by whoever asks first. Sources, items and results
+ * that did not change are the same objects as in the build before, so a build costs what changed.
  *
  * @param raw what the current revision of each source holds as received, by the source's name
  * @param received the same in shared coordinates

@@ -10,7 +10,8 @@ import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 
 /**
- * Everything that one delivery sends, ready for a writer: nothing in it is decided any more.
+ * Everything that one delivery sends, ready for a writer: nothing in it is decided any more. Holds
+ * the very items of the build, so it costs no memory of its own; any thread may read it.
  *
  * @param project name of the project in the model
  * @param format of the written file

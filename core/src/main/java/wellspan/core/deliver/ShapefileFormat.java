@@ -72,7 +72,9 @@ public record ShapefileFormat() implements DeliveryFormat {
   /** The system stands beside it, and coordinates are shared ones. */
   @Override
   public boolean saysPlace(Frame frame) {
-    return frame.isShared() && frame.wellKnownText().isPresent();
+    return frame.isShared()
+        && frame.wellKnownText().isPresent()
+        && frame.verticalDatum().isEmpty(); // its .prj knows plan systems only
   }
 
   @Override

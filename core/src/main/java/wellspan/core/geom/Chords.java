@@ -110,6 +110,20 @@ public final class Chords {
               + knots.length
               + ".");
     }
+    if (weights.length != 0 && weights.length != n) {
+      throw new IllegalArgumentException(
+          "A spline of " + n + " control points has " + weights.length + " weights.");
+    }
+    for (int k = 0; k < knots.length; k++) {
+      if (!Double.isFinite(knots[k]) || k > 0 && knots[k] < knots[k - 1]) {
+        throw new IllegalArgumentException("The knots of a spline do not grow.");
+      }
+    }
+    for (double w : weights) {
+      if (!(w > 0)) {
+        throw new IllegalArgumentException("A spline has a weight of " + w + ".");
+      }
+    }
     List<double[]> out = new ArrayList<>();
     out.add(at(degree, knots, weights, control, degree, knots[degree]));
     for (int k = degree; k < n; k++) {

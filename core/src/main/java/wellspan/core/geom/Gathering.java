@@ -5,6 +5,9 @@ import java.util.function.ToDoubleFunction;
 
 /** Where most of several extents lie, so that a single one far away does not spoil a picture. */
 public final class Gathering {
+  /** What lies farther than this from the rest is not in its place yet, metres. */
+  public static final double FAR = 100_000;
+
   private Gathering() {}
 
   /**

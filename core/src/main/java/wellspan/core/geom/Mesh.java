@@ -5,7 +5,9 @@ import java.util.function.IntPredicate;
 
 /**
  * Triangles over shared vertices. Arrays are immutable by convention: shared, never copied, never
- * written after construction.
+ * written after construction, so that any thread may read them. 24 bytes for a vertex, 12 for a
+ * triangle; areas, volume, bounds and {@link #isClosed} are worked out at each call, in time of the
+ * triangles.
  *
  * @param xyz easting, northing, level of each vertex in shared coordinates, metres
  * @param triangles three zero-based vertex numbers for each triangle, counter-clockwise seen from

@@ -2,7 +2,8 @@ package wellspan.core.geom;
 
 /**
  * Straight pieces through points. The array is immutable by convention: shared, never copied, never
- * written after construction.
+ * written after construction, so that any thread may read it. 24 bytes for a point; lengths and
+ * distances take time of the points.
  *
  * @param xyz easting, northing, level of each point in shared coordinates, metres; levels may be
  *     NaN

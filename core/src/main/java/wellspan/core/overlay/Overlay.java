@@ -8,7 +8,8 @@ import wellspan.core.terrain.TriangleIndex;
 
 /**
  * The common pieces of two surfaces in plan: each is the intersection of one triangle of either, a
- * convex polygon over which both are planes.
+ * convex polygon over which both are planes. Time of the pieces; no piece is kept, so memory is
+ * that of an index over one of the surfaces. Several overlays may run at once.
  */
 public final class Overlay {
   /** A triangle cut by three others' edges has six corners at most; each cut can add one. */

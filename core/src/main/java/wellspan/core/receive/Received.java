@@ -10,7 +10,7 @@ import wellspan.core.item.Item;
 
 /**
  * What a file turned out to hold, in shared coordinates and metres. Item names are unique within a
- * kind.
+ * kind. Immutable but for arrays that nobody writes; any thread may read it.
  *
  * @param format name and version of the format, such as {@code LandXML 1.2}
  * @param crs authority and code or the name as declared, empty if the file does not say

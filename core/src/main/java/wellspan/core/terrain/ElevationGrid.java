@@ -4,7 +4,8 @@ import java.util.Arrays;
 import wellspan.core.geom.Mesh;
 
 /**
- * Levels at the nodes of a grid along the axes.
+ * Levels at the nodes of a grid along the axes. 8 bytes for a node; the array is never written, so
+ * any thread may read it.
  *
  * @param east easting of the westernmost nodes, metres
  * @param north northing of the northernmost nodes, metres

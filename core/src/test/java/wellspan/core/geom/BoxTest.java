@@ -11,7 +11,7 @@ class BoxTest {
   void holdsEveryPointAndNothingMore() {
     Random random = new Random(2);
     for (int k = 0; k < 100; k++) {
-      double[] xyz = random.doubles(3 * (1 + random.nextInt(20)), -1e6, 1e6).toArray();
+      double[] xyz = random.doubles(3L * (1 + random.nextInt(20)), -1e6, 1e6).toArray();
       Box b = Box.of(xyz);
       boolean[] met = new boolean[6];
       for (int i = 0; i < xyz.length; i += 3) {

@@ -7,6 +7,7 @@ import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.place.Placer;
 import wellspan.core.progress.Progress;
@@ -70,7 +71,25 @@ public final class Intake {
       throw new ReadException(file, "there is no such file.", e);
     } catch (AccessDeniedException e) {
       throw new ReadException(file, "the file may not be read. Check its permissions.", e);
+    } catch (CancellationException e) {
+      throw e;
+    } catch (RuntimeException e) { // whatever a file holds, its reader answers
+      System.getLogger("wellspan").log(System.Logger.Level.ERROR, "reading failed", e);
+      throw new ReadException(
+          file,
+          "it cannot be read, and the fault is Wellspan's (" + e.getClass().getSimpleName() + ").",
+          e);
+    } catch (IOException e) {
+      throw named(file, e);
     }
+  }
+
+  /** Readers name their file; libraries and streams do not. */
+  private static IOException named(Path file, IOException e) {
+    String name = String.valueOf(file.getFileName());
+    return e instanceof ReadException || e.getMessage() != null && e.getMessage().contains(name)
+        ? e
+        : new ReadException(file, "the file is damaged or ends too early. Ask for it again.", e);
   }
 
   private static String titles() {

@@ -22,7 +22,11 @@ public final class TiffTags {
   public static final int BITS = 258;
   public static final int COMPRESSION = 259;
   public static final int PHOTOMETRIC = 262;
+  public static final int STRIP_OFFSETS = 273;
   public static final int SAMPLES = 277;
+  public static final int STRIP_COUNTS = 279;
+  public static final int TILE_OFFSETS = 324;
+  public static final int TILE_COUNTS = 325;
   public static final int SAMPLE_FORMAT = 339;
   public static final int PIXEL_SCALE = 33550;
   public static final int TIE_POINTS = 33922;
@@ -37,6 +41,10 @@ public final class TiffTags {
           BITS,
           COMPRESSION,
           PHOTOMETRIC,
+          STRIP_OFFSETS,
+          STRIP_COUNTS,
+          TILE_OFFSETS,
+          TILE_COUNTS,
           SAMPLES,
           SAMPLE_FORMAT,
           PIXEL_SCALE,
@@ -45,7 +53,7 @@ public final class TiffTags {
           KEYS,
           NO_DATA);
   private static final int MOST_ENTRIES = 10_000;
-  private static final int MOST_VALUES = 1 << 16;
+  private static final int MOST_VALUES = 1 << 22;
   private static final int TEXT = 2;
 
   private final FileChannel file;

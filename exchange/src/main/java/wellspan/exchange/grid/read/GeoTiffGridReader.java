@@ -71,6 +71,7 @@ public final class GeoTiffGridReader {
     packing(file, tags);
     // packed levels may shrink a thousandfold, hardly more
     GridSize.check(file, columns, rows, 1024 * Files.size(file));
+    DeflatedParts.check(file, tags, progress);
     progress.advance(0, "Reading " + file.getFileName());
     double[] levels = levels(file, tags, (int) columns, (int) rows, six[3] > 0, progress);
     double north = six[3] > 0 ? six[5] + (rows - 1) * six[3] : six[5];
@@ -111,9 +112,13 @@ public final class GeoTiffGridReader {
     try {
       FileDirectory directory = TiffReader.readTiff(file.toFile()).getFileDirectory();
       pixels = directory.readRasters();
-    } catch (TiffException | IllegalArgumentException | IndexOutOfBoundsException e) {
+    } catch (RuntimeException e) { // the library tells damage in many ways
       throw new ReadException(
-          file, "the grid's pixels cannot be read (" + e.getMessage() + "). Ask for it again.", e);
+          file,
+          "the grid's pixels cannot be read ("
+              + (e instanceof TiffException ? e.getMessage() : "it is damaged")
+              + "). Ask for it again.",
+          e);
     }
     double[] out = new double[columns * rows];
     for (int r = 0; r < rows; r++) {

@@ -107,6 +107,11 @@ final class IfcModel {
     return slot;
   }
 
+  /** Whether a number is given to several instances, of which nobody can tell which is meant. */
+  boolean isRepeated(int id) {
+    return step.isRepeated(id);
+  }
+
   /** All instances of an entity and its subtypes in the order of the file. */
   List<Instance> all(String upperName) {
     BitSet fitting = new BitSet();
@@ -117,7 +122,10 @@ final class IfcModel {
     }
     List<Instance> out = new ArrayList<>();
     for (int slot : step.slotsOf(fitting)) {
-      find(step.idAt(slot)).ifPresent(out::add);
+      int id = step.idAt(slot);
+      if (step.slotOf(id) == slot) { // the second of one number is found by nobody
+        find(id).ifPresent(out::add);
+      }
     }
     return out;
   }

@@ -39,6 +39,9 @@ final class SchemaCheck {
   /** What is wrong with an instance by itself; what it refers to is looked at for its type only. */
   Optional<String> fault(Instance i) {
     List<Attribute> attributes = i.entity().attributes();
+    if (i.model().isRepeated(i.id())) {
+      return Optional.of("its number is given to several instances");
+    }
     if (i.entity().isAbstract()) {
       return Optional.of(i.entity().name() + " is abstract and cannot stand in a file");
     }

@@ -168,11 +168,7 @@ final class SolidReader {
 
   /** A tube along a line: its rings stand in the planes that halve the corners. */
   private Mesh disk(Instance s) {
-    if (!(s.get("StartParam") instanceof Value.Unset)
-        || !(s.get("EndParam") instanceof Value.Unset)) {
-      throw new Unread(s, "is trimmed by parameters, which is not read");
-    }
-    double[] line = withoutRepeats(curves.points(part(s, "Directrix")));
+    double[] line = withoutRepeats(new Directrix(curves).of(s, part(s, "Directrix")));
     int n = line.length / 3;
     boolean ring =
         n > 3

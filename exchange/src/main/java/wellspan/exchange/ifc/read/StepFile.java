@@ -8,9 +8,11 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import wellspan.core.progress.Progress;
 import wellspan.exchange.file.ReadException;
 
@@ -30,6 +32,8 @@ final class StepFile {
   private int[][] slotsByType;
   private int[] slotById = {};
   private Map<Integer, Integer> sparse = Map.of();
+
+  private final Set<Integer> repeated = new HashSet<>();
 
   private StepFile(Path file, byte[] bytes) {
     this.file = file;
@@ -220,9 +224,8 @@ final class StepFile {
     for (int i = 0; i < size; i++) {
       boolean twice = dense ? slotById[ids[i]] != 0 : sparse.containsKey(ids[i]);
       if (twice) {
-        throw new StepSyntaxException(offsets[i], "the instance #" + ids[i] + " stands twice");
-      }
-      if (dense) {
+        repeated.add(ids[i]); // which of them is meant, nobody can tell
+      } else if (dense) {
         slotById[ids[i]] = i + 1;
       } else {
         sparse.put(ids[i], i + 1);
@@ -286,6 +289,11 @@ final class StepFile {
     for (int i = 0; i < size; i++) {
       slotsByType[typeOf[i]][n[typeOf[i]]++] = i;
     }
+  }
+
+  /** Whether a number is given to several instances; the first of them is found by it. */
+  boolean isRepeated(int id) {
+    return !repeated.isEmpty() && repeated.contains(id);
   }
 
   /** The slot of an instance, −1 if it does not exist. */

@@ -311,7 +311,7 @@ final class StepParser {
       simple &= b[at] != '\\';
       at++;
     }
-    String raw = new String(b, from, at++ - from, StandardCharsets.ISO_8859_1);
+    String raw = StepString.of(b, from, at++);
     return simple ? raw : StepString.decode(raw);
   }
 }

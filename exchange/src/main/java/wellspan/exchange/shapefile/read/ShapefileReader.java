@@ -180,13 +180,13 @@ public final class ShapefileReader {
       first[p] = b.getInt();
     }
     first[parts] = points;
-    for (int p = 0; p < parts; p++) {
-      if (first[p] < 0
-          || first[p] > first[p + 1]
-          || (long) points * 16 > b.remaining() + 4L * parts) {
-        throw new ReadException(
-            file, "record " + (record + 1) + " has parts that do not fit its points.");
-      }
+    boolean fit = points >= 0 && (long) points * 16 <= b.remaining();
+    for (int p = 0; p < parts && fit; p++) {
+      fit = first[p] >= 0 && first[p] <= first[p + 1];
+    }
+    if (!fit) {
+      throw new ReadException(
+          file, "record " + (record + 1) + " has parts that do not fit its points.");
     }
     return first;
   }

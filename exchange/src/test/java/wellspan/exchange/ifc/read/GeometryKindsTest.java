@@ -234,6 +234,20 @@ class GeometryKindsTest {
             "pyramid", "#50=IFCRECTANGULARPYRAMID(#6,4.,2.,3.);\n", 8, EXACT, 0, 4, 0, 2, 0, 3));
     out.add(
         new Kind(
+            "tube cut at parameters",
+            "#61=IFCCARTESIANPOINT((0.,0.,0.));\n#62=IFCCARTESIANPOINT((5.,0.,0.));\n"
+                + "#63=IFCCARTESIANPOINT((7.,0.,0.));\n"
+                + "#60=IFCPOLYLINE((#61,#62,#63));\n#50=IFCSWEPTDISKSOLID(#60,0.5,$,0.2,1.5);\n",
+            Math.PI * 0.25 * 5,
+            ROUND,
+            1,
+            6,
+            -0.5,
+            0.5,
+            -0.5,
+            0.5));
+    out.add(
+        new Kind(
             "sphere", "#50=IFCSPHERE(#6,2.);\n", Math.PI * 32 / 3, 2 * ROUND, -2, 2, -2, 2, -2, 2));
     String two =
         "#71=IFCBLOCK(#6,4.,2.,3.);\n#73=IFCCARTESIANPOINT((3.,1.,1.));\n"

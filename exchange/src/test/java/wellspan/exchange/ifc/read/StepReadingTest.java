@@ -82,7 +82,6 @@ class StepReadingTest {
       delimiter = '|',
       value = {
         "#1=IFCCARTESIANPOINT((1.,2.) | line 7",
-        "#1=IFCCARTESIANPOINT((1.,2.));\\n#1=IFCDIRECTION((1.,0.)); | stands twice",
         "#1 IFCCARTESIANPOINT((1.,2.)); | '=' is missing",
         "#99999999999=IFCCARTESIANPOINT((1.,2.)); | too large",
         "?? | unexpected character"
