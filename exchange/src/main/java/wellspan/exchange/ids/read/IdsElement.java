@@ -17,6 +17,7 @@ import javax.xml.stream.XMLStreamConstants;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamReader;
 import wellspan.exchange.file.ReadException;
+import wellspan.exchange.file.SafeXml;
 
 /**
  * An element of an IDS file with its line.
@@ -38,9 +39,7 @@ record IdsElement(
    * @throws ReadException if the XML is broken, or not of this kind
    */
   static IdsElement read(Path file) throws IOException {
-    XMLInputFactory factory = XMLInputFactory.newFactory();
-    factory.setProperty(XMLInputFactory.SUPPORT_DTD, false);
-    factory.setProperty(XMLInputFactory.IS_SUPPORTING_EXTERNAL_ENTITIES, false);
+    XMLInputFactory factory = SafeXml.factory();
     factory.setProperty(XMLInputFactory.IS_COALESCING, true);
     try (InputStream in = new BufferedInputStream(Files.newInputStream(file))) {
       XMLStreamReader xml = factory.createXMLStreamReader(in);
