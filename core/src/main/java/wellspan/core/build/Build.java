@@ -19,6 +19,7 @@ import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.FrameChecks;
 import wellspan.core.geom.Box;
+import wellspan.core.geom.OnceAsked;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;

@@ -26,6 +26,9 @@ public @interface Parameter {
   /** Least value of a number. */
   double least() default Double.NEGATIVE_INFINITY;
 
+  /** Greatest value of a number. */
+  double most() default Double.POSITIVE_INFINITY;
+
   /** The items that a named item may be, or for which the parameter means something. */
   Takes[] takes() default {};
 }

@@ -68,20 +68,26 @@ public final class Parameters {
       Parameter p = c.getAnnotation(Parameter.class);
       if (value(c, operation) instanceof Number n) {
         double v = n.doubleValue();
-        if (!Double.isFinite(v) || v < p.least()) {
+        if (!Double.isFinite(v) || v < p.least() || v > p.most()) {
           throw new IllegalArgumentException(
-              "\u201c"
-                  + p.label()
-                  + "\u201d is "
-                  + n
-                  + ", and must be "
-                  + (p.least() > Double.NEGATIVE_INFINITY
-                      ? BigDecimal.valueOf(p.least()).stripTrailingZeros().toPlainString()
-                          + " or more."
-                      : "a number."));
+              "\u201c" + p.label() + "\u201d is " + n + ", and must be " + range(p) + ".");
         }
       }
     }
+  }
+
+  /** What a number may be, in words. */
+  public static String range(Parameter p) {
+    boolean least = p.least() > Double.NEGATIVE_INFINITY;
+    boolean most = p.most() < Double.POSITIVE_INFINITY;
+    if (least && most) {
+      return plain(p.least()) + " to " + plain(p.most());
+    }
+    return least ? plain(p.least()) + " or more" : most ? plain(p.most()) + " or less" : "a number";
+  }
+
+  private static String plain(double v) {
+    return BigDecimal.valueOf(v).stripTrailingZeros().toPlainString();
   }
 
   static Object value(RecordComponent c, Operation of) {

@@ -76,7 +76,13 @@ public record BridgeOverGround(
     @Parameter(label = "from chainage", unit = "m, for example 120", start = "") double from,
     @Parameter(label = "to chainage", unit = "m, for example 190", start = "") double to,
     @Parameter(label = "piers at", unit = "m, for example 140 165", usual = "\"\"") String piers,
-    @Parameter(label = "pier lines turned", unit = "° clockwise", usual = "0", start = "0")
+    @Parameter(
+            label = "pier lines turned",
+            unit = "° clockwise",
+            usual = "0",
+            start = "0",
+            least = -75,
+            most = 75)
         double skew,
     @Parameter(
             label = "or parallel to",

@@ -51,7 +51,14 @@ public record SideSlopes(
     @Parameter(label = "ground", takes = Takes.SURFACE) ItemId ground,
     @Parameter(label = "width to the left", unit = "m", start = "5", least = 0.1) double left,
     @Parameter(label = "width to the right", unit = "m", start = "5", least = 0.1) double right,
-    @Parameter(label = "falls outwards", unit = "%", usual = "0", start = "3") double fall,
+    @Parameter(
+            label = "falls outwards",
+            unit = "%",
+            usual = "0",
+            start = "3",
+            least = -100,
+            most = 100)
+        double fall,
     @Parameter(label = "below the profile", unit = "m", usual = "0", start = "0.52") double depth,
     @Parameter(label = "slope in cut 1 :", usual = "1.5", start = "1.5", least = 0) double cut,
     @Parameter(label = "slope in fill 1 :", usual = "2", start = "2", least = 0) double fill,

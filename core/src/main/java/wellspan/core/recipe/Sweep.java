@@ -48,7 +48,14 @@ public record Sweep(
     @Parameter(label = "or a drawn section", usual = "\"\"", takes = Takes.LINES) ItemId drawn,
     @Parameter(label = "to the right", unit = "m", usual = "0", start = "0") double offset,
     @Parameter(label = "higher by", unit = "m", usual = "0", start = "0") double height,
-    @Parameter(label = "rises to the right", unit = "%", usual = "0", start = "0") double fall,
+    @Parameter(
+            label = "rises to the right",
+            unit = "%",
+            usual = "0",
+            start = "0",
+            least = -100,
+            most = 100)
+        double fall,
     @Parameter(label = "from chainage", unit = "m", usual = "-1e9", start = "") double from,
     @Parameter(label = "to chainage", unit = "m", usual = "1e9", start = "") double to,
     @Parameter(label = "standing on", usual = "\"\"", takes = Takes.SURFACE) ItemId ground,

@@ -7,14 +7,18 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentChords;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.OnceAsked;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 
-/** Geometry in shared coordinates. */
+/**
+ * Geometry in shared coordinates. Immutable; any thread may read it. What is worked out of one, as
+ * its bounds, is kept with it and does not count when two are compared.
+ */
 public sealed interface Shape {
-  /** Computed at each call, in time of the number of points. */
+  /** Worked out once, in time of the number of points. */
   Box bounds();
 
   /** The triangles it is made of; empty for lines, points and pictures. */
@@ -56,8 +60,14 @@ public sealed interface Shape {
    *     they are kept but are no part of the surface
    * @param curved what they were made of for a tolerance; empty where they are as designed
    * @param finishes of single triangles; empty where the thing has one finish or none
+   * @param box what was worked out of it
    */
-  record Faces(Mesh mesh, int[] invisible, Optional<Curved> curved, Optional<FaceFinishes> finishes)
+  record Faces(
+      Mesh mesh,
+      int[] invisible,
+      Optional<Curved> curved,
+      Optional<FaceFinishes> finishes,
+      OnceAsked<Box> box)
       implements Shape {
     private static final int[] NONE = {};
 
@@ -65,6 +75,11 @@ public sealed interface Shape {
       if (finishes.isPresent() && finishes.get().of().length != mesh.triangleCount()) {
         throw new IllegalArgumentException("Every triangle needs a finish, or none.");
       }
+    }
+
+    private Faces(
+        Mesh mesh, int[] invisible, Optional<Curved> curved, Optional<FaceFinishes> finishes) {
+      this(mesh, invisible, curved, finishes, new OnceAsked<>());
     }
 
     /** As designed. */
@@ -99,7 +114,7 @@ public sealed interface Shape {
 
     @Override
     public Box bounds() {
-      return mesh.bounds();
+      return box.get(mesh::bounds);
     }
 
     @Override
@@ -140,8 +155,13 @@ public sealed interface Shape {
    * layer.
    *
    * @param lines one or more
+   * @param box what was worked out of it
    */
-  record Lines(List<Polyline> lines) implements Shape {
+  record Lines(List<Polyline> lines, OnceAsked<Box> box) implements Shape {
+    public Lines(List<Polyline> lines) {
+      this(lines, new OnceAsked<>());
+    }
+
     public Lines {
       lines = List.copyOf(lines);
       if (lines.isEmpty()) {
@@ -184,12 +204,20 @@ public sealed interface Shape {
 
     @Override
     public Box bounds() {
-      return lines.stream().map(Polyline::bounds).reduce(Box.EMPTY, Box::union);
+      return box.get(() -> lines.stream().map(Polyline::bounds).reduce(Box.EMPTY, Box::union));
     }
   }
 
-  /** Named single points, such as control points. */
-  record Points(List<NamedPoint> points) implements Shape {
+  /**
+   * Named single points, such as control points.
+   *
+   * @param box what was worked out of it
+   */
+  record Points(List<NamedPoint> points, OnceAsked<Box> box) implements Shape {
+    public Points(List<NamedPoint> points) {
+      this(points, new OnceAsked<>());
+    }
+
     public Points {
       points = points instanceof PointTable t ? t : List.copyOf(points);
     }
@@ -226,7 +254,7 @@ public sealed interface Shape {
 
     @Override
     public Box bounds() {
-      return Box.of(coordinates());
+      return box.get(() -> Box.of(coordinates()));
     }
   }
 
@@ -234,8 +262,15 @@ public sealed interface Shape {
    * An alignment: elements in plan, perhaps with a profile.
    *
    * @param chord how far lines that stand for it may lie from it, metres
+   * @param box what was worked out of it
+   * @param chords the line that stands for it, once somebody asked
    */
-  record Axis(Alignment alignment, double chord) implements Shape {
+  record Axis(Alignment alignment, double chord, OnceAsked<Box> box, OnceAsked<Polyline> chords)
+      implements Shape {
+    public Axis(Alignment alignment, double chord) {
+      this(alignment, chord, new OnceAsked<>(), new OnceAsked<>());
+    }
+
     /** Within the usual tolerance. */
     public Axis(Alignment alignment) {
       this(alignment, Curved.USUAL_CHORD);
@@ -243,7 +278,7 @@ public sealed interface Shape {
 
     /** The line that stands for it where a format has no alignments. */
     public Polyline line() {
-      return AlignmentChords.of(alignment, chord);
+      return chords.get(() -> AlignmentChords.of(alignment, chord));
     }
 
     @Override
@@ -253,7 +288,7 @@ public sealed interface Shape {
 
     @Override
     public Box bounds() {
-      return alignment.bounds();
+      return box.get(alignment::bounds);
     }
   }
 

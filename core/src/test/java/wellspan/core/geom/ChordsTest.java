@@ -60,4 +60,56 @@ class ChordsTest {
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("knots");
   }
+
+  private static final double[] KNOTS = {0, 0, 0, 0, 1, 1, 1, 1};
+  private static final double[] CONTROL = {0, 0, 0, 1, 2, 0, 3, 2, 0, 4, 0, 0};
+
+  /** A cubic of one piece is the Bézier curve of its control points. */
+  @Test
+  void aSplineOfOnePieceIsABezierCurve() {
+    double[] p = Chords.spline(3, KNOTS, new double[0], CONTROL, 1e-4);
+    assertThat(p).startsWith(0, 0, 0).endsWith(4, 0, 0);
+    double highest = 0;
+    for (int i = 1; i < p.length; i += 3) {
+      highest = Math.max(highest, p[i]);
+    }
+    assertThat(highest).isCloseTo(1.5, within(1e-3)); // 3/8 of 2 from either side
+  }
+
+  /** Weights of one half turn two straight sides into a part of a circle. */
+  @Test
+  void weightsMakeAnArc() {
+    double w = Math.sqrt(0.5);
+    double[] p =
+        Chords.spline(
+            2,
+            new double[] {0, 0, 0, 1, 1, 1},
+            new double[] {1, w, 1},
+            new double[] {1, 0, 0, 1, 1, 0, 0, 1, 0},
+            1e-5);
+    for (int i = 0; i < p.length; i += 3) {
+      assertThat(Math.hypot(p[i], p[i + 1])).isCloseTo(1, within(1e-9));
+    }
+  }
+
+  @Test
+  void whatIsNoSplineIsRefused() {
+    double[] none = {};
+    assertThatThrownBy(() -> Chords.spline(3, new double[] {0, 1}, none, CONTROL, 0.01))
+        .hasMessageContaining("knots");
+    assertThatThrownBy(() -> Chords.spline(3, KNOTS, new double[] {1}, CONTROL, 0.01))
+        .hasMessageContaining("weights");
+    assertThatThrownBy(() -> Chords.spline(3, KNOTS, new double[] {1, 1, 0, 1}, CONTROL, 0.01))
+        .hasMessageContaining("weight of 0");
+    assertThatThrownBy(
+            () -> Chords.spline(3, new double[] {0, 0, 0, 0, 1, 1, 0.5, 1}, none, CONTROL, 0.01))
+        .hasMessageContaining("do not grow");
+    assertThatThrownBy(
+            () ->
+                Chords.spline(
+                    3, new double[] {0, 0, 0, 0, 1, 1, 1, Double.NaN}, none, CONTROL, 0.01))
+        .isInstanceOf(IllegalArgumentException.class);
+    assertThatThrownBy(() -> Chords.spline(0, KNOTS, none, CONTROL, 0.01))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
 }

@@ -8,7 +8,12 @@ final class MeshBuilder {
   private int points;
   private int[] triangles = new int[96];
   private int corners;
-  private int[] paint = {};
+
+  /** Colours of single triangles; null as long as the first ones all have the same. */
+  private int[] paint;
+
+  private int painted;
+  private int first;
 
   int vertex(double x, double y, double z) {
     if (3 * points + 3 > xyz.length) {
@@ -64,19 +69,37 @@ final class MeshBuilder {
 
   /** Colours the triangles from one on that have no colour yet. */
   void paintFrom(int triangle, int rgb) {
-    if (paint.length < corners / 3) {
-      int before = paint.length;
-      paint = Arrays.copyOf(paint, Math.max(triangles.length, corners) / 3);
-      Arrays.fill(paint, before, paint.length, -1);
+    int all = corners / 3;
+    if (paint == null && triangle <= painted && (painted == 0 || rgb == first)) {
+      first = rgb;
+      painted = all;
+      return;
     }
-    for (int t = triangle; t < corners / 3; t++) {
+    if (paint == null && painted == all) {
+      return; // all of them have one
+    }
+    if (paint == null || paint.length < all) {
+      int before = paint == null ? 0 : paint.length;
+      paint = paint == null ? new int[all] : Arrays.copyOf(paint, Math.max(all, 2 * before));
+      Arrays.fill(paint, before, paint.length, -1);
+      Arrays.fill(paint, 0, before == 0 ? painted : 0, first);
+    }
+    for (int t = triangle; t < all; t++) {
       paint[t] = paint[t] < 0 ? rgb : paint[t];
     }
   }
 
-  /** Colour of a triangle, 0xRRGGBB, −1 for none. */
-  int paint(int triangle) {
-    return triangle < paint.length ? paint[triangle] : -1;
+  /** Colour of each triangle, 0xRRGGBB, −1 for none; nothing where all of them have the same. */
+  int[] takeColours() {
+    int all = corners / 3;
+    if (paint == null && (painted == 0 || painted == all)) {
+      return new int[0];
+    }
+    int[] out = new int[all];
+    for (int t = 0; t < all; t++) {
+      out[t] = paint == null ? t < painted ? first : -1 : t < paint.length ? paint[t] : -1;
+    }
+    return out;
   }
 
   /** Turns over the triangles from one on. */

@@ -12,7 +12,7 @@ import wellspan.core.shape.FaceFinishes;
  * The items of a product's body as one mesh at their place in the model's coordinates.
  *
  * @param closed whether the file calls all of it closed bodies; empty if it does not say
- * @param colours of each triangle, 0xRRGGBB, −1 for none
+ * @param colours of each triangle, 0xRRGGBB, −1 for none; nothing where all have the same
  */
 record PlacedShape(Mesh mesh, Optional<Boolean> closed, int[] colours) {
   /**
@@ -32,11 +32,7 @@ record PlacedShape(Mesh mesh, Optional<Boolean> closed, int[] colours) {
       at.apply(xyz, 0, xyz.length);
     }
     Mesh mesh = new Mesh(xyz, shape.mesh().takeTriangles());
-    int[] colours = new int[mesh.triangleCount()];
-    for (int t = 0; t < colours.length; t++) {
-      colours[t] = shape.mesh().paint(t);
-    }
-    return new PlacedShape(mesh, shape.closed(), colours);
+    return new PlacedShape(mesh, shape.closed(), shape.mesh().takeColours());
   }
 
   /**
