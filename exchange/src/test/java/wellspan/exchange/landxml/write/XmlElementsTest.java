@@ -108,10 +108,11 @@ class XmlElementsTest {
     XmlElements x = new XmlElements(full);
     assertThatThrownBy(
             () -> {
+              x.open("Root");
               for (int i = 0; i < 10_000; i++) {
                 x.open("A").text("many words").close();
               }
-              x.end();
+              x.close().end();
             })
         .isInstanceOf(IOException.class)
         .hasMessageContaining("No space left");
