@@ -42,6 +42,7 @@ final class JobOpening implements SourceIntake.SoFar {
                 this::opened,
                 this::failed);
     underWay &= started;
+    session.refreshFindings(); // what was found without the sources is not true
   }
 
   @Override

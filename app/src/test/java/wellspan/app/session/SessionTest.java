@@ -13,6 +13,7 @@ import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
+import wellspan.core.recipe.Copy;
 import wellspan.core.replay.RecordedStep;
 import wellspan.core.step.Raise;
 import wellspan.exchange.delivery.DeliveryRun;
@@ -155,16 +156,19 @@ class SessionTest extends SessionFixture {
     assertThat(session.selectedProperty().get()).isEqualTo(Optional.empty());
   }
 
+  private ItemId ground() {
+    return session.build().items().values().stream()
+        .filter(i -> i.item().ground().isPresent())
+        .findFirst()
+        .orElseThrow()
+        .id();
+  }
+
   /** While an edit is carried out, what it changes is shown as not being as the job has it. */
   @Test
   void whatIsBeingMadeAnewIsStaleUntilItIsThere() throws Exception {
     receive(ROAD);
-    ItemId ground =
-        session.build().items().values().stream()
-            .filter(i -> i.item().ground().isPresent())
-            .findFirst()
-            .orElseThrow()
-            .id();
+    ItemId ground = ground();
     assertThat(session.staleProperty().get()).isEmpty();
     session.edit("Raise", j -> j.withSteps(ground, List.of(RecordedStep.of(new Raise(1)))));
     assertThat(session.staleProperty().get()).containsExactly(ground);
@@ -177,13 +181,16 @@ class SessionTest extends SessionFixture {
   @Test
   void aJobThatIsOpenedSaysNothingFalse() throws Exception {
     receive(ROAD);
+    ItemId ground = ground();
+    session.edit("Copy", j -> j.withRecipe(new Copy("Ground again", ground)));
+    settle();
     session.save();
     Session again = open();
     again.load();
     session = again;
     assertThat(again.findingsProperty().get()).isEmpty();
     settle();
-    assertThat(again.build().items()).hasSize(16);
+    assertThat(again.build().items()).hasSize(17);
     assertThat(again.findingsProperty().get()).isNotEmpty();
   }
 }
