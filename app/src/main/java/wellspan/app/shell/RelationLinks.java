@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Tooltip;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.core.item.ItemId;
@@ -47,6 +48,8 @@ final class RelationLinks {
     Hyperlink l = new Hyperlink(words + " " + name + more);
     l.getStyleClass().add("docket-line");
     l.setMaxWidth(Double.MAX_VALUE);
+    l.setWrapText(true);
+    l.setMinHeight(Region.USE_PREF_SIZE);
     l.setTooltip(new Tooltip("Select " + (others.size() == 1 ? "it" : "them")));
     l.setOnAction(e -> session.selection().choose(others));
     return l;
