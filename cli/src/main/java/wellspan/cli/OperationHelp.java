@@ -60,9 +60,10 @@ final class OperationHelp {
     }
     for (Parameters.Of p : Parameters.of(o)) {
       out.printf(
-          "  %-12s %s%s%s%n",
+          "  %-12s %s%s%s%s%n",
           p.name(),
           p.words(),
+          Parameters.isLimited(p.declared()) ? ", " + Parameters.range(p.declared()) : "",
           p.declared().takes().length == 0 || p.type() == boolean.class
               ? ""
               : ", " + words(p.declared().takes()),

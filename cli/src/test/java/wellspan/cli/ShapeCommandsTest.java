@@ -177,6 +177,8 @@ class ShapeCommandsTest extends CommandFixture {
     assertThat(out.toString()).contains("drop spikes").contains("triangulation").contains("--add");
     assertThat(run("shape", "--help", "trim")).isZero();
     assertThat(out.toString()).contains("longest side (m").contains("{\"step\":\"trim\"");
+    assertThat(run("shape", "--help", "bridge")).isZero();
+    assertThat(out.toString()).contains("clockwise), -75 to 75");
     assertThat(run("shape", "--help", "none")).isEqualTo(2);
     assertThat(err.toString()).contains("drop spikes");
     assertThat(run("shape")).isEqualTo(2);

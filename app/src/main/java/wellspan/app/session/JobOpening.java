@@ -2,6 +2,7 @@ package wellspan.app.session;
 
 import java.util.concurrent.Executor;
 import wellspan.core.build.Build;
+import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.exchange.intake.SourceIntake;
 
@@ -28,7 +29,8 @@ final class JobOpening implements SourceIntake.SoFar {
   }
 
   void start() {
-    if (session.job().sources().isEmpty()) {
+    Job job = session.job();
+    if (job.sources().isEmpty()) {
       return;
     }
     underWay = true;
@@ -38,7 +40,7 @@ final class JobOpening implements SourceIntake.SoFar {
             .work()
             .start(
                 "Reading the job",
-                p -> SourceIntake.build(store, session.job(), this, p),
+                p -> SourceIntake.build(store, job, this, p),
                 this::opened,
                 this::failed);
     underWay &= started;
@@ -64,6 +66,17 @@ final class JobOpening implements SourceIntake.SoFar {
   private void opened(Build fresh) {
     underWay = false;
     session.opened(fresh);
+    if (!session.isLookingOnly()) {
+      session.say(
+          counted(fresh.items().size(), "item")
+              + " from "
+              + counted(fresh.received().size(), "file")
+              + ".");
+    }
+  }
+
+  private static String counted(int n, String what) {
+    return n + " " + what + (n == 1 ? "" : "s");
   }
 
   private void failed(String why) {

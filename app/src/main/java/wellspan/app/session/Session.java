@@ -199,9 +199,7 @@ public final class Session {
     }
     if (isLookingOnly()) {
       complain(model.lookingOnlyProperty().get());
-      return;
     }
-    say(fresh.items().size() + " items from " + fresh.received().size() + " files.");
   }
 
   Optional<Received> known(Source s) {

@@ -254,7 +254,9 @@ final class DocketView extends Pane {
         Figures.count(m.vertexCount()) + " points",
         steps(),
         "levels " + Figures.number(b.minH(), 2) + " … " + Figures.number(b.maxH(), 2),
-        Figures.number(f.planArea() / 10_000, 2) + " ha in plan");
+        f.planArea() < 1000
+            ? Figures.number(f.planArea(), 2) + " m² in plan"
+            : Figures.number(f.planArea() / 10_000, 2) + " ha in plan");
   }
 
   private void describe(Build.BuiltItem i) {

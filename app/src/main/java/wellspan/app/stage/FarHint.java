@@ -51,7 +51,7 @@ final class FarHint extends VBox {
     Map<String, Box> far = new LinkedHashMap<>();
     bySource.forEach(
         (source, box) -> {
-          if (!box.isEmpty() && distance(box, near) > Gathering.FAR / 2) {
+          if (!box.isEmpty() && !box.overlapsPlan(near)) {
             far.put(source, box);
           }
         });

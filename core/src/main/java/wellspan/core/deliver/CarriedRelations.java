@@ -23,18 +23,18 @@ public final class CarriedRelations {
   public static List<Relation> of(Parcel parcel) {
     Map<String, Parcel.Piece> pieces = new HashMap<>();
     parcel.pieces().forEach(p -> pieces.put(p.key(), p));
-    Set<String> parts = new HashSet<>();
+    Map<String, String> wholeOf = new HashMap<>();
     List<Relation> out = new ArrayList<>();
     for (Relation r : parcel.relations()) {
       Parcel.Piece from = pieces.get(r.from().value());
       Parcel.Piece to = pieces.get(r.to().value());
-      if (from == null || to == null || !isBody(from.item())) {
+      if (from == null || to == null || !isBetweenProducts(r.type(), from.item(), to.item())) {
         continue;
       }
       boolean carried =
           switch (r.type()) {
-            case PART_OF -> isBody(to.item()) && parts.add(from.key());
-            case CONNECTS -> isBody(to.item());
+            case PART_OF -> isFirstWhole(wholeOf, from.key(), to.key());
+            case CONNECTS -> true;
             case FOLLOWS ->
                 parcel.schema() == IfcSchema.IFC4X3
                     && to.description().entityClass().entity().equals("IfcAlignment");
@@ -46,10 +46,31 @@ public final class CarriedRelations {
     return out;
   }
 
-  /** How many stay here, of a type. */
+  /** How many of the things that are sent lose a relation of a type. */
   public static long left(Parcel parcel, RelationType type) {
-    long all = parcel.relations().stream().filter(r -> r.type() == type).count();
+    Set<String> sent = new HashSet<>();
+    parcel.pieces().forEach(p -> sent.add(p.key()));
+    long all =
+        parcel.relations().stream()
+            .filter(r -> r.type() == type && sent.contains(r.from().value()))
+            .count();
     return all - of(parcel).stream().filter(r -> r.type() == type).count();
+  }
+
+  /** Whether a model of any schema could hold a relation between two such items. */
+  public static boolean isBetweenProducts(RelationType type, Item from, Item to) {
+    return isBody(from)
+        && (type == RelationType.FOLLOWS ? to.shape() instanceof Shape.Axis : isBody(to));
+  }
+
+  /** A part has one whole, and is no whole of its own whole. */
+  private static boolean isFirstWhole(Map<String, String> wholeOf, String part, String whole) {
+    for (String above = whole; above != null; above = wholeOf.get(above)) {
+      if (above.equals(part)) {
+        return false;
+      }
+    }
+    return wholeOf.putIfAbsent(part, whole) == null;
   }
 
   private static boolean isBody(Item item) {

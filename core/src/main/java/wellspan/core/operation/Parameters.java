@@ -76,6 +76,11 @@ public final class Parameters {
     }
   }
 
+  /** Whether a number has a least or greatest value. */
+  public static boolean isLimited(Parameter p) {
+    return p.least() > Double.NEGATIVE_INFINITY || p.most() < Double.POSITIVE_INFINITY;
+  }
+
   /** What a number may be, in words. */
   public static String range(Parameter p) {
     boolean least = p.least() > Double.NEGATIVE_INFINITY;

@@ -77,6 +77,9 @@ final class RelationComparison {
     for (Relation r : Relations.of(items)) {
       Item from = items.get(r.from());
       Item to = items.get(r.to());
+      if (!CarriedRelations.isBetweenProducts(r.type(), from, to)) {
+        continue; // no model that we write holds it
+      }
       out.put(Tie.of(key.apply(from), r.type(), key.apply(to)), words(from, r.type(), to));
     }
     return out;

@@ -90,5 +90,8 @@ class BuildRelationsTest {
             d.name(), d.receiver(), d.format(), d.unit(), d.zero(), d.fileName(), Set.of(RAIL));
     Parcel postsOnly = Packing.parcel(b, without);
     assertThat(CarriedRelations.of(postsOnly)).as("the whole is not sent").isEmpty();
+    assertThat(CarriedRelations.left(postsOnly, RelationType.FOLLOWS))
+        .as("what is not sent loses nothing")
+        .isEqualTo(1);
   }
 }

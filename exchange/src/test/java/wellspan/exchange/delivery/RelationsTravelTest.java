@@ -9,6 +9,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -26,6 +27,7 @@ import wellspan.core.item.Relation;
 import wellspan.core.item.Relations;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
+import wellspan.core.proof.FileProof;
 import wellspan.core.proof.Proof;
 import wellspan.core.proof.Prover;
 import wellspan.core.receive.Received;
@@ -70,6 +72,10 @@ class RelationsTravelTest extends DeliveredInTest {
             block("Beam", 30).standing(RelationType.CONNECTS, k, "Rail"),
             joined("Pipe", 40, "p1", true),
             joined("Chamber", 50, "p1", false));
+    return loose(schema, items);
+  }
+
+  private static Parcel loose(IfcSchema schema, List<Item> items) {
     return Packing.loose(
         "p",
         new wellspan.core.deliver.IfcFormat(schema),
@@ -149,6 +155,39 @@ class RelationsTravelTest extends DeliveredInTest {
         .filteredOn(Finding::isError)
         .isNotEmpty()
         .allSatisfy(e -> assertThat(e.code()).isEqualTo("proof.relation"));
+  }
+
+  /** Things that are parts of each other cannot be written so; one of the two relations is. */
+  @ParameterizedTest
+  @EnumSource
+  void aCircleOfPartsIsBroken(IfcSchema schema) throws IOException {
+    List<Item> items =
+        List.of(
+            block("A", 0).partOf(block("B", 0)),
+            block("B", 10).partOf(block("C", 0)),
+            block("C", 20).partOf(block("A", 0)));
+    DeliveryRun.Outcome o = run(loose(schema, items));
+    assertThat(o.receipt().proof().findings()).noneMatch(Finding::isError);
+    assertThat(words(back())).containsExactlyInAnyOrder("A part of B", "B part of C");
+  }
+
+  /** A file whose parts hang on ground is whole although no model that we write says so. */
+  @Test
+  void aPartOfTheGroundIsNoDifferenceBetweenFiles() {
+    Item ground = DeliveredItems.ground();
+    Item peg = block("Peg", 0).standing(RelationType.PART_OF, ground.kind(), ground.name());
+    Received sent = received(List.of(ground, peg));
+    Received arrived = received(List.of(ground, block("Peg", 0)));
+    assertThat(FileProof.compare(sent, arrived, Progress.NONE).proof().findings()).isEmpty();
+    Received rail = received(List.of(block("Rail", 0), block("Posts", 9).partOf(block("Rail", 0))));
+    Received loose = received(List.of(block("Rail", 0), block("Posts", 9)));
+    assertThat(FileProof.compare(rail, loose, Progress.NONE).proof().findings())
+        .extracting(Finding::code)
+        .containsExactly("proof.relation");
+  }
+
+  private static Received received(List<Item> items) {
+    return new Received("IFC4", "EPSG:25832", "metre", items, Map.of(), List.of(), List.of());
   }
 
   @ParameterizedTest

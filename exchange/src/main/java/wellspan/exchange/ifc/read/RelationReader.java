@@ -34,20 +34,13 @@ final class RelationReader {
     if (itemOf.size() < 2) {
       return;
     }
-    for (Instance rel : model.all("IFCRELAGGREGATES")) {
-      rel.ref("RelatingObject")
-          .ifPresent(
-              whole ->
-                  rel.refs("RelatedObjects")
-                      .forEach(p -> say(p, RelationType.PART_OF, whole, items)));
-    }
-    for (Instance rel : model.all("IFCRELPOSITIONS")) {
-      rel.ref("RelatingPositioningElement")
-          .ifPresent(
-              line ->
-                  rel.refs("RelatedProducts")
-                      .forEach(p -> say(p, RelationType.FOLLOWS, line, items)));
-    }
+    each("IFCRELAGGREGATES", "RelatingObject", "RelatedObjects", RelationType.PART_OF, items);
+    each(
+        "IFCRELPOSITIONS",
+        "RelatingPositioningElement",
+        "RelatedProducts",
+        RelationType.FOLLOWS,
+        items);
     for (Instance rel : model.all("IFCRELCONNECTSELEMENTS")) {
       connect(rel.ref("RelatingElement"), rel.ref("RelatedElement"), items);
     }
@@ -63,6 +56,12 @@ final class RelationReader {
           Item i = items.get(n);
           items.set(n, i.with(i.attributes().withReferences(List.copyOf(references))));
         });
+  }
+
+  private void each(String relation, String one, String many, RelationType type, List<Item> items) {
+    for (Instance rel : model.all(relation)) {
+      rel.ref(one).ifPresent(to -> rel.refs(many).forEach(from -> say(from, type, to, items)));
+    }
   }
 
   /** The element of each port: nested in it, or tied to it as earlier schemas do. */

@@ -24,12 +24,10 @@ final class AlignmentElements {
     this.a = a;
   }
 
-  /** Writes what else belongs into the alignment. */
-  interface More {
-    void write() throws IOException;
-  }
-
-  void write(String name, More more) throws IOException {
+  /**
+   * @param more writes what else belongs into the alignment
+   */
+  void write(String name, XmlElements.Content more) throws IOException {
     xml.line(4, "Alignment").attribute("name", name);
     number("length", a.length());
     number("staStart", a.startChainage());

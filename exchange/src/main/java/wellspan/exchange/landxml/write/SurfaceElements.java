@@ -35,7 +35,7 @@ final class SurfaceElements {
       String name,
       Parcel.Piece piece,
       List<Polyline> breaklines,
-      AlignmentElements.More more,
+      XmlElements.Content more,
       Progress progress)
       throws IOException {
     Shape.Faces faces = (Shape.Faces) piece.item().shape();

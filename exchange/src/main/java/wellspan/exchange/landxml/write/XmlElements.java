@@ -13,6 +13,11 @@ import wellspan.exchange.file.DecimalText;
  * Nothing is kept but the names of open elements. Not for several threads.
  */
 final class XmlElements {
+  /** Writes what stands within an element. */
+  interface Content {
+    void write() throws IOException;
+  }
+
   /** What a StAX writer does when it is asked for something. */
   private interface Act {
     void run() throws XMLStreamException;
