@@ -187,7 +187,8 @@ public final class SpaceView extends StackPane {
     fitted = true;
     camera.lookAt(0, 0, 0);
     double tall = box.hasLevels() ? box.maxH() - box.minH() : 0;
-    double size = Math.hypot(Math.hypot(box.width(), box.depth()), tall);
+    // seen from above at a slant, a height takes more of the picture than a width
+    double size = Math.hypot(Math.hypot(box.width(), box.depth()), 1.6 * tall);
     camera.goTo(size * 1.28 * Math.max(1, 1.25 * getHeight() / Math.max(1, getWidth())));
   }
 
