@@ -1,6 +1,7 @@
 package wellspan.core.item;
 
 import java.util.Locale;
+import java.util.regex.Pattern;
 
 /**
  * Identity of an item over all revisions of its source: source name, kind and the item's name in
@@ -9,6 +10,8 @@ import java.util.Locale;
  * @param value as written in {@code job.json}, for instance {@code quay-road/alignment/Quay Road}
  */
 public record ItemId(String value) implements Comparable<ItemId> {
+  /** What stands for a slash, and what stands for that, and so on. */
+  private static final Pattern ESCAPED = Pattern.compile("%((?:25)*2F)");
 
   /** The identity of an item that came from a source, or was made in the job. */
   public static ItemId of(String source, Item item) {
@@ -17,7 +20,8 @@ public record ItemId(String value) implements Comparable<ItemId> {
 
   /** Two origins never share an identity: a slash in the name of a source is escaped. */
   public static ItemId of(String source, String kind, String name) {
-    return ofOrigin(source.replace("%2F", "%252F").replace("/", "%2F"), kind, name);
+    String escaped = ESCAPED.matcher(source).replaceAll("%25$1").replace("/", "%2F");
+    return ofOrigin(escaped, kind, name);
   }
 
   /** The same where slashes in the name of the source are escaped already. */

@@ -16,6 +16,7 @@ class ItemIdTest {
         .hasToString("quay-road/terrain-surface/Design/ground");
     assertThat(ItemId.of("a/string/b", "string", "c"))
         .isNotEqualTo(ItemId.of("a", "string", "b/string/c"));
+    assertThat(ItemId.of("a%2F", "string", "b")).isNotEqualTo(ItemId.of("a%252F", "string", "b"));
   }
 
   @Property
