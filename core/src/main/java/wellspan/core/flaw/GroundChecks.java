@@ -229,7 +229,11 @@ public final class GroundChecks {
               .withFigure(Figure.count(f.irregularEdges().size())));
     }
     List<Position> holes =
-        f.holes().stream().filter(h -> !covers.fill(m, h)).map(h -> m.vertex(h[0])).toList();
+        f.holes().stream()
+            .map(Hole::outline)
+            .filter(h -> !covers.fill(m, h))
+            .map(h -> m.vertex(h[0]))
+            .toList();
     places(
         holes,
         () ->

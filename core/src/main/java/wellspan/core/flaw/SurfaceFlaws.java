@@ -20,7 +20,7 @@ import wellspan.core.terrain.TriangleIndex;
  * @param repeated with the same corners as an earlier one
  * @param overlapping lying over or under another one in plan, inverted ones left out
  * @param irregularEdges edges where more than two triangles meet, as pairs of vertices
- * @param holes closed outlines inside the surface, as vertex numbers
+ * @param holes open places within the surface
  * @param islands parts that do not hang together with the largest one, as triangles
  */
 public record SurfaceFlaws(
@@ -29,7 +29,7 @@ public record SurfaceFlaws(
     List<Integer> repeated,
     List<Integer> overlapping,
     List<int[]> irregularEdges,
-    List<int[]> holes,
+    List<Hole> holes,
     List<List<Integer>> islands) {
 
   /** Triangles that reach into each other by less than this only touch, metres. */
@@ -96,7 +96,7 @@ public record SurfaceFlaws(
         List.copyOf(repeated),
         overlapping(mesh, flawed, progress.part(0.3, 1)),
         irregular(edges),
-        holes(mesh, edges),
+        Hole.of(mesh, edges),
         islands);
   }
 
@@ -122,8 +122,9 @@ public record SurfaceFlaws(
     return List.copyOf(out.values());
   }
 
-  private static List<int[]> holes(Mesh mesh, MeshEdges edges) {
-    return edges.outlines().stream().filter(l -> planArea(mesh, l) < 0).toList();
+  /** The open places within a surface. */
+  public static List<Hole> holes(Mesh mesh) {
+    return Hole.of(mesh, new MeshEdges(mesh));
   }
 
   /** Area within a chain of vertices in plan, positive if it runs counter-clockwise. */

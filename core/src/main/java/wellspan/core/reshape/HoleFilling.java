@@ -1,14 +1,18 @@
 package wellspan.core.reshape;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.Predicate;
+import wellspan.core.flaw.Hole;
 import wellspan.core.flaw.SurfaceFlaws;
 import wellspan.core.geom.FaceTriangulator;
 import wellspan.core.geom.Mesh;
-import wellspan.core.geom.MeshEdges;
 
-/** Fills holes of a surface with triangles over the corners of their outlines. */
+/**
+ * Fills holes of a surface with triangles over the corners of their outlines; loose pieces within
+ * stay.
+ */
 public final class HoleFilling {
   private HoleFilling() {}
 
@@ -29,10 +33,9 @@ public final class HoleFilling {
     for (int t = 0; t < mesh.triangleCount(); t++) {
       turn += Math.signum(mesh.planArea(t));
     }
-    for (int[] loop : new MeshEdges(mesh).outlines()) {
-      double area = SurfaceFlaws.planArea(mesh, loop);
-      if (area < 0 && -area <= largest && which.test(loop)) {
-        int[] more = lid(mesh, loop, turn < 0);
+    for (Hole hole : SurfaceFlaws.holes(mesh)) {
+      if (hole.area(mesh) <= largest && which.test(hole.outline())) {
+        int[] more = lid(mesh, hole, turn < 0);
         tri = Arrays.copyOf(tri, n + more.length);
         System.arraycopy(more, 0, tri, n, more.length);
         n += more.length;
@@ -41,24 +44,33 @@ public final class HoleFilling {
     return new Mesh(mesh.xyz(), Arrays.copyOf(tri, n));
   }
 
-  private static int[] lid(Mesh mesh, int[] loop, boolean turned) {
-    int k = loop.length;
-    double[] flat = new double[3 * k];
-    int[] around = new int[k];
-    for (int i = 0; i < k; i++) {
-      int v = loop[k - 1 - i]; // the lid runs against the hole's outline
-      flat[3 * i] = mesh.east(v);
-      flat[3 * i + 1] = mesh.north(v);
-      around[i] = i;
+  private static int[] lid(Mesh mesh, Hole hole, boolean turned) {
+    List<int[]> loops = new ArrayList<>(List.of(hole.outline()));
+    loops.addAll(hole.islands());
+    int corners = loops.stream().mapToInt(l -> l.length).sum();
+    double[] flat = new double[3 * corners];
+    int[] vertex = new int[corners];
+    List<int[]> around = new ArrayList<>();
+    int n = 0;
+    for (int[] loop : loops) {
+      int[] own = new int[loop.length];
+      for (int i = 0; i < loop.length; i++, n++) {
+        int v = loop[loop.length - 1 - i]; // the lid runs against the outlines
+        flat[3 * n] = mesh.east(v);
+        flat[3 * n + 1] = mesh.north(v);
+        vertex[n] = v;
+        own[i] = n;
+      }
+      around.add(own);
     }
     int[] lid;
     try {
-      lid = FaceTriangulator.triangles(flat, List.of(around));
+      lid = FaceTriangulator.triangles(flat, around);
     } catch (IllegalArgumentException e) {
       return new int[0]; // an outline that crosses itself stays open and stays a finding
     }
     for (int i = 0; i < lid.length; i++) {
-      lid[i] = loop[k - 1 - lid[i]];
+      lid[i] = vertex[lid[i]];
     }
     for (int i = 0; turned && i < lid.length; i += 3) { // as the surface around it is wound
       int v = lid[i + 1];

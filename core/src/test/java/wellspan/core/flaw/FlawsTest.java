@@ -198,7 +198,7 @@ class FlawsTest {
     Mesh holed = grid.only(t -> t != 12 && t != 13);
     SurfaceFlaws h = SurfaceFlaws.of(holed, 0.01, Progress.NONE);
     assertThat(h.holes()).hasSize(1);
-    assertThat(h.holes().getFirst()).hasSize(4);
+    assertThat(h.holes().getFirst().outline()).hasSize(4);
     Mesh fin = with(grid, new double[] {Grounds.E + 15, Grounds.N + 10, 5}, 6, 7, 25);
     assertThat(SurfaceFlaws.of(fin, 0.01, Progress.NONE).irregularEdges()).hasSize(1);
   }
