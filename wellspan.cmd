@@ -28,6 +28,7 @@ if defined STALE (
     exit /b 2
   )
   echo built> target\built
+  del /q target\*.aot 2>nul
   popd
 )
 set "WINDOW="
@@ -35,8 +36,12 @@ if "%~1"=="" set "WINDOW=1"
 if "%~1"=="demo" set "WINDOW=1"
 if "%~1"=="open" set "WINDOW=1"
 if defined WINDOW (
-  "%JDK%\bin\java" -Xmx4g --enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow -Dwellspan.demo="%HOME_DIR%demo" -cp "%HOME_DIR%app\target\app-0.1.0.jar;%HOME_DIR%app\target\lib\*" wellspan.app.Main %*
+  set "CACHE=-XX:AOTCacheOutput"
+  if exist "%HOME_DIR%target\window.aot" set "CACHE=-XX:AOTCache"
+  "%JDK%\bin\java" !CACHE!="%HOME_DIR%target\window.aot" -Xlog:disable -Xmx4g --enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow -Dwellspan.demo="%HOME_DIR%demo" -cp "%HOME_DIR%app\target\app-0.1.0.jar;%HOME_DIR%app\target\lib\*" wellspan.app.Main %*
 ) else (
-  "%JDK%\bin\java" -XX:+AutoCreateSharedArchive -XX:SharedArchiveFile="%HOME_DIR%target\cli.jsa" --sun-misc-unsafe-memory-access=allow --enable-native-access=ALL-UNNAMED -cp "%HOME_DIR%cli\target\cli-0.1.0.jar;%HOME_DIR%cli\target\lib\*" wellspan.cli.Main %*
+  set "CACHE=-XX:AOTCacheOutput"
+  if exist "%HOME_DIR%target\cli.aot" set "CACHE=-XX:AOTCache"
+  "%JDK%\bin\java" !CACHE!="%HOME_DIR%target\cli.aot" -Xlog:disable --sun-misc-unsafe-memory-access=allow --enable-native-access=ALL-UNNAMED -cp "%HOME_DIR%cli\target\cli-0.1.0.jar;%HOME_DIR%cli\target\lib\*" wellspan.cli.Main %*
 )
 exit /b %ERRORLEVEL%

@@ -54,6 +54,23 @@ class FirstDeliveryWindowTest extends WindowTest {
     assertThat(session.store().out().resolve("model.ifc").getParent()).isNotEmptyDirectory();
   }
 
+  /** Receive, the file, the surface, the delivery: a click each, and no stop to be known. */
+  @Test
+  void fourClicksFromAnEmptyJobToAProvenModel() throws Exception {
+    Path points = survey();
+    assertThat(lookup("#receive-files").query().isVisible()).isTrue();
+    receive(points); // the click on the button and the one on the file
+    clickOn("#next-surface");
+    settle(
+        () ->
+            session.build().items().values().stream()
+                .anyMatch(i -> i.item().kind().is(Kind.TERRAIN)));
+    assertThat(lookup("#next-surface").tryQuery()).as("it is done").isEmpty();
+    clickOn("#next-deliver");
+    settle(() -> !session.deliveries().runsProperty().get().isEmpty());
+    assertThat(text("#verdict")).startsWith("✓ Proven");
+  }
+
   @Test
   void aFormThatIsNotFilledInSaysSoWhereTheHandIs() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));

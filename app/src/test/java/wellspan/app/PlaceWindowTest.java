@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
@@ -59,10 +60,19 @@ class PlaceWindowTest extends WindowTest {
   void controlPointsAreTypedAndPicked() throws Exception {
     atPlace();
     fire("#type-control");
-    type("#control-line", "BN-6 412500 6534800 21.5");
+    fill("#control-name", "BN-6");
+    fill("#control-e", "412500");
+    fill("#control-n", "6534800");
+    fill("#control-h", "21.5");
+    fire("#add-control");
+    assertThat(session.job().control().points())
+        .hasSize(6)
+        .contains(new Control.Point("BN-6", new Position(412_500, 6_534_800, 21.5)));
+    fill("#control-name", "BN-7");
+    fill("#control-e", "here");
+    fire("#add-control");
+    assertThat(card("#tally")).contains("E: \"here\" is no number. Type it as 412500.000.");
     assertThat(session.job().control().points()).hasSize(6);
-    type("#control-line", "BN-7 here");
-    assertThat(text("#message")).contains("is not a control point");
     fire("#pick-control");
     assertThat(session.place().pickProperty().get()).isEqualTo(Pick.CONTROL);
     Position known = new Position(412_402.118, 6_534_890.330, 22.6);
@@ -89,12 +99,19 @@ class PlaceWindowTest extends WindowTest {
     CheckBox fixed = lookup("#scale-fixed").queryAs(CheckBox.class);
     interact(fixed::fire);
     assertThat(session.place().sources().scaleFree()).isTrue();
-    type("#pair-line", "X 0 0 0 = 412928.96 6534749.19 0");
+    List.of("#pair-x", "#pair-y", "#pair-z", "#pair-h").forEach(f -> fill(f, "0"));
+    fill("#pair-e", "412928.96");
+    fire("#add-pair");
+    assertThat(card("#sources")).contains("N is missing. Type it as 6534749.190.");
+    fill("#pair-n", "6534749.19");
+    fire("#add-pair");
     assertThat(session.place().sources().pairs()).hasSize(5);
-    settle(() -> lookup("#pair-line").query().isFocused()); // for the next pair
-    type("#pair-line", "X 0 0");
-    assertThat(text("#message")).contains("is no pair");
-    type("#local-line", "412928.96 6534749.19 0 21.5");
+    settle(() -> lookup("#pair-name").query().isFocused()); // for the next pair
+    fill("#local-e", "412928.96");
+    fill("#local-n", "6534749.19");
+    fill("#local-h", "0");
+    fill("#local-turn", "21.5");
+    fire("#place-local");
     assertThat(placement().where()).isInstanceOf(SourcePlacement.Where.Local.class);
     interact(session::undo);
     assertThat(placement().where()).isInstanceOf(SourcePlacement.Where.Fitted.class);
@@ -243,7 +260,10 @@ class PlaceWindowTest extends WindowTest {
         .anySatisfy(l -> assertThat(l.getText()).startsWith("Quay Road: IFC2x3 has no alignments"));
     choose("#delivery-unit", "mm");
     choose("#zero", "own zero");
-    type("#own-zero", "412000, 6534000, 10");
+    fill("#own-zero-e", "412000");
+    fill("#own-zero-n", "6534000");
+    fill("#own-zero-h", "10");
+    fire("#take-own-zero");
     var d = session.deliveries().inHand().orElseThrow();
     assertThat(d.schema()).isEqualTo(IfcSchema.IFC2X3);
     assertThat(d.unit()).isEqualTo(LinearUnit.MILLIMETRE);
@@ -259,6 +279,11 @@ class PlaceWindowTest extends WindowTest {
     assertThat(text("#earlier")).isEqualTo("Not delivered yet");
     fire("#remove-delivery");
     assertThat(session.job().deliveries()).hasSize(1);
+  }
+
+  private void fill(String query, String text) {
+    TextField f = lookup(query).queryAs(TextField.class);
+    interact(() -> f.setText(text));
   }
 
   @SuppressWarnings("unchecked")

@@ -6,20 +6,21 @@ import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Point2D;
 import javafx.scene.control.ButtonBase;
-import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
-import javafx.scene.control.Slider;
+import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
-import wellspan.app.stage.StageView;
 import wellspan.core.colouring.ColourBy;
 import wellspan.core.finding.Stop;
+import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
+import wellspan.core.item.Kind;
+import wellspan.core.job.SavedView;
 
-/** Measuring, colours by what items say, and cutting open, as a user does it. */
+/** Measuring, colours by what items say, views and outlines, as a user does it. */
 class StageToolsWindowTest extends WindowTest {
   private void click(double e, double n) {
     interact(() -> session.place().clicked(new Position(e, n, 5), 0.001));
@@ -82,22 +83,53 @@ class StageToolsWindowTest extends WindowTest {
   }
 
   @Test
-  @SuppressWarnings("unchecked")
-  void theWorkIsCutOpenAcrossTheRoad() throws Exception {
+  void viewsAreKeptByNameAndLookedAtAgain() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));
-    interact(() -> shell.stage().show(StageView.Picture.SPACE));
-    ComboBox<String> cut = lookup("#space-cut").queryAs(ComboBox.class);
-    interact(() -> session.selection().choose(List.of()));
-    interact(() -> cut.setValue("Box round selection"));
-    assertThat(cut.getValue()).as("there is nothing to go round").isEqualTo("Whole");
-    assertThat(text("#message")).contains("Select what the box is to go round");
-    interact(() -> cut.setValue("Cut across"));
-    WaitForAsyncUtils.waitForFxEvents();
-    Slider along = lookup("#space-cut-along").queryAs(Slider.class);
-    assertThat(along.getMax()).isGreaterThan(1000);
-    assertThat(lookup("#space-cut-along").query().isVisible()).isTrue();
-    interact(() -> along.setValue(100));
-    assertThat(text("#space-cut-chainage")).isEqualTo("0+100.000");
+    push(KeyCode.V);
+    assertThat(lookup("#views").query().isVisible()).isTrue();
+    fire("#keep-view");
+    assertThat(card("#views")).contains("Give it a name first.");
+    Position quay = new Position(413_100, 6_534_600, 3);
+    interact(() -> session.aim().at(quay));
+    Point2D before = shell.stage().plan().onScreen(quay);
+    interact(() -> lookup("#view-name").queryAs(TextField.class).setText("Quay"));
+    fire("#keep-view");
+    assertThat(session.job().views()).extracting(SavedView::name).containsExactly("Quay");
+    interact(() -> shell.stage().fit());
+    assertThat(shell.stage().plan().onScreen(quay).distance(before)).isGreaterThan(50);
+    interact(() -> shell.stage().look(session.job().views().getFirst()));
+    assertThat(shell.stage().plan().onScreen(quay).distance(before)).isLessThan(1e-6);
+    interact(session::undo);
+    assertThat(session.job().views()).isEmpty();
+  }
+
+  @Test
+  void whatLiesWithinAnOutlineIsSelected() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    receive(DEMO.resolve("survey/control.csv"));
+    push(KeyCode.O);
+    assertThat(session.place().pickProperty().get()).isEqualTo(Pick.SELECT);
+    assertThat(card("#picking")).contains("around what shall be selected");
+    var control =
+        session.build().items().values().stream()
+            .filter(i -> i.source().equals("control"))
+            .findFirst()
+            .orElseThrow();
+    Box b = control.item().bounds();
+    click(b.minE() - 1, b.minN() - 1);
+    click(b.maxE() + 1, b.minN() - 1);
+    click(b.maxE() + 1, b.maxN() + 1);
+    click(b.minE() - 1, b.maxN() + 1);
+    push(KeyCode.ENTER);
+    assertThat(session.selection().ids()).contains(control.id());
+    assertThat(session.selection().ids())
+        .as("the ground reaches beyond")
+        .noneMatch(id -> session.build().items().get(id).item().kind().is(Kind.TERRAIN));
+    push(KeyCode.O);
+    click(0, 0);
+    push(KeyCode.ESCAPE);
+    assertThat(session.selection().outline().cornersProperty().get()).isEmpty();
+    assertThat(session.selection().ids()).as("left as it was").contains(control.id());
   }
 
   /** A drawing of its own zero does not leave an empty picture: it is named, and one click away. */

@@ -5,14 +5,19 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import javafx.application.Platform;
+import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
+import javafx.scene.image.WritableImage;
+import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -52,9 +57,11 @@ abstract class WindowTest extends ApplicationTest {
     stage.show();
   }
 
+  /** Keys go to the window only once it has the focus, and that comes when the display has time. */
   @BeforeEach
-  void focus() {
-    WaitForAsyncUtils.waitForFxEvents();
+  void focus() throws Exception {
+    interact(() -> shell.getScene().getWindow().requestFocus());
+    settle(() -> shell.getScene().getWindow().isFocused());
   }
 
   /** Waits until something is so and all that follows from it has happened. */
@@ -105,5 +112,18 @@ abstract class WindowTest extends ApplicationTest {
         .lookupAll(".label")
         .forEach(n -> s.append(((Labeled) n).getText()).append('\n'));
     return s.toString();
+  }
+
+  /** How many different colours a node shows. */
+  protected int colours(Node node) {
+    WritableImage[] image = new WritableImage[1];
+    interact(() -> image[0] = node.snapshot(null, null));
+    Set<Color> seen = new HashSet<>();
+    for (int y = 0; y < image[0].getHeight(); y += 5) {
+      for (int x = 0; x < image[0].getWidth(); x += 5) {
+        seen.add(image[0].getPixelReader().getColor(x, y));
+      }
+    }
+    return seen.size();
   }
 }

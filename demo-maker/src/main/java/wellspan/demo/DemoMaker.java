@@ -174,7 +174,8 @@ public final class DemoMaker {
             Map.of(),
             Rulebook.NONE,
             new ProjectInfo(
-                "", "Example Roads", "", "detailed design", "Brindle Ness", "Quay Road"));
+                "", "Example Roads", "", "detailed design", "Brindle Ness", "Quay Road"),
+            List.of());
     for (Path file : files) {
       job = SourceIntake.take(store, job, file, Optional.empty(), CLOCK, Progress.NONE).job();
     }

@@ -95,7 +95,7 @@ public final class ProofCard extends ScrollPane {
     List<Finding> before = BeforeDelivery.of(session.build(), d, session.findingsProperty().get());
     boolean impossible = before.stream().anyMatch(f -> f.code().equals("deliver.nothing"));
     go.disableProperty()
-        .bind(session.work().runningProperty().or(new SimpleBooleanProperty(impossible)));
+        .bind(session.work().changingProperty().or(new SimpleBooleanProperty(impossible)));
     before(before);
     box.getChildren().add(go);
     losses(d);

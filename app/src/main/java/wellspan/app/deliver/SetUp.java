@@ -3,12 +3,12 @@ package wellspan.app.deliver;
 import java.util.List;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Deliveries;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Choices;
+import wellspan.app.theme.FigureEntry;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.deliver.Delivery;
@@ -86,37 +86,37 @@ final class SetUp extends VBox {
         .change("Put the zero of " + delivery.name(), delivery.name(), d -> d.withZero(z));
   }
 
-  private TextField ownZero(Position p) {
-    TextField f =
-        new TextField(
-            Figures.number(p.east(), 3)
-                + ", "
-                + Figures.number(p.north(), 3)
-                + ", "
-                + Figures.number(p.level(), 3));
-    f.setId("own-zero");
-    f.setAccessibleText("Own zero: easting, northing, height");
-    f.getStyleClass().add("field");
-    f.setOnAction(
-        e -> {
-          String[] w = f.getText().split("[,;]");
-          try {
-            if (w.length != 3) {
-              throw new NumberFormatException();
-            }
-            Position q =
-                new Position(Figures.parse(w[0]), Figures.parse(w[1]), Figures.parse(w[2]));
-            session
-                .deliveries()
-                .change(
-                    "Put the zero of " + delivery.name(),
-                    delivery.name(),
-                    d -> d.withZero(new LocalZero.Own(q)));
-          } catch (NumberFormatException x) {
-            session.complain(
-                "\"" + f.getText() + "\" is no position. Type E, N, H with commas between them.");
-          }
-        });
-    return f;
+  private FigureEntry ownZero(Position p) {
+    FigureEntry entry =
+        new FigureEntry(
+            "take-own-zero",
+            "Put it there",
+            List.of(
+                new FigureEntry.Row(
+                    "",
+                    List.of(
+                        new FigureEntry.Cell(
+                            "own-zero-e", "E, m", "412000.000", FigureEntry.Takes.NUMBER),
+                        new FigureEntry.Cell(
+                            "own-zero-n", "N, m", "6534000.000", FigureEntry.Takes.NUMBER),
+                        new FigureEntry.Cell(
+                            "own-zero-h", "H, m", "0.000", FigureEntry.Takes.NUMBER)))),
+            t ->
+                session
+                    .deliveries()
+                    .change(
+                        "Put the zero of " + delivery.name(),
+                        delivery.name(),
+                        d ->
+                            d.withZero(
+                                new LocalZero.Own(
+                                    new Position(
+                                        t.number("own-zero-e"),
+                                        t.number("own-zero-n"),
+                                        t.number("own-zero-h"))))));
+    return entry
+        .show("own-zero-e", Figures.number(p.east(), 3))
+        .show("own-zero-n", Figures.number(p.north(), 3))
+        .show("own-zero-h", Figures.number(p.level(), 3));
   }
 }

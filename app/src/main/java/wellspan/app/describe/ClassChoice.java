@@ -3,6 +3,7 @@ package wellspan.app.describe;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
@@ -15,30 +16,38 @@ import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.ProductClasses;
 import wellspan.core.schema.Schema;
 
-/** The class of one item in the delivery in hand: as it comes, or chosen here. */
+/** The class of items in the delivery in hand: as it comes, or chosen here for all of them. */
 final class ClassChoice extends VBox {
   private static final double GAP = 6;
   private final Session session;
-  private final Build.BuiltItem item;
+  private final List<Build.BuiltItem> items;
   private final IfcSchema schema;
 
-  ClassChoice(Session session, Build.BuiltItem item) {
+  /**
+   * @param items at least one
+   */
+  ClassChoice(Session session, List<Build.BuiltItem> items) {
     super(GAP);
     this.session = session;
-    this.item = item;
+    this.items = items;
     schema = session.deliveries().schema();
     Schema of = Schema.forFile(schema.id()).orElseThrow();
-    EntityClass now = session.build().classOf(item, schema);
-    Optional<EntityClass> chosen = session.job().settingsOf(item.id()).entityClass();
-    EntityClass own = ClassRules.of(item.item(), item.item().said().entityClass(), schema);
+    List<EntityClass> now = each(i -> session.build().classOf(i, schema));
+    List<Optional<EntityClass>> chosen = each(i -> session.job().settingsOf(i.id()).entityClass());
+    List<String> own =
+        each(i -> ClassRules.of(i.item(), i.item().said().entityClass(), schema).entity());
 
-    getChildren().add(Parts.row("Class", now.entity()));
-    ComboBox<String> classes = list("class-choice", "as it comes: " + own.entity());
+    List<String> names = now.stream().map(EntityClass::entity).distinct().toList();
+    getChildren()
+        .add(Parts.row("Class", names.size() == 1 ? names.getFirst() : names.size() + " classes"));
+    ComboBox<String> classes =
+        list("class-choice", "as it comes" + (own.size() == 1 ? ": " + own.getFirst() : ""));
     classes.getItems().add("");
     ProductClasses.names(of).stream()
         .filter(name -> fits(of, name))
         .forEach(classes.getItems()::add);
-    classes.setValue(chosen.map(EntityClass::entity).orElse(""));
+    classes.setValue(
+        chosen.size() == 1 ? chosen.getFirst().map(EntityClass::entity).orElse("") : "");
     Choices.onChosen(
         classes,
         e -> {
@@ -49,9 +58,15 @@ final class ClassChoice extends VBox {
                   : Optional.of(new EntityClass(name, ProductClasses.types(of, name).getFirst())));
         });
     getChildren().addAll(Parts.label("Deliver as", "muted"), classes);
+    if (now.size() == 1) {
+      type(of, now.getFirst(), chosen.equals(List.of(Optional.empty())));
+    }
+  }
 
+  /** The predefined type that all have, to be chosen where the class was. */
+  private void type(Schema of, EntityClass now, boolean comes) {
     List<String> literals = new ArrayList<>(ProductClasses.types(of, now.entity()));
-    if (chosen.isPresent() && literals.size() > 1) {
+    if (!comes && literals.size() > 1) {
       ComboBox<String> types = list("type-choice", "none said");
       types.getItems().setAll(literals);
       types.setValue(now.predefinedType());
@@ -63,9 +78,19 @@ final class ClassChoice extends VBox {
     }
   }
 
+  /** The different answers of the items. */
+  private <T> List<T> each(Function<Build.BuiltItem, T> ask) {
+    return items.stream().map(ask).distinct().toList();
+  }
+
+  /** Whether a class suits every item. */
   private boolean fits(Schema of, String name) {
-    return ProductClasses.types(of, name).stream()
-        .anyMatch(t -> ClassRules.fits(new EntityClass(name, t), item.item(), schema));
+    List<String> types = ProductClasses.types(of, name);
+    return items.stream()
+        .allMatch(
+            i ->
+                types.stream()
+                    .anyMatch(t -> ClassRules.fits(new EntityClass(name, t), i.item(), schema)));
   }
 
   /**
@@ -81,7 +106,10 @@ final class ClassChoice extends VBox {
 
   private void choose(Optional<EntityClass> chosen) {
     session.edit(
-        "Class of " + item.item().name(),
-        j -> j.withSettings(List.of(item.id()), s -> s.withClass(chosen)));
+        "Class of "
+            + (items.size() == 1 ? items.getFirst().item().name() : items.size() + " items"),
+        j ->
+            j.withSettings(
+                items.stream().map(Build.BuiltItem::id).toList(), s -> s.withClass(chosen)));
   }
 }

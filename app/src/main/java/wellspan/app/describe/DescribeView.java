@@ -7,6 +7,7 @@ import javafx.scene.layout.VBox;
 import wellspan.app.session.DescribeCard;
 import wellspan.app.session.Session;
 import wellspan.app.theme.CardColumn;
+import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
@@ -33,7 +34,7 @@ public final class DescribeView extends CardColumn {
     rule = new RuleCard(session);
     attributes = new AttributeCard(session);
     session.buildProperty().addListener((o, a, b) -> refresh());
-    session.selectedProperty().addListener((o, a, b) -> refresh());
+    session.selection().idsProperty().addListener((o, a, b) -> refresh());
     session.rules().cardProperty().addListener((o, a, b) -> refresh());
     session
         .requirements()
@@ -56,15 +57,18 @@ public final class DescribeView extends CardColumn {
   private VBox selected() {
     VBox v = new VBox();
     v.getStyleClass().add("card");
+    IfcFormat format = new IfcFormat(session.deliveries().schema());
     Optional<Build.BuiltItem> chosen = session.selectedItem();
-    if (chosen.isEmpty()) {
+    if (session.selection().ids().size() > 1) {
+      several(v, format);
+    } else if (chosen.isEmpty()) {
       v.getChildren()
           .addAll(
               Parts.label("What each item will say", "title"),
               Parts.wrapped(
                   "Select an item to see its class and properties as they will be delivered.",
                   "muted"));
-    } else if (!new IfcFormat(session.deliveries().schema()).carries(chosen.get().item())) {
+    } else if (!format.carries(chosen.get().item())) {
       v.getChildren()
           .addAll(
               Parts.label(chosen.get().item().name(), "title"),
@@ -75,12 +79,34 @@ public final class DescribeView extends CardColumn {
     return v;
   }
 
+  /** The class of all that are selected, where a model can hold them. */
+  private void several(VBox v, IfcFormat format) {
+    List<Build.BuiltItem> all =
+        session.selection().ids().stream()
+            .map(session.build().items()::get)
+            .filter(i -> i != null && format.carries(i.item()))
+            .toList();
+    v.getChildren()
+        .add(Parts.label(Figures.count(session.selection().ids().size()) + " items", "title"));
+    int left = session.selection().ids().size() - all.size();
+    if (!all.isEmpty()) {
+      v.getChildren().add(new ClassChoice(session, all));
+    }
+    if (left > 0) {
+      v.getChildren()
+          .add(
+              Parts.wrapped(
+                  Figures.count(left) + " of them are not delivered as IFC and get no class.",
+                  "muted"));
+    }
+  }
+
   private void item(VBox v, Build.BuiltItem i) {
     PropertySet facts = KnownFacts.of(i.item(), i.origin().file(), i.origin().revision());
     v.getChildren()
         .addAll(
             Parts.label(i.item().name(), "title"),
-            new ClassChoice(session, i),
+            new ClassChoice(session, List.of(i)),
             Parts.row("GlobalId", session.build().globalId(i)),
             Parts.line(),
             Parts.label(facts.name(), "name"));

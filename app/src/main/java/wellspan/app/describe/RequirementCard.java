@@ -148,7 +148,7 @@ final class RequirementCard extends VBox {
                       "small",
                       () -> {
                         session.selectedProperty().set(item);
-                        session.goTo(List.of(item.get()));
+                        session.aim().goTo(List.of(item.get()));
                       }));
     }
     if (failures.size() > SHOWN) {

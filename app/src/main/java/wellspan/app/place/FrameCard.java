@@ -55,7 +55,12 @@ final class FrameCard extends VBox {
         .add(
             Parts.row(
                 Parts.label(f.crs().isEmpty() ? "no system yet" : f.crs(), "figure"), choose(f)));
-    crs.ifPresent(c -> getChildren().add(Parts.wrapped(describe(c), "muted")));
+    crs.ifPresent(
+        c ->
+            getChildren()
+                .addAll(
+                    Parts.wrapped(describe(c), "muted"),
+                    new AreaPicture(c.area(), session.place().north())));
     if (searching) {
       getChildren().add(search);
     }

@@ -1,12 +1,12 @@
 package wellspan.app.place;
 
+import java.util.List;
 import javafx.geometry.Point2D;
 import javafx.geometry.Pos;
-import javafx.scene.Node;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Pane;
-import javafx.scene.layout.VBox;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.stage.PlanView;
@@ -19,7 +19,7 @@ import wellspan.core.geom.Position;
 
 /**
  * The frame's figures where they belong in the plan: coordinates at the base point, the angle at
- * site north, the scale at the site's x axis. Each is edited in place.
+ * site north, the scale at the site's x axis. Each is a line that unfolds to be edited in place.
  */
 public final class PlaceOverlay extends Pane {
   private static final double AXIS = 120;
@@ -31,9 +31,9 @@ public final class PlaceOverlay extends Pane {
   private final FigureField height;
   private final FigureField rotation;
   private final FigureField scale;
-  private final VBox base;
-  private final VBox turn;
-  private final VBox stretch;
+  private final FoldedFigures base;
+  private final FoldedFigures turn;
+  private final FoldedFigures stretch;
 
   public PlaceOverlay(Session session, PlanView plan) {
     this.session = session;
@@ -46,26 +46,38 @@ public final class PlaceOverlay extends Pane {
     height = new FigureField("base-h", "Base point height", 108, edits::height);
     rotation = new FigureField("rotation", "Site north from grid north", 96, edits::rotation);
     scale = new FigureField("scale", "Horizontal scale", 96, edits::scale);
-    Button pick = small("Pick", () -> toggle(Pick.BASE_POINT));
+    Button pick = small("Pick in the plan", () -> toggle(Pick.BASE_POINT));
     pick.setId("pick-base-point");
     base =
-        group(
-            Parts.row(Parts.label("Base point", "name"), pick),
-            figure("E", east),
-            figure("N", north),
-            figure("H", height));
+        new FoldedFigures(
+            "fold-base",
+            "Base point",
+            figure("E, m", east),
+            figure("N, m", north),
+            figure("H, m", height),
+            Parts.row(Parts.label("", "muted"), pick));
     Button trueNorth = small("True north", () -> session.place().turnToTrueNorth());
     trueNorth.setId("true-north");
     Button bearing = small("Two points", () -> toggle(Pick.BEARING));
     bearing.setId("bearing");
-    turn = group(figure("Site north", rotation), new HBox(4, trueNorth, bearing));
+    turn =
+        new FoldedFigures(
+            "fold-north",
+            "Site north",
+            figure("from grid north", rotation),
+            new HBox(4, trueNorth, bearing));
     Button grid =
         small("Grid", () -> session.place().changeFrame("Scale of the grid", f -> f.withScale(1)));
     grid.setId("scale-grid");
     Button ground = small("Ground", () -> session.place().scaleToGround());
     ground.setId("scale-ground");
-    stretch = group(figure("Scale", scale), new HBox(4, grid, ground));
+    stretch =
+        new FoldedFigures(
+            "fold-scale", "Scale", figure("in plan", scale), new HBox(4, grid, ground));
     getChildren().addAll(base, turn, stretch);
+    for (FoldedFigures f : List.of(base, turn, stretch)) {
+      f.openProperty().addListener((o, was, is) -> folded(f, is));
+    }
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.stopProperty().addListener((o, a, b) -> refresh());
     session.place().pickProperty().addListener((o, a, b) -> refresh());
@@ -83,10 +95,17 @@ public final class PlaceOverlay extends Pane {
     refresh();
   }
 
-  private static VBox group(Node... nodes) {
-    VBox v = new VBox(3, nodes);
-    v.getStyleClass().add("place-figures");
-    return v;
+  /** One is open at a time, above the others. */
+  private void folded(FoldedFigures f, boolean open) {
+    if (open) {
+      f.toFront();
+      for (FoldedFigures other : List.of(base, turn, stretch)) {
+        if (other != f) {
+          other.openProperty().set(false);
+        }
+      }
+    }
+    layoutGroups();
   }
 
   private static HBox figure(String name, FigureField field) {
@@ -113,6 +132,10 @@ public final class PlaceOverlay extends Pane {
     height.show(Figures.number(f.basePoint().level(), 3));
     rotation.show(Figures.number(f.rotationDegrees(), 4) + "°");
     scale.show(Figures.number(f.scale(), 7));
+    base.show(
+        Figures.number(f.basePoint().east(), 0) + " " + Figures.number(f.basePoint().north(), 0));
+    turn.show(Figures.number(f.rotationDegrees(), 4) + "°");
+    stretch.show(Figures.number(f.scale(), 7));
     getChildren().forEach(g -> g.setDisable(f.isLocked()));
     layoutGroups();
   }
@@ -136,21 +159,21 @@ public final class PlaceOverlay extends Pane {
     Position b = f.basePoint();
     Point2D at = plan.onScreen(b);
     double r = Math.toRadians(f.rotationDegrees());
-    // beside the axes; at the left edge, where they would be covered, below them
-    boolean room = at.getX() > 176;
-    put(base, at.getX() - 162, at.getY() + (room ? 12 : 18 + AXIS * Math.abs(Math.sin(r))));
-    put(turn, at.getX() + AXIS * Math.sin(r) + 24, at.getY() - AXIS * Math.cos(r) - 66);
-    put(stretch, at.getX() + AXIS * Math.cos(r) + 42, at.getY() + AXIS * Math.sin(r) - 12);
+    Rectangle2D below = put(base, at.getX() - base.prefWidth(-1) / 2, at.getY() + 18);
+    Rectangle2D above =
+        put(turn, at.getX() + AXIS * Math.sin(r) + 14, at.getY() - AXIS * Math.cos(r) - 40);
+    Rectangle2D beside =
+        put(stretch, at.getX() + AXIS * Math.cos(r) + 24, at.getY() + AXIS * Math.sin(r) + 14);
+    plan.setCovered(isVisible() ? List.of(below, above, beside) : List.of());
   }
 
-  /** Keeps a group whole within the picture and clear of the inset, the bar and the card. */
-  private void put(VBox group, double x, double y) {
+  /** Keeps a group whole within the picture and clear of the tools above and below. */
+  private Rectangle2D put(FoldedFigures group, double x, double y) {
     double w = group.prefWidth(-1);
     double h = group.prefHeight(-1);
-    group.resizeRelocate(
-        Math.rint(Math.clamp(x, 8, Math.max(8, getWidth() - w - 8))),
-        Math.rint(Math.clamp(y, 52, Math.max(52, getHeight() - h - 52))),
-        w,
-        h);
+    double left = Math.rint(Math.clamp(x, 8, Math.max(8, getWidth() - w - 8)));
+    double top = Math.rint(Math.clamp(y, 52, Math.max(52, getHeight() - h - 52)));
+    group.resizeRelocate(left, top, w, h);
+    return new Rectangle2D(left, top, w, h);
   }
 }

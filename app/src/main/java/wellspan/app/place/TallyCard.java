@@ -13,6 +13,10 @@ import javafx.scene.layout.VBox;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Choices;
+import wellspan.app.theme.FigureEntry;
+import wellspan.app.theme.FigureEntry.Cell;
+import wellspan.app.theme.FigureEntry.Row;
+import wellspan.app.theme.FigureEntry.Takes;
 import wellspan.app.theme.FigureField;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
@@ -198,12 +202,26 @@ final class TallyCard extends VBox {
     }
   }
 
-  /** A line to type a point in, and the known points to take away. */
+  /** A row to type a point in, and the known points to take away. */
   private void typed() {
-    FigureField line =
-        new FigureField("control-line", "Name, easting, northing, height", 290, this::typed);
-    line.setPromptText("BN-6 412500.000 6534800.000 21.500");
-    getChildren().add(line);
+    getChildren()
+        .add(
+            new FigureEntry(
+                "add-control",
+                "Add the point",
+                List.of(
+                    new Row(
+                        "",
+                        List.of(
+                            new Cell("control-name", "Name", "BN-6", Takes.WORD),
+                            new Cell(
+                                "control-h", "H, m (if known)", "21.500", Takes.NUMBER_OR_NONE))),
+                    new Row(
+                        "",
+                        List.of(
+                            new Cell("control-e", "E, m", "412500.000", Takes.NUMBER),
+                            new Cell("control-n", "N, m", "6534800.000", Takes.NUMBER)))),
+                this::typed));
     for (Control.Point p : session.job().control().points()) {
       Button remove =
           Parts.button(
@@ -217,25 +235,11 @@ final class TallyCard extends VBox {
     }
   }
 
-  private void typed(String text) {
-    String[] w = text.split("[\\s,;]+");
-    try {
-      if (w.length < 3 || w.length > 4) {
-        throw new NumberFormatException();
-      }
-      Position p =
-          new Position(
-              Figures.parse(w[1]),
-              Figures.parse(w[2]),
-              w.length == 4 ? Figures.parse(w[3]) : Double.NaN);
-      session
-          .place()
-          .changeControl("Type control point " + w[0], c -> c.with(new Control.Point(w[0], p)));
-    } catch (NumberFormatException e) {
-      session.complain(
-          "\""
-              + text
-              + "\" is not a control point. Type its name, E, N and H: BN-6 412500 6534800 21.5.");
-    }
+  private void typed(FigureEntry.Typed t) {
+    String name = t.word("control-name");
+    Position p = new Position(t.number("control-e"), t.number("control-n"), t.number("control-h"));
+    session
+        .place()
+        .changeControl("Type control point " + name, c -> c.with(new Control.Point(name, p)));
   }
 }

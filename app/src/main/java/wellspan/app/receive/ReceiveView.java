@@ -44,6 +44,7 @@ public final class ReceiveView extends CardColumn {
     this.actions = actions;
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.lastChangeProperty().addListener((o, a, b) -> refresh());
+    session.findingsProperty().addListener((o, a, b) -> refresh());
     session
         .receiving()
         .questionProperty()
@@ -98,6 +99,9 @@ public final class ReceiveView extends CardColumn {
         .questionProperty()
         .get()
         .ifPresent(q -> cards.getChildren().add(new ColumnsCard(session, q)));
+    if (!session.job().sources().isEmpty()) {
+      cards.getChildren().add(new NextCard(session));
+    }
     session.lastChangeProperty().get().ifPresent(c -> cards.getChildren().add(change(c)));
     for (Source s : session.job().sources().reversed()) { // what has just come stands first
       cards.getChildren().add(source(s));

@@ -1,12 +1,17 @@
 package wellspan.app.session;
 
+import java.util.Collection;
 import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
 import javafx.beans.property.SimpleObjectProperty;
+import wellspan.core.build.Build;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
+import wellspan.core.item.ItemId;
 import wellspan.core.reading.Reading;
 
 /** Where the hand points on the stage, and what the stage is asked to show. Window's thread. */
@@ -18,6 +23,7 @@ public final class Aim {
   private final ReadOnlyObjectWrapper<Optional<Box>> extent =
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final StageMotion motion = new StageMotion();
+  private final BooleanProperty views = new SimpleBooleanProperty();
 
   private final Session session;
   private Reading.Levels levels = (id, e, n) -> Double.NaN;
@@ -55,6 +61,16 @@ public final class Aim {
     }
   }
 
+  /** Asks the stage to show items as large as it can. */
+  public void goTo(Collection<ItemId> items) {
+    Box box = Box.EMPTY;
+    for (ItemId id : items) {
+      Build.BuiltItem i = session.build().items().get(id);
+      box = i == null ? box : box.union(i.item().bounds());
+    }
+    at(box);
+  }
+
   /** A place that the stage is asked to show. */
   public ReadOnlyObjectProperty<Optional<Position>> placeProperty() {
     return place.getReadOnlyProperty();
@@ -63,6 +79,11 @@ public final class Aim {
   /** An extent that the stage is asked to show. */
   public ReadOnlyObjectProperty<Optional<Box>> extentProperty() {
     return extent.getReadOnlyProperty();
+  }
+
+  /** Whether the stage shows the views that were kept. */
+  public BooleanProperty viewsProperty() {
+    return views;
   }
 
   /** Told by the stage whenever it is moved by hand. */

@@ -2,7 +2,6 @@ package wellspan.app.session;
 
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.packing.Packing;
 import wellspan.core.receipt.PastRun;
 import wellspan.exchange.delivery.DeliveryRun;
 
@@ -53,7 +52,7 @@ public enum CellState {
       return ofFailed(session, d, item);
     }
     String sent = run.contents().get(item.id().value());
-    return sent != null && sent.equals(Packing.fingerprint(session.build(), item.id(), d))
+    return sent != null && sent.equals(session.deliveries().fingerprint(item.id(), d))
         ? PROVEN
         : CHANGED;
   }

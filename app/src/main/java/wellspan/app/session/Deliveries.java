@@ -33,6 +33,7 @@ import wellspan.exchange.delivery.DeliveryRun;
  * The job's deliveries in the window: which one is in hand, runs of this session and earlier ones.
  */
 public final class Deliveries {
+  private final Fingerprints fingerprints = new Fingerprints();
   private final Session session;
   private final Clock clock;
   private final ObjectProperty<String> inHand = new SimpleObjectProperty<>("");
@@ -116,7 +117,7 @@ public final class Deliveries {
     inHand.set(delivery);
     session
         .work()
-        .start(
+        .startBeside(
             "Comparing " + file.getFileName() + " with what was sent",
             p -> CameBack.compare(sent, file, p),
             back -> cameBack(delivery, back),
@@ -146,6 +147,11 @@ public final class Deliveries {
     Map<String, CameBack> all = new LinkedHashMap<>(returned.get());
     all.remove(delivery);
     returned.set(all);
+  }
+
+  /** What an item is as it would be sent now; the same text as long as it does not change. */
+  String fingerprint(ItemId item, Delivery delivery) {
+    return fingerprints.of(session.build(), item, delivery);
   }
 
   List<Finding> findings() {
@@ -228,7 +234,7 @@ public final class Deliveries {
     Build sent = session.build();
     session
         .work()
-        .start(
+        .startBeside(
             "Delivering " + chosen.get().name(),
             p ->
                 DeliveryRun.run(

@@ -17,7 +17,7 @@ public record FindingTopicsFile(Session session) {
     Build build = session.build();
     session
         .work()
-        .start(
+        .startBeside(
             "Writing " + findings.size() + " topics",
             p -> {
               try {

@@ -27,7 +27,7 @@ public final class MassDesk {
     if (!session.work().runningProperty().get()) {
       session
           .work()
-          .start(
+          .startBeside(
               "Measuring what is cut and filled",
               p -> MassHaul.of(along, existing, proposed, every, REACH, 1, p),
               done,

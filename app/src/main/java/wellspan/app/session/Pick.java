@@ -11,6 +11,7 @@ public enum Pick {
   MARK("Click the place to mark."),
   MEASURE("Click the points to measure between; Enter ends it."),
   OUTLINE("Click the corners of the outline one after the other; Enter ends it."),
+  SELECT("Click the corners around what shall be selected; Enter ends it."),
   PAIR("Click a point of the source, then where it belongs.", "Click where this point belongs.");
 
   private final String sentence;

@@ -347,6 +347,7 @@ public final class PlaceDesk {
         mark(caught);
       }
       case MEASURE -> session.measure().add(caught);
+      case SELECT -> session.selection().outline().add(at);
       case PAIR -> pair(at, reach);
     }
   }

@@ -55,7 +55,7 @@ public final class RequirementDesk {
     Build build = session.build();
     session
         .work()
-        .start(
+        .startBeside(
             "Checking requirements",
             p -> {
               Requirements wanted = IdsReader.read(file);

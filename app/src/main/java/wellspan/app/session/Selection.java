@@ -19,6 +19,7 @@ public final class Selection {
   private final ObjectProperty<Optional<ItemId>> lead =
       new SimpleObjectProperty<>(Optional.empty());
   private final ReadOnlyObjectWrapper<Set<ItemId>> ids = new ReadOnlyObjectWrapper<>(Set.of());
+  private final OutlineSelection outline = new OutlineSelection(this);
   private boolean changing;
 
   Selection() {
@@ -64,6 +65,11 @@ public final class Selection {
       next.add(id);
     }
     choose(next);
+  }
+
+  /** Selects by an outline on the stage. */
+  public OutlineSelection outline() {
+    return outline;
   }
 
   /** Adds several. */

@@ -2,7 +2,6 @@ package wellspan.app.session;
 
 import java.time.Clock;
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -20,7 +19,6 @@ import wellspan.core.build.Build;
 import wellspan.core.check.JobFindings;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
-import wellspan.core.geom.Box;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.History;
 import wellspan.core.job.Job;
@@ -61,6 +59,7 @@ public final class Session {
   private final PlaceDesk place;
   private final ShapeDesk shape;
   private final RuleDesk rules;
+  private final MendDesk mends = new MendDesk(this);
   private final ReadOnlyObjectWrapper<Set<ItemId>> stale = new ReadOnlyObjectWrapper<>(Set.of());
   private final JobOpening opening;
   private boolean outdated;
@@ -71,7 +70,7 @@ public final class Session {
     work = new Work(window);
     model = new JobModel(store, job, messages, this::readMissing);
     build.set(Build.of(job, Map.of()));
-    work.runningProperty()
+    work.changingProperty()
         .addListener(
             (o, was, is) -> {
               if (!is && outdated) {
@@ -264,7 +263,7 @@ public final class Session {
     Optional<Build> ready = before.ready(job(), received);
     if (ready.isPresent()) {
       show(ready.get());
-    } else if (work.runningProperty().get()) {
+    } else if (work.changingProperty().get()) {
       outdated = true; // what is under way ends with another look
       markStale();
     } else {
@@ -344,19 +343,14 @@ public final class Session {
     return measure;
   }
 
+  /** What mending would do. */
+  public MendDesk mends() {
+    return mends;
+  }
+
   /** What is shown and hidden. */
   public Visibility visibility() {
     return visibility;
-  }
-
-  /** Asks the stage to show items as large as it can. */
-  public void goTo(Collection<ItemId> items) {
-    Box box = Box.EMPTY;
-    for (ItemId id : items) {
-      Build.BuiltItem i = build.get().items().get(id);
-      box = i == null ? box : box.union(i.item().bounds());
-    }
-    aim.at(box);
   }
 
   /**

@@ -290,7 +290,7 @@ public final class ShapeDesk {
     Build build = session.build();
     session
         .work()
-        .start(
+        .startBeside(
             "Comparing",
             p ->
                 two.isEmpty()

@@ -41,6 +41,12 @@ public final class Visibility {
                 .withSettings(items, (ItemSettings s) -> s.withVisible(true)));
   }
 
+  /** The items that are shown. */
+  public List<Build.BuiltItem> shown() {
+    Build build = session.build();
+    return build.items().values().stream().filter(i -> build.isVisible(i.id())).toList();
+  }
+
   public void all() {
     set(session.build().items().keySet(), true);
   }

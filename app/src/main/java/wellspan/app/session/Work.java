@@ -1,91 +1,123 @@
 package wellspan.app.session;
 
 import java.io.IOException;
+import java.util.Optional;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
-import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import javafx.beans.property.ReadOnlyBooleanProperty;
 import javafx.beans.property.ReadOnlyBooleanWrapper;
-import javafx.beans.property.ReadOnlyDoubleProperty;
-import javafx.beans.property.ReadOnlyDoubleWrapper;
-import javafx.beans.property.ReadOnlyStringProperty;
-import javafx.beans.property.ReadOnlyStringWrapper;
+import javafx.collections.FXCollections;
+import javafx.collections.ListChangeListener;
+import javafx.collections.ObservableList;
 import wellspan.core.progress.Progress;
 
-/** The one long work that may run beside the window: reading, writing, proving. */
+/**
+ * The long tasks that run beside the window. One of them at a time may change what the job shows
+ * (reading, preparing items); those that only look at what it shows (delivering, proving,
+ * comparing) run beside it and beside each other. Used on the window's thread.
+ */
 public final class Work {
   /** Something that takes long and may fail with a sentence. */
   public interface Task<T> {
     T run(Progress progress) throws IOException;
   }
 
-  private record Report(double fraction, String sentence) {}
-
   private final Executor window;
+  private final ObservableList<UnderWay> tasks = FXCollections.observableArrayList();
+  private final ObservableList<UnderWay> shown = FXCollections.unmodifiableObservableList(tasks);
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
-  private final ReadOnlyDoubleWrapper fraction = new ReadOnlyDoubleWrapper();
-  private final ReadOnlyStringWrapper sentence = new ReadOnlyStringWrapper("");
-  private volatile boolean cancelled;
+  private final ReadOnlyBooleanWrapper changing = new ReadOnlyBooleanWrapper();
+  private Optional<UnderWay> change = Optional.empty();
 
   /**
    * @param window runs things on the window's thread
    */
   Work(Executor window) {
     this.window = window;
+    tasks.addListener((ListChangeListener<UnderWay>) c -> running.set(!tasks.isEmpty()));
   }
 
+  /** All that runs, the oldest first; cannot be changed. */
+  public ObservableList<UnderWay> tasks() {
+    return shown;
+  }
+
+  /** Whether anything runs. */
   public ReadOnlyBooleanProperty runningProperty() {
     return running.getReadOnlyProperty();
   }
 
-  public ReadOnlyDoubleProperty fractionProperty() {
-    return fraction.getReadOnlyProperty();
+  /** Whether what runs will change what the job shows. */
+  public ReadOnlyBooleanProperty changingProperty() {
+    return changing.getReadOnlyProperty();
   }
 
-  public ReadOnlyStringProperty sentenceProperty() {
-    return sentence.getReadOnlyProperty();
-  }
-
+  /** Cancels the oldest task. */
   public void cancel() {
-    cancelled = true;
+    tasks.stream().findFirst().ifPresent(UnderWay::cancel);
   }
 
-  /** Whether the work that runs, or ran last, was cancelled. */
+  public void cancelAll() {
+    tasks.forEach(UnderWay::cancel);
+  }
+
+  /** Whether the change that runs, or ran last, was cancelled. */
   boolean isCancelled() {
-    return cancelled;
+    return change.map(UnderWay::isCancelled).orElse(false);
   }
 
   /**
-   * Runs a task on its own thread; its end comes back on the window's thread. Refused while another
-   * one runs.
+   * Runs a task that changes what the job shows on its own thread; its end comes back on the
+   * window's thread. Refused while another such one runs.
    */
   <T> boolean start(String what, Task<T> task, Consumer<T> done, Consumer<String> failed) {
-    if (running.get()) {
-      failed.accept("Wait until this is done, or cancel it: " + sentence.get() + ".");
+    if (changing.get()) {
+      failed.accept(
+          "Wait until this is done, or cancel it: "
+              + change.orElseThrow().sentenceProperty().get()
+              + ".");
       return false;
     }
-    cancelled = false;
-    running.set(true);
-    fraction.set(0);
-    sentence.set(what);
-    Thread.ofPlatform().daemon().name("work").start(() -> run(task, done, failed));
+    UnderWay u = new UnderWay(what, window);
+    change = Optional.of(u);
+    changing.set(true);
+    begin(u, task, done, failed);
     return true;
   }
 
-  private <T> void run(Task<T> task, Consumer<T> done, Consumer<String> failed) {
+  /**
+   * Runs a task that only looks at what the job showed when it began. Refused while the same one
+   * runs.
+   */
+  <T> boolean startBeside(String what, Task<T> task, Consumer<T> done, Consumer<String> failed) {
+    if (tasks.stream().anyMatch(t -> t.what().equals(what))) {
+      failed.accept(what + " is under way already. Wait until it is done, or cancel it.");
+      return false;
+    }
+    begin(new UnderWay(what, window), task, done, failed);
+    return true;
+  }
+
+  private <T> void begin(UnderWay u, Task<T> task, Consumer<T> done, Consumer<String> failed) {
+    tasks.add(u);
+    Thread.ofPlatform().daemon().name(u.what()).start(() -> run(u, task, done, failed));
+  }
+
+  private <T> void run(UnderWay u, Task<T> task, Consumer<T> done, Consumer<String> failed) {
     try {
-      T result = task.run(progress());
-      end(() -> done.accept(result));
+      T result = task.run(u.progress());
+      end(u, () -> done.accept(result));
     } catch (CancellationException e) {
-      end(() -> failed.accept("Cancelled. Nothing was changed."));
+      end(u, () -> failed.accept("Cancelled. Nothing was changed."));
     } catch (IOException | IllegalArgumentException e) {
-      end(() -> failed.accept(e.getMessage()));
+      end(u, () -> failed.accept(e.getMessage()));
     } catch (OutOfMemoryError e) {
-      end(() -> failed.accept("There is not enough memory for this. Nothing was changed."));
+      end(u, () -> failed.accept("There is not enough memory for this. Nothing was changed."));
     } catch (RuntimeException | Error e) { // whatever happens, the window goes on
       System.getLogger("wellspan").log(System.Logger.Level.ERROR, "work failed", e);
       end(
+          u,
           () ->
               failed.accept(
                   "This did not work, and the fault is Wellspan's ("
@@ -94,35 +126,14 @@ public final class Work {
     }
   }
 
-  private void end(Runnable then) {
+  private void end(UnderWay u, Runnable then) {
     window.execute(
         () -> {
-          running.set(false);
+          tasks.remove(u);
+          if (change.filter(c -> c == u).isPresent()) {
+            changing.set(false);
+          }
           then.run();
         });
-  }
-
-  private Progress progress() {
-    return new Progress() {
-      // of what is reported while the window is busy only the last counts
-      private final AtomicReference<Report> latest = new AtomicReference<>();
-
-      @Override
-      public void report(double f, String text) {
-        if (latest.getAndSet(new Report(f, text)) == null) {
-          window.execute(
-              () -> {
-                Report r = latest.getAndSet(null);
-                fraction.set(r.fraction());
-                sentence.set(r.sentence());
-              });
-        }
-      }
-
-      @Override
-      public boolean isCancelled() {
-        return cancelled;
-      }
-    };
   }
 }

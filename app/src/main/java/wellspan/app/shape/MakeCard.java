@@ -203,7 +203,7 @@ final class MakeCard extends VBox {
     role.getItems().addAll(choices);
     role.getSelectionModel().select(roles.getOrDefault(i.id(), 0).intValue());
     role.setPrefWidth(110);
-    role.setId("role-" + i.id().value().replaceAll("[^A-Za-z0-9-]+", "-"));
+    role.setId(Parts.id("role-", i.id().value()));
     role.setOnAction(e -> roles.put(i.id(), role.getSelectionModel().getSelectedIndex()));
     var label = Parts.label(i.item().name());
     label.setMinWidth(40);

@@ -4,11 +4,14 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
+import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.CellState;
+import wellspan.app.session.DescribeCard;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
@@ -80,17 +83,37 @@ final class DocketView extends Pane {
     c.getChildren().setAll(Parts.label(stop.title(), "docket-stop"));
     for (String line : lines) {
       String[] styled = line.split("\t", 2);
-      Label l =
-          styled.length == 2
-              ? Parts.label(styled[1], styled[0].split(" "))
-              : Parts.label(line, "docket-line");
-      if (!l.getStyleClass().contains("figure")) {
-        l.getStyleClass().add("docket-line");
+      if (styled.length == 2) {
+        line(stop, styled[1], styled[0].split(" "));
+      } else {
+        line(stop, line);
       }
-      l.setMaxWidth(Double.MAX_VALUE);
-      l.setTooltip(new javafx.scene.control.Tooltip(l.getText()));
-      c.getChildren().add(l);
     }
+  }
+
+  private void line(Stop stop, String text, String... styles) {
+    Label l = Parts.label(text, styles);
+    if (!l.getStyleClass().contains("figure")) {
+      l.getStyleClass().add("docket-line");
+    }
+    l.setMaxWidth(Double.MAX_VALUE);
+    l.setTooltip(new Tooltip(text));
+    cells.get(stop.ordinal()).getChildren().add(l);
+  }
+
+  /** Something that can be done from a cell. */
+  private Hyperlink link(Stop stop, String id, String words, Runnable action) {
+    Hyperlink h = new Hyperlink(words);
+    h.setId(id);
+    h.getStyleClass().add("docket-line");
+    h.setOnAction(e -> action.run());
+    cells.get(stop.ordinal()).getChildren().add(h);
+    return h;
+  }
+
+  private void card(DescribeCard card) {
+    session.rules().cardProperty().set(card);
+    session.stopProperty().set(Stop.DESCRIBE);
   }
 
   private void refresh() {
@@ -135,8 +158,13 @@ final class DocketView extends Pane {
     cell(Stop.PLACE, f.extent().toArray(String[]::new));
     cell(Stop.SHAPE, f.geometry().toArray(String[]::new));
     cell(Stop.DESCRIBE, f.classes(), f.material());
+    link(Stop.DESCRIBE, "class-of-all", "Class of all \u2026", () -> card(DescribeCard.ITEM));
+    link(Stop.DESCRIBE, "say-of-all", "Say of all \u2026", () -> card(DescribeCard.ATTRIBUTES));
     cell(Stop.DRAW, "muted\tLayers and line styles", "muted\tcome with a later version.");
-    cell(Stop.DELIVER, f.deliveries().toArray(String[]::new));
+    cell(Stop.DELIVER);
+    for (SharedFacts.InDelivery d : f.deliveries()) {
+      delivery(d.name(), d.words(), Parts.id("all-in-", d.name()), !d.all());
+    }
   }
 
   private void receive(Build.BuiltItem i) {
@@ -289,14 +317,32 @@ final class DocketView extends Pane {
   }
 
   private void deliver(Build.BuiltItem i) {
-    List<String> lines = new ArrayList<>();
+    cell(Stop.DELIVER);
     for (Delivery d : session.job().deliveries()) {
       CellState s = CellState.of(session, d, i);
-      lines.add(s.style() + "\t" + s.sign() + " " + d.name() + " " + s.words());
+      String words = s.sign() + " " + d.name() + " " + s.words();
+      if (s == CellState.CANNOT) {
+        line(Stop.DELIVER, words, s.style());
+      } else {
+        delivery(d.name(), words, Parts.id("in-", d.name()), s == CellState.HELD_BACK)
+            .getStyleClass()
+            .add(s.style());
+      }
     }
-    if (lines.isEmpty()) {
-      lines.add("muted\tno delivery yet");
+    if (session.job().deliveries().isEmpty()) {
+      line(Stop.DELIVER, "no delivery yet", "muted");
     }
-    cell(Stop.DELIVER, lines.toArray(new String[0]));
+  }
+
+  /** How the selection stands to a delivery; a click holds it back or includes it. */
+  private Hyperlink delivery(String name, String words, String id, boolean include) {
+    Hyperlink h =
+        link(
+            Stop.DELIVER,
+            id,
+            words,
+            () -> session.deliveries().holdBack(name, session.selection().ids(), !include));
+    h.setTooltip(new Tooltip(words + (include ? ". Click to include." : ". Click to hold back.")));
+    return h;
   }
 }

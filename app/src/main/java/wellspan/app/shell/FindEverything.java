@@ -16,6 +16,7 @@ import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
+import wellspan.core.job.SavedView;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Operation;
 import wellspan.core.replay.Operations;
@@ -120,7 +121,10 @@ final class FindEverything {
     out.add(action("Show everything", "F", "fit zoom all", stage::fit));
     out.add(
         action(
-            "Go to the selection", "", "zoom to", () -> session.goTo(session.selection().ids())));
+            "Go to the selection",
+            "",
+            "zoom to",
+            () -> session.aim().goTo(session.selection().ids())));
     out.add(
         action(
             "Hide the selection",
@@ -139,10 +143,25 @@ final class FindEverything {
     out.add(action("Put the stratum back", "]", "show", () -> session.visibility().peel(false)));
     out.add(
         action(
+            "Select by an outline",
+            "O",
+            "polygon corners area within",
+            () -> session.place().pickProperty().set(Pick.SELECT)));
+    out.add(
+        action(
             "Measure",
             "D",
             "distance slope area bearing length rise",
             () -> session.place().pickProperty().set(Pick.MEASURE)));
+    out.add(
+        action(
+            "Views kept by name",
+            "V",
+            "keep save camera place look",
+            () -> session.aim().viewsProperty().set(true)));
+    for (SavedView v : session.job().views()) {
+      out.add(action("Look at: " + v.name(), v.picture().word(), "view", () -> stage.look(v)));
+    }
     out.add(action("Light or dark", "Ctrl+T", "theme colours", window::toggleTheme));
     out.add(action("Keys", "F1", "help shortcuts", window::showShortcuts));
     for (Class<? extends Operation> o : operations()) {
@@ -182,7 +201,7 @@ final class FindEverything {
                         "",
                         () -> {
                           session.selectedProperty().set(Optional.of(i.id()));
-                          session.goTo(List.of(i.id()));
+                          session.aim().goTo(List.of(i.id()));
                         })));
   }
 

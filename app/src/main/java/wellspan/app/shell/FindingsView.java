@@ -64,6 +64,7 @@ final class FindingsView extends BorderPane {
     setCenter(scroll);
     session.findingsProperty().addListener((o, a, b) -> refresh());
     visibleProperty().addListener((o, a, b) -> refresh());
+    session.mends().previewProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
 
@@ -140,8 +141,10 @@ final class FindingsView extends BorderPane {
           Parts.button(
               "Mend all: " + mends.values().iterator().next().title(),
               "small",
-              () -> session.edit("Mend all: " + code, j -> JobFindings.mended(j, mends)));
+              () -> session.mends().look(code));
+      all.setId(Parts.id("mend-all-", code));
       all.setAccessibleText("Mend all of " + code);
+      all.setTooltip(new Tooltip("Shows first what it would do"));
       buttons.getChildren().add(all);
     }
     boolean error = of.stream().anyMatch(Finding::isError);
@@ -157,6 +160,12 @@ final class FindingsView extends BorderPane {
             buttons);
     v.getStyleClass().add("finding");
     v.setId("findings-" + code);
+    session
+        .mends()
+        .previewProperty()
+        .get()
+        .filter(t -> t.code().equals(code))
+        .ifPresent(t -> v.getChildren().add(new MendPreview(session.mends(), t)));
     return v;
   }
 

@@ -1,13 +1,13 @@
 package wellspan.app.shell;
 
 import java.util.Optional;
+import javafx.collections.ListChangeListener;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.layout.HBox;
 import wellspan.app.session.Session;
+import wellspan.app.session.UnderWay;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.align.Chainages;
@@ -42,15 +42,10 @@ final class ReadingLine extends HBox {
     setPadding(new Insets(0, 18, 0, 18));
     setMinHeight(HEIGHT);
     setPrefHeight(HEIGHT);
-    Label sentence = Parts.label("");
-    sentence.textProperty().bind(session.work().sentenceProperty());
-    ProgressBar bar = new ProgressBar();
-    bar.setPrefWidth(120);
-    bar.progressProperty().bind(session.work().fractionProperty());
-    Button cancel = Parts.button("Cancel", "bar-button", session.work()::cancel);
-    cancel.setId("cancel");
-    work = new HBox(8, sentence, bar, cancel);
+    work = new HBox();
     work.setAlignment(Pos.CENTER_LEFT);
+    session.work().tasks().addListener((ListChangeListener<UnderWay>) c -> task());
+    task();
     work.visibleProperty().bind(session.work().runningProperty());
     work.managedProperty().bind(session.work().runningProperty());
     message.setId("message");
@@ -72,6 +67,19 @@ final class ReadingLine extends HBox {
         .complaintProperty()
         .addListener((o, a, b) -> message.setStyle(b ? "-fx-text-fill: #F7A08D;" : ""));
     refresh();
+  }
+
+  /** What runs longest; where several run, the list above tells of all. */
+  private void task() {
+    work.getChildren().clear();
+    session.work().tasks().stream()
+        .findFirst()
+        .map(TaskList::row)
+        .ifPresent(
+            row -> {
+              row.lookup(".bar-button").setId("cancel");
+              work.getChildren().add(row);
+            });
   }
 
   private void pointer() {

@@ -27,7 +27,14 @@ record SharedFacts(
     List<String> geometry,
     String classes,
     String material,
-    List<String> deliveries) {
+    List<InDelivery> deliveries) {
+
+  /**
+   * How the items stand to a delivery.
+   *
+   * @param all whether it holds every one
+   */
+  record InDelivery(String name, String words, boolean all) {}
 
   static SharedFacts of(Session session) {
     Build build = session.build();
@@ -86,18 +93,18 @@ record SharedFacts(
     return counts.size() + " " + what + most;
   }
 
-  private static List<String> deliveries(Session session, List<Build.BuiltItem> items) {
-    List<String> out = new ArrayList<>();
+  private static List<InDelivery> deliveries(Session session, List<Build.BuiltItem> items) {
+    List<InDelivery> out = new ArrayList<>();
     for (Delivery d : session.job().deliveries()) {
       long included = items.stream().filter(i -> session.build().sends(d, i)).count();
-      out.add(
-          d.name()
-              + " "
-              + (included == items.size()
-                  ? "all"
-                  : included == 0
-                      ? "none"
-                      : Figures.count(included) + " of " + Figures.count(items.size())));
+      boolean all = included == items.size();
+      String many =
+          all
+              ? "all"
+              : included == 0
+                  ? "none"
+                  : Figures.count(included) + " of " + Figures.count(items.size());
+      out.add(new InDelivery(d.name(), (all ? "○ " : "· ") + d.name() + " " + many, all));
     }
     return out;
   }

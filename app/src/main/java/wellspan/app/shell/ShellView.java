@@ -118,7 +118,7 @@ public final class ShellView extends StackPane implements WindowActions {
     findings.setVisible(false);
     shortcuts.setVisible(false);
     find = new FindView(new FindEverything(session, this, stage, strata::search));
-    getChildren().addAll(frame, findings, shortcuts, find);
+    getChildren().addAll(frame, new TaskList(session.work()), findings, shortcuts, find);
     session.stopProperty().addListener((o, a, b) -> showStop());
     session.rules().cardProperty().addListener((o, a, b) -> showStop());
     addEventFilter(

@@ -27,7 +27,7 @@ final class StrataMenu {
     Build.BuiltItem lead = session.build().items().get(ids.getLast());
     menu.getItems()
         .setAll(
-            entry("Go to", () -> session.goTo(ids)),
+            entry("Go to", () -> session.aim().goTo(ids)),
             new SeparatorMenuItem(),
             entry("Hide", () -> session.visibility().set(ids, false)),
             entry("Show", () -> session.visibility().set(ids, true)),

@@ -120,12 +120,15 @@ record WindowKeys(
               .ifPresent(p -> session.place().mark(session.aim().readingAt(p).shared()));
       case ENTER -> {
         Pick pick = session.place().pickProperty().get();
-        if (pick != Pick.OUTLINE && pick != Pick.MEASURE) {
+        if (pick != Pick.OUTLINE && pick != Pick.MEASURE && pick != Pick.SELECT) {
           return false;
         }
+        session.selection().outline().take(session.visibility().shown());
         session.place().pickProperty().set(Pick.NONE);
       }
       case D -> togglePick(Pick.MEASURE);
+      case O -> togglePick(Pick.SELECT);
+      case V -> session.aim().viewsProperty().set(!session.aim().viewsProperty().get());
       case OPEN_BRACKET -> session.visibility().peel(true);
       case CLOSE_BRACKET -> session.visibility().peel(false);
       case SPACE -> {
@@ -160,6 +163,7 @@ record WindowKeys(
       if (session.place().pickProperty().get() == Pick.MEASURE) {
         session.measure().clear();
       }
+      session.selection().outline().clear();
       session.place().pickProperty().set(Pick.NONE);
     } else if (session.place().probeProperty().get().isPresent()) {
       session.place().probeProperty().set(Optional.empty());

@@ -61,7 +61,12 @@ final class ColourChoice extends VBox {
     session.place().pickProperty().addListener((o, a, b) -> measure.setSelected(b == Pick.MEASURE));
     measure.setOnAction(
         e -> session.place().pickProperty().set(measure.isSelected() ? Pick.MEASURE : Pick.NONE));
-    HBox segment = new HBox(measure);
+    ToggleButton views = new ToggleButton("Views");
+    views.setId("show-views");
+    views.getStyleClass().setAll("toggle-button", "segment");
+    views.setTooltip(new Tooltip("Where you looked, kept by name (V)"));
+    views.selectedProperty().bindBidirectional(session.aim().viewsProperty());
+    HBox segment = new HBox(views, measure);
     segment.getStyleClass().add("segments");
     HBox tools = new HBox(8, segment, what);
     tools.setAlignment(Pos.CENTER_RIGHT);

@@ -18,6 +18,10 @@ final class OrbitCamera {
   /** Near clip over distance. */
   private static final double NEAR = 0.002;
 
+  /** From straight down to almost level, degrees about the axis across. */
+  private static final double LOWEST = -178;
+
+  private static final double HIGHEST = -92;
   private static final double NEAREST = 1;
   private static final double FARTHEST = 500_000;
 
@@ -75,10 +79,30 @@ final class OrbitCamera {
     pivot.setZ(z);
   }
 
+  /** What it looks at, in the picture. */
+  Point3D aim() {
+    return new Point3D(pivot.getX(), pivot.getY(), pivot.getZ());
+  }
+
+  /** About the vertical, degrees. */
+  double turned() {
+    return turn.getAngle();
+  }
+
+  /** From straight down, degrees. */
+  double tilted() {
+    return 180 + tilt.getAngle();
+  }
+
+  void face(double turned, double tilted) {
+    turn.setAngle(turned);
+    tilt.setAngle(Math.clamp(tilted - 180, LOWEST, HIGHEST));
+  }
+
   /** Turns as the pointer was moved, pixels. */
   void orbit(double dx, double dy) {
     turn.setAngle(turn.getAngle() + dx * 0.3);
-    tilt.setAngle(Math.clamp(tilt.getAngle() + dy * 0.3, -178, -92));
+    tilt.setAngle(Math.clamp(tilt.getAngle() + dy * 0.3, LOWEST, HIGHEST));
   }
 
   /**

@@ -8,8 +8,6 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Theme;
-import wellspan.core.crs.AreaOfUse;
-import wellspan.core.crs.Crs;
 import wellspan.core.crs.GridNorth;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.SinglePrecision;
@@ -24,6 +22,10 @@ import wellspan.core.receive.Received;
 /** Draws where the job lies: rings, axes, extents of sources, tally vectors, norths, the area. */
 final class PlacePicture {
   private static final double AXIS = 120;
+
+  /** Half the size of a mark, pixels. */
+  private static final double MARK = 9;
+
   private static final double[] RINGS = {
     100, 200, 500, 1000, 2000, 5000, 10_000, 20_000, 50_000, 100_000, 200_000, 500_000, 1_000_000
   };
@@ -174,10 +176,32 @@ final class PlacePicture {
   /** The known places of the job's control points. */
   void control(List<Control.Point> points) {
     for (Control.Point p : points) {
+      ink.surveyPoint(w.x(p.known().east()), w.y(p.known().north()), theme.accent());
+    }
+  }
+
+  /** The names of control points and how far off each is found; they come before other words. */
+  void controlWords(List<Control.Point> points, Optional<ControlTally> tally) {
+    for (Control.Point p : points) {
       double x = w.x(p.known().east());
       double y = w.y(p.known().north());
-      ink.surveyPoint(x, y, theme.accent());
-      ink.label(p.name(), x + 12, y - 1, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
+      ink.keepFree(x - MARK, y - MARK, 2 * MARK, 2 * MARK);
+      Optional<ControlTally.Line> line =
+          tally.stream()
+              .flatMap(t -> t.lines().stream())
+              .filter(l -> l.name().equals(p.name()))
+              .findFirst();
+      boolean good = line.map(l -> l.within(tally.orElseThrow().tolerance())).orElse(true);
+      String off =
+          line.map(
+                  l ->
+                      (good ? "  " : "  ✕ ")
+                          + (l.space() < 10
+                              ? Figures.millimetres(l.space()) + " mm"
+                              : Figures.distance(l.space())))
+              .orElse("");
+      ink.labelBeside(
+          p.name() + off, x, y, MARK + 4, PlanInk.NAME, good ? theme.ink() : theme.error());
     }
   }
 
@@ -209,16 +233,6 @@ final class PlacePicture {
         g.setLineWidth(4);
         g.strokeLine(x - 10, y, x - 10, y - scale * l.height());
       }
-      ink.label(
-          (good ? "" : "✕ ")
-              + (l.space() < 10
-                  ? Figures.millimetres(l.space()) + " mm"
-                  : Figures.distance(l.space())),
-          x + 12,
-          y + 14,
-          PlanInk.FIGURE,
-          c,
-          TextAlignment.LEFT);
     }
     return scale * w.metresPerPixel();
   }
@@ -233,6 +247,11 @@ final class PlacePicture {
           theme.ink(),
           TextAlignment.LEFT);
     }
+  }
+
+  /** Keeps words off the norths. */
+  void keepNorthFree() {
+    ink.keepFree(w.width() - 104, 52, 100, 126);
   }
 
   /** Grid north, site north and true north. */
@@ -286,72 +305,6 @@ final class PlacePicture {
     g.setFill(c);
     g.fillText(s, x, y);
     return y + 14;
-  }
-
-  /** The system's area of use on the whole earth, with the work in it. */
-  void area(Optional<Crs> crs, Optional<GridNorth> at) {
-    double iw = 172;
-    double ih = 86;
-    double x0 = w.width() - iw - 16;
-    double y0 = 208;
-    g.setFill(theme.panel());
-    g.fillRect(x0, y0, iw, ih);
-    g.setStroke(theme.line());
-    g.setLineWidth(1);
-    for (int lon = -120; lon <= 120; lon += 60) {
-      double x = x0 + (lon + 180) / 360.0 * iw;
-      g.strokeLine(x, y0, x, y0 + ih);
-    }
-    for (int lat = -60; lat <= 60; lat += 30) {
-      double y = y0 + (90 - lat) / 180.0 * ih;
-      g.strokeLine(x0, y, x0 + iw, y);
-    }
-    g.strokeRect(x0, y0, iw, ih);
-    ink.keepFree(x0, y0 - 16, iw, ih + 16);
-    if (crs.isEmpty()) {
-      ink.text(
-          "no system chosen",
-          x0 + iw / 2,
-          y0 - 8,
-          PlanInk.NAME,
-          theme.warning(),
-          TextAlignment.CENTER);
-      return;
-    }
-    AreaOfUse a = crs.get().area();
-    g.setFill(theme.accent().deriveColor(0, 1, 1, 0.35));
-    g.setStroke(theme.accent());
-    double east = a.west() <= a.east() ? a.east() : 180;
-    span(x0, y0, iw, ih, a.west(), east, a);
-    if (a.west() > a.east()) {
-      span(x0, y0, iw, ih, -180, a.east(), a);
-    }
-    at.ifPresent(
-        p -> {
-          double x = x0 + (p.longitude() + 180) / 360 * iw;
-          double y = y0 + (90 - p.latitude()) / 180 * ih;
-          g.setStroke(theme.error());
-          g.setLineWidth(1.6);
-          g.strokeLine(x - 6, y, x + 6, y);
-          g.strokeLine(x, y - 6, x, y + 6);
-        });
-    ink.text(
-        "area of " + crs.get().id(),
-        x0,
-        y0 - 8,
-        PlanInk.FIGURE,
-        theme.accent(),
-        TextAlignment.LEFT);
-  }
-
-  private void span(
-      double x0, double y0, double iw, double ih, double west, double east, AreaOfUse a) {
-    double x = x0 + (west + 180) / 360 * iw;
-    double width = Math.max(2, (east - west) / 360 * iw);
-    double y = y0 + (90 - a.north()) / 180 * ih;
-    double height = Math.max(2, (a.north() - a.south()) / 180 * ih);
-    g.fillRect(x, y, width, height);
-    g.strokeRect(x, y, width, height);
   }
 
   /** The places that are measured between, and the line through them. */

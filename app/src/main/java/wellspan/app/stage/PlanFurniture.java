@@ -24,12 +24,17 @@ final class PlanFurniture {
   private static final int FEW_POINTS = 200;
 
   private final PlanInk ink;
+  private final boolean chainages;
   private final GraphicsContext g;
   private final PlanWindow w;
   private final Theme theme;
 
-  PlanFurniture(PlanInk ink) {
+  /**
+   * @param chainages whether alignments say their chainages
+   */
+  PlanFurniture(PlanInk ink, boolean chainages) {
     this.ink = ink;
+    this.chainages = chainages;
     g = ink.g();
     w = ink.window();
     theme = ink.theme();
@@ -103,6 +108,9 @@ final class PlanFurniture {
       g.setStroke(chosen ? theme.accent() : theme.ink());
       g.setLineWidth(1.2);
       g.strokeLine(x - 6 * nx, y - 6 * ny, x + 6 * nx, y + 6 * ny);
+      if (!chainages) {
+        continue;
+      }
       String label = Chainages.format(p.chainage());
       ink.label(
           label.endsWith(".000") ? label.substring(0, label.length() - 4) : label,
@@ -152,7 +160,7 @@ final class PlanFurniture {
         continue;
       }
       ink.surveyPoint(x, y, c);
-      ink.label(p.name(), x + 12, y - 1, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
+      ink.labelBeside(p.name(), x, y, 12, PlanInk.NAME, theme.ink());
     }
   }
 
@@ -181,7 +189,7 @@ final class PlanFurniture {
     }
   }
 
-  /** What the colours of the proof mean. */
+  /** A length to compare with. */
   void scaleBar() {
     double wanted = 110 * w.metresPerPixel();
     double power = Math.pow(10, Math.floor(Math.log10(wanted)));

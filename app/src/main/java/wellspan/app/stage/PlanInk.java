@@ -15,12 +15,20 @@ import wellspan.core.geom.Polyline;
 /**
  * What the plan is drawn with: canvas, window, colours, and words that keep clear of each other.
  */
-record PlanInk(GraphicsContext g, PlanWindow window, Theme theme, List<Rectangle2D> taken) {
+record PlanInk(
+    GraphicsContext g,
+    PlanWindow window,
+    Theme theme,
+    List<Rectangle2D> taken,
+    List<PlanInk.Word> words) {
+  /** A label that has its place and is written once everything is drawn. */
+  record Word(String text, double x, double y, Font font, Color colour, TextAlignment align) {}
+
   static final Font FIGURE = Font.font("JetBrains Mono", 11);
   static final Font NAME = Font.font("Manrope", FontWeight.BOLD, 12);
 
   PlanInk(GraphicsContext g, PlanWindow window, Theme theme) {
-    this(g, window, theme, new ArrayList<>());
+    this(g, window, theme, new ArrayList<>(), new ArrayList<>());
   }
 
   /** Keeps a part of the picture free of labels. */
@@ -28,7 +36,7 @@ record PlanInk(GraphicsContext g, PlanWindow window, Theme theme, List<Rectangle
     taken.add(new Rectangle2D(x, y, width, height));
   }
 
-  /** Writes a label unless it would cover another one. */
+  /** Finds a place for a label, unless it would cover another one or what is kept free. */
   boolean label(String s, double x, double y, Font font, Color colour, TextAlignment align) {
     double width = s.length() * font.getSize() * 0.62;
     double left =
@@ -39,8 +47,23 @@ record PlanInk(GraphicsContext g, PlanWindow window, Theme theme, List<Rectangle
       return false;
     }
     taken.add(place);
-    text(s, x, y, font, colour, align);
+    words.add(new Word(s, x, y, font, colour, align));
     return true;
+  }
+
+  /** Finds a place for a label beside a mark: right, left, above or below it. */
+  boolean labelBeside(String s, double x, double y, double away, Font font, Color colour) {
+    double line = font.getSize() * 0.9;
+    return label(s, x + away, y, font, colour, TextAlignment.LEFT)
+        || label(s, x - away, y, font, colour, TextAlignment.RIGHT)
+        || label(s, x, y - away - line / 2, font, colour, TextAlignment.CENTER)
+        || label(s, x, y + away + line / 2, font, colour, TextAlignment.CENTER);
+  }
+
+  /** Writes all labels over what is drawn. */
+  void write() {
+    words.forEach(w -> text(w.text(), w.x(), w.y(), w.font(), w.colour(), w.align()));
+    words.clear();
   }
 
   void text(String s, double x, double y, Font font, Color colour, TextAlignment align) {

@@ -24,6 +24,7 @@ import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
+import wellspan.core.job.SavedView;
 import wellspan.core.place.ControlTally;
 import wellspan.core.shape.Shape;
 
@@ -32,6 +33,12 @@ import wellspan.core.shape.Shape;
  * click to select.
  */
 public final class PlanView extends Pane {
+  /** Height of the tools above the plan and below it, pixels. */
+  private static final double TOOLS = 50;
+
+  /** Width of the tools in the lower right corner, pixels. */
+  private static final double CORNER = 300;
+
   private final Session session;
   private SeenItems seen;
   private Optional<Rectangle2D> rectangle = Optional.empty();
@@ -42,6 +49,7 @@ public final class PlanView extends Pane {
   private Theme theme = Theme.LIGHT;
   private final ReadOnlyIntegerWrapper moved = new ReadOnlyIntegerWrapper();
   private final GroundPicture ground;
+  private List<Rectangle2D> covered = List.of();
   private boolean proofShown;
   private boolean fitted;
   private boolean redrawAsked;
@@ -76,6 +84,7 @@ public final class PlanView extends Pane {
     session.shape().flawsProperty().addListener(redraw);
     session.shape().comparisonProperty().addListener(redraw);
     session.shape().outlineProperty().addListener(redraw);
+    session.selection().outline().cornersProperty().addListener(redraw);
     session.place().probeProperty().addListener(redraw);
     session.place().sources().openProperty().addListener(redraw);
     session.place().sources().shownProperty().addListener(redraw);
@@ -171,6 +180,27 @@ public final class PlanView extends Pane {
     moved.set(moved.get() + 1);
   }
 
+  /** Where one looks now. */
+  SavedView view(String name) {
+    Position at = new Position(window.east(), window.north(), Double.NaN);
+    double reach = window.metresPerPixel() * window.height();
+    return new SavedView(name, SavedView.Picture.PLAN, at, reach, 0, 0, 1);
+  }
+
+  /** Looks at what one looked at. */
+  void look(SavedView v) {
+    fitted = true;
+    show(window.centred(v.at().east(), v.at().north()).reaching(v.reach()));
+  }
+
+  /** What floats over the plan, pixels; labels keep off it. */
+  public void setCovered(List<Rectangle2D> floating) {
+    if (!floating.equals(covered)) {
+      covered = List.copyOf(floating);
+      redrawSoon();
+    }
+  }
+
   /** Counts the changes of what is shown, so that others can move with the picture. */
   public ReadOnlyIntegerProperty movedProperty() {
     return moved.getReadOnlyProperty();
@@ -212,7 +242,9 @@ public final class PlanView extends Pane {
     g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
     Build b = session.build();
     PlanInk ink = new PlanInk(g, window, theme);
-    PlanFurniture furniture = new PlanFurniture(ink);
+    ink.keepFree(0, 0, getWidth(), TOOLS);
+    ink.keepFree(getWidth() - CORNER, getHeight() - TOOLS, CORNER, TOOLS);
+    covered.forEach(c -> ink.keepFree(c.getMinX(), c.getMinY(), c.getWidth(), c.getHeight()));
     PlacePicture place = new PlacePicture(ink, session.job().frame());
     TerrainLayer terrain = new TerrainLayer(g, tiles, window, ground::box);
     Optional<SentAndArrived> compared =
@@ -223,6 +255,8 @@ public final class PlanView extends Pane {
       ground.draw(g, window, theme, terrain, seen());
     }
     boolean placing = session.stopProperty().get() == Stop.PLACE;
+    place.keepNorthFree();
+    PlanFurniture furniture = new PlanFurniture(ink, !placing);
     if (placing) {
       placeBehind(place, b);
     }
@@ -239,6 +273,7 @@ public final class PlanView extends Pane {
     shown.forEach(i -> furnish(furniture, i, false));
     shown.forEach(i -> furnish(furniture, i, true));
     drawRectangle();
+    new ShapePicture(ink).outline(session.selection().outline().cornersProperty().get());
     if (placing) {
       placeInFront(place, b);
     }
@@ -256,6 +291,7 @@ public final class PlanView extends Pane {
     session.place().probeProperty().get().ifPresent(place::probe);
     place.measured(session.measure().placesProperty().get());
     compared.ifPresent(c -> new ProofPicture(ink).lines(c));
+    ink.write();
     furniture.scaleBar();
     place.north(placing ? session.place().north() : Optional.empty());
   }
@@ -297,7 +333,7 @@ public final class PlanView extends Pane {
 
   private void placeBehind(PlacePicture place, Build b) {
     SourceDesk sources = session.place().sources();
-    place.area(session.job().frame().system(), session.place().north());
+    place.controlWords(session.job().control().points(), session.place().tallyShown());
     place.extents(b.received(), sources.openProperty().get());
     if (!sources.openProperty().get().isEmpty()) {
       place.hypotheses(sources.hypotheses(), sources.shownProperty().get());

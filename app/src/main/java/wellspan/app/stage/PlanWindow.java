@@ -73,6 +73,11 @@ record PlanWindow(double east, double north, double metresPerPixel, double width
     return new PlanWindow(east, north, metresPerPixel, w, h);
   }
 
+  /** Shows so many metres from its lower to its upper edge. */
+  PlanWindow reaching(double metres) {
+    return new PlanWindow(east, north, clamp(metres / Math.max(1, height)), width, height);
+  }
+
   PlanWindow centred(double e, double n) {
     return new PlanWindow(e, n, metresPerPixel, width, height);
   }

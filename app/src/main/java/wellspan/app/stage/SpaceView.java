@@ -34,6 +34,7 @@ import wellspan.core.cut.HalfSpace;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
+import wellspan.core.job.SavedView;
 
 /**
  * The job in 3D: drag to orbit, drag with the secondary button or Shift to pan, wheel to zoom to
@@ -41,6 +42,9 @@ import wellspan.core.item.ItemId;
  * precision before anything becomes a float.
  */
 public final class SpaceView extends StackPane {
+  /** How near one goes to something small, metres. */
+  private static final double CLOSE = 8;
+
   private final Session session;
   private final Group world = new Group();
   private final Group content = new Group();
@@ -94,7 +98,7 @@ public final class SpaceView extends StackPane {
     session.measure().placesProperty().addListener((o, a, b) -> changed());
     visibleProperty().addListener((o, a, b) -> rebuildIfShown());
     session.aim().placeProperty().addListener((o, a, b) -> b.ifPresent(this::look));
-    session.aim().extentProperty().addListener((o, a, b) -> b.ifPresent(x -> look(x.centre())));
+    session.aim().extentProperty().addListener((o, a, b) -> b.ifPresent(this::look));
     setOnMousePressed(this::press);
     setOnMouseDragged(this::drag);
     setOnMouseReleased(this::release);
@@ -181,21 +185,55 @@ public final class SpaceView extends StackPane {
   /** Shows everything. */
   public void fit() {
     Box box = things.extent();
-    if (box.isEmpty()) {
-      return;
+    if (!box.isEmpty()) {
+      fitted = true;
+      camera.lookAt(0, 0, 0);
+      camera.goTo(distanceFor(box));
     }
-    fitted = true;
-    camera.lookAt(0, 0, 0);
+  }
+
+  /** Shows a part as large as it can. */
+  private void look(Box box) {
+    if (!box.isEmpty()) {
+      look(box.centre());
+      camera.goTo(Math.max(CLOSE, distanceFor(box)));
+    }
+  }
+
+  private double distanceFor(Box box) {
     double tall = box.hasLevels() ? box.maxH() - box.minH() : 0;
     // seen from above at a slant, a height takes more of the picture than a width
     double size = Math.hypot(Math.hypot(box.width(), box.depth()), 1.6 * tall);
-    camera.goTo(size * 1.28 * Math.max(1, 1.25 * getHeight() / Math.max(1, getWidth())));
+    return size * 1.28 * Math.max(1, 1.25 * getHeight() / Math.max(1, getWidth()));
   }
 
   private void look(Position at) {
     Point3D p = things.inPicture(at);
     camera.lookAt(p.getX(), p.getY(), p.getZ() * exaggeration.getZ());
     camera.goTo(Math.min(camera.distance(), 300));
+  }
+
+  /** Where one looks now. */
+  SavedView view(String name) {
+    Point3D at = camera.aim();
+    return new SavedView(
+        name,
+        SavedView.Picture.SPACE,
+        things.shared(new Point3D(at.getX(), at.getY(), at.getZ() / exaggeration.getZ())),
+        camera.distance(),
+        camera.turned(),
+        camera.tilted(),
+        exaggeration.getZ());
+  }
+
+  /** Looks from where one looked. */
+  void look(SavedView v) {
+    setExaggeration(v.levels());
+    Point3D at = things.inPicture(v.at());
+    camera.lookAt(at.getX(), at.getY(), at.getZ() * v.levels());
+    camera.face(v.turn(), v.tilt());
+    fitted = true;
+    camera.goTo(v.reach());
   }
 
   private void press(MouseEvent e) {

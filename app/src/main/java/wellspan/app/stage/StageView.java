@@ -20,6 +20,7 @@ import javafx.util.StringConverter;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Theme;
+import wellspan.core.job.SavedView;
 
 /** The picture with its switches: plan, 3D, long section, plan over cross section. */
 public final class StageView extends StackPane {
@@ -40,6 +41,7 @@ public final class StageView extends StackPane {
   private static final double[] INTERVALS = {0.1, 0.25, 0.5, 1, 2, 5, 10};
 
   private final ComboBox<String> interval = new ComboBox<>();
+  private final ComboBox<Integer> levels = new ComboBox<>();
   private final PlanView plan;
   private final SpaceView space;
   private final SectionView section;
@@ -95,7 +97,12 @@ public final class StageView extends StackPane {
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     StackPane.setAlignment(bar, Pos.TOP_LEFT);
     StackPane.setMargin(bar, new Insets(12, 0, 0, 16));
-    corner = new VBox(8, new MeasureCard(session), new ColourChoice(session));
+    corner =
+        new VBox(
+            8,
+            new MeasureCard(session),
+            new ViewsCard(session, this::view, this::look),
+            new ColourChoice(session));
     corner.setAlignment(Pos.BOTTOM_RIGHT);
     corner.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     corner.setPickOnBounds(false);
@@ -194,7 +201,6 @@ public final class StageView extends StackPane {
     grid.setSelected(true);
     grid.setOnAction(e -> space.setGrid(grid.isSelected()));
     h.getChildren().addAll(edges, grid);
-    ComboBox<Integer> levels = new ComboBox<>();
     levels.setId("space-levels");
     levels.setAccessibleText("Levels shown so many times higher");
     levels.getItems().setAll(1, 2, 5, 10);
@@ -279,6 +285,25 @@ public final class StageView extends StackPane {
   private static void visible(Node n, boolean shown) {
     n.setVisible(shown);
     n.setManaged(shown);
+  }
+
+  private SavedView view(String name) {
+    return shown == Picture.SPACE ? space.view(name) : plan.view(name);
+  }
+
+  /** Shows a kept view. */
+  public void look(SavedView v) {
+    switch (v.picture()) {
+      case PLAN -> {
+        show(Picture.PLAN);
+        plan.look(v);
+      }
+      case SPACE -> {
+        show(Picture.SPACE);
+        space.look(v);
+        levels.setValue((int) Math.rint(v.levels()));
+      }
+    }
   }
 
   /** Shows everything in the current picture. */

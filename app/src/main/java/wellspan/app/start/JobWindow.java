@@ -144,7 +144,7 @@ final class JobWindow {
   }
 
   private void closed() {
-    session.work().cancel();
+    session.work().cancelAll();
     windows.closed(this);
     try {
       letGo();

@@ -15,6 +15,11 @@ import org.kordamp.ikonli.javafx.FontIcon;
 public final class Parts {
   private Parts() {}
 
+  /** An id that a style sheet and a search can name: what is no letter or digit becomes a dash. */
+  public static String id(String prefix, String of) {
+    return prefix + of.replaceAll("[^A-Za-z0-9-]+", "-");
+  }
+
   public static Label label(String text, String... classes) {
     Label l = new Label(text);
     l.getStyleClass().addAll(classes);

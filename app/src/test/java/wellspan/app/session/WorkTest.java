@@ -3,6 +3,7 @@ package wellspan.app.session;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.concurrent.BlockingQueue;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
 import java.util.function.UnaryOperator;
@@ -10,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import wellspan.core.frame.Frame;
 import wellspan.core.job.History;
 import wellspan.core.job.Job;
+import wellspan.core.progress.Progress;
 
 /** Work that ends badly, and the edits that wait for it. */
 class WorkTest {
@@ -35,6 +37,41 @@ class WorkTest {
     assertThat(work.start("Working", p -> "fine", said::add, said::add)).isTrue();
     run(window);
     assertThat(said.poll()).isEqualTo("fine");
+  }
+
+  @Test
+  void whatOnlyLooksRunsBesideAndEachIsCancelledByItself() throws Exception {
+    BlockingQueue<String> said = new LinkedBlockingQueue<>();
+    BlockingQueue<Runnable> window = new LinkedBlockingQueue<>();
+    Work work = new Work(window::add);
+    assertThat(work.start("Reading", WorkTest::untilCancelled, r -> said.add("read"), said::add))
+        .isTrue();
+    assertThat(work.start("Preparing", p -> "", said::add, said::add)).isFalse();
+    assertThat(said.poll()).contains("Wait until this is done").contains("Reading");
+    assertThat(work.startBeside("Proving", WorkTest::untilCancelled, said::add, said::add))
+        .isTrue();
+    assertThat(work.startBeside("Proving", p -> "", said::add, said::add)).isFalse();
+    assertThat(said.poll()).startsWith("Proving is under way already");
+    work.startBeside("Comparing", p -> "compared", said::add, said::add);
+    run(window);
+    assertThat(said.poll()).isEqualTo("compared");
+    assertThat(work.tasks()).extracting(UnderWay::what).containsExactly("Reading", "Proving");
+    work.tasks().getLast().cancel();
+    run(window);
+    assertThat(said.poll()).startsWith("Cancelled");
+    assertThat(work.isCancelled()).as("reading goes on").isFalse();
+    assertThat(work.changingProperty().get()).isTrue();
+    work.cancelAll();
+    run(window);
+    assertThat(work.isCancelled()).isTrue();
+    assertThat(work.runningProperty().get()).isFalse();
+  }
+
+  private static String untilCancelled(Progress p) {
+    while (!p.isCancelled()) {
+      Thread.onSpinWait();
+    }
+    throw new CancellationException();
   }
 
   private static void run(BlockingQueue<Runnable> window) throws InterruptedException {

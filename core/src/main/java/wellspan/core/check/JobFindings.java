@@ -49,6 +49,25 @@ public final class JobFindings {
     return out;
   }
 
+  /**
+   * What the checks find in some items; takes as long as the checks of these.
+   *
+   * @throws java.util.concurrent.CancellationException if cancelled
+   */
+  public static List<Finding> about(Build build, Set<ItemId> some, Progress progress) {
+    CoveredPlaces covers = CoveredPlaces.of(items(build));
+    List<Finding> out = new ArrayList<>();
+    build.findings().stream()
+        .filter(f -> f.subject().filter(some::contains).isPresent())
+        .forEach(out::add);
+    for (ItemId id : some) {
+      Item item = build.items().get(id).item();
+      out.addAll(GroundChecks.of(item, covers, progress));
+      out.addAll(AlignmentChecks.of(item));
+    }
+    return out;
+  }
+
   private static List<Item> items(Build build) {
     return build.items().values().stream().map(Build.BuiltItem::item).toList();
   }

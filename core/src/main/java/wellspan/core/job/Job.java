@@ -33,6 +33,7 @@ import wellspan.core.unit.LinearUnit;
  * @param steps by which items are shaped, in their order; items without steps are left out
  * @param rulebook what the client wants to be said of every item
  * @param project what models say of the project besides its name
+ * @param views where one looked, by name
  */
 public record Job(
     UUID id,
@@ -46,10 +47,12 @@ public record Job(
     List<Recipe> recipes,
     Map<ItemId, List<RecordedStep>> steps,
     Rulebook rulebook,
-    ProjectInfo project) {
+    ProjectInfo project,
+    List<SavedView> views) {
 
   public Job {
     marks = List.copyOf(marks);
+    views = List.copyOf(views);
     recipes = List.copyOf(recipes);
     Map<ItemId, List<RecordedStep>> some = new TreeMap<>();
     steps.forEach(
@@ -89,7 +92,8 @@ public record Job(
         List.of(),
         Map.of(),
         Rulebook.NONE,
-        ProjectInfo.NONE);
+        ProjectInfo.NONE,
+        List.of());
   }
 
   public Optional<Source> source(String sourceName) {
@@ -200,6 +204,17 @@ public record Job(
     return with(d -> d.project = info);
   }
 
+  /** Keeps a view, in the place of one of its name. */
+  public Job withView(SavedView view) {
+    List<SavedView> all = new ArrayList<>(withoutView(view.name()).views);
+    all.add(view);
+    return with(d -> d.views = all);
+  }
+
+  public Job withoutView(String viewName) {
+    return with(d -> d.views = views.stream().filter(v -> !v.name().equals(viewName)).toList());
+  }
+
   /** With its sources as they are, and nothing made of them. */
   public Job withoutOperations() {
     return with(
@@ -224,7 +239,8 @@ public record Job(
         d.recipes,
         d.steps,
         d.rulebook,
-        d.project);
+        d.project,
+        d.views);
   }
 
   /** The parts of a job while one of them is being changed. */
@@ -241,6 +257,7 @@ public record Job(
     private Map<ItemId, List<RecordedStep>> steps;
     private Rulebook rulebook;
     private ProjectInfo project;
+    private List<SavedView> views;
 
     Draft(Job of) {
       id = of.id;
@@ -255,6 +272,7 @@ public record Job(
       steps = of.steps;
       rulebook = of.rulebook;
       project = of.project;
+      views = of.views;
     }
   }
 }

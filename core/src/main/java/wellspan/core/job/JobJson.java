@@ -112,6 +112,10 @@ final class JobJson {
         }
       }
     }
+    if (!job.views().isEmpty()) {
+      ArrayNode views = n.putArray("views");
+      job.views().forEach(v -> views.add(v.node(JSON)));
+    }
     if (!job.rulebook().equals(Rulebook.NONE)) {
       n.set("rulebook", RulebookJson.node(job.rulebook()));
     }

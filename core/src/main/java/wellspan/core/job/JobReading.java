@@ -141,7 +141,8 @@ final class JobReading {
         recipes,
         steps,
         n.value("rulebook", Rulebook.NONE, RulebookJson::read),
-        n.value("project", ProjectInfo.NONE, JobReading::project));
+        n.value("project", ProjectInfo.NONE, JobReading::project),
+        n.list("views", SavedView::read));
   }
 
   private static ProjectInfo project(JsonNode n) {

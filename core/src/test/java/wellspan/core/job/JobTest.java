@@ -52,7 +52,12 @@ class JobTest {
         .withRecipe(new Copy("C", ITEM))
         .withSteps(ITEM, List.of(RecordedStep.of(new Raise(1))))
         .withRulebook(book)
-        .withProject(ProjectInfo.entries().getFirst().with().of(ProjectInfo.NONE, "Author"));
+        .withProject(ProjectInfo.entries().getFirst().with().of(ProjectInfo.NONE, "Author"))
+        .withView(view("Bridge", SavedView.Picture.SPACE));
+  }
+
+  private static SavedView view(String name, SavedView.Picture picture) {
+    return new SavedView(name, picture, new Position(412_300, 6_534_800, 12), 250, -28, 58, 2);
   }
 
   private static List<String> changed(Job a, Job b) throws ReflectiveOperationException {
@@ -82,7 +87,10 @@ class JobTest {
         edit("recipes", j -> j.withRecipe(new Copy("D", ITEM))),
         edit("steps", j -> j.withSteps(ITEM, List.of())),
         edit("rulebook", j -> j.withRulebook(Rulebook.NONE)),
-        edit("project", j -> j.withProject(ProjectInfo.NONE)));
+        edit("project", j -> j.withProject(ProjectInfo.NONE)),
+        edit("views", j -> j.withView(view("Bridge", SavedView.Picture.PLAN))),
+        edit("views", j -> j.withView(view("Quay", SavedView.Picture.PLAN))),
+        edit("views", j -> j.withoutView("Bridge")));
   }
 
   @ParameterizedTest

@@ -64,7 +64,8 @@ class PackingTest {
             List.of(),
             Map.of(),
             Rulebook.NONE,
-            ProjectInfo.NONE)
+            ProjectInfo.NONE,
+            List.of())
         .withSource(Source.of("s", revision("abc")));
   }
 

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import wellspan.core.build.Build;
 import wellspan.core.build.ResultCache;
+import wellspan.core.build.SourceExtents;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.job.Job;
@@ -175,7 +176,7 @@ public final class SourceIntake {
     boolean shaped = !job.recipes().isEmpty() || !job.steps().isEmpty();
     Progress reading = shaped ? progress.part(0, 0.5) : progress;
     int done = 0;
-    for (Source s : job.sources()) {
+    for (Source s : SourceExtents.kept(job, cache).nearestFirst(job.sources())) {
       Revision r = s.current();
       double share = 1.0 / job.sources().size();
       Progress own = reading.part(done * share, (done + 1) * share);
@@ -192,7 +193,11 @@ public final class SourceIntake {
         soFar.show(early);
       }
     }
-    return Build.of(job, received, cache, progress.part(shaped ? 0.5 : 1, 1));
+    Map<String, Received> inOrder = new LinkedHashMap<>();
+    job.sources().forEach(s -> inOrder.put(s.name(), received.get(s.name())));
+    Build build = Build.of(job, inOrder, cache, progress.part(shaped ? 0.5 : 1, 1));
+    SourceExtents.keep(build, cache);
+    return build;
   }
 
   /** Reads a stored file, or takes what was read before of the same bytes by the same rule. */

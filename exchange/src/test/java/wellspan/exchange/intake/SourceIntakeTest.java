@@ -71,24 +71,44 @@ class SourceIntakeTest {
     Job all = take(job, "a.geojson", "25832", "412000,6534500,1").job();
     all = take(all, "b.geojson", "25832", "412010,6534500,1").job();
     all = take(all, "c.geojson", "25832", "412020,6534500,1").job();
-    List<Integer> seen = new ArrayList<>();
-    Build whole =
-        SourceIntake.build(
-            store,
-            all,
-            new SourceIntake.SoFar() {
-              @Override
-              public boolean isWanted() {
-                return true;
-              }
-
-              @Override
-              public void show(Build early) {
-                seen.add(early.items().size());
-              }
-            },
-            Progress.NONE);
-    assertThat(seen).containsExactly(1, 2);
+    List<Build> seen = new ArrayList<>();
+    Build whole = opened(all, seen);
+    assertThat(seen).extracting(b -> b.items().size()).containsExactly(1, 2);
     assertThat(whole.items()).hasSize(3);
+  }
+
+  private Build opened(Job all, List<Build> seen) throws IOException {
+    return SourceIntake.build(
+        store,
+        all,
+        new SourceIntake.SoFar() {
+          @Override
+          public boolean isWanted() {
+            return true;
+          }
+
+          @Override
+          public void show(Build early) {
+            seen.add(early);
+          }
+        },
+        Progress.NONE);
+  }
+
+  /** From the second time on it is known where they lie. */
+  @Test
+  void whatLiesInTheMiddleIsReadFirst() throws IOException {
+    Job all = take(job, "west.geojson", "25832", "412000,6534500,1").job();
+    all = take(all, "east.geojson", "25832", "412300,6534500,1").job();
+    all = take(all, "middle.geojson", "25832", "412140,6534500,1").job();
+    Build first = opened(all, new ArrayList<>());
+    List<Build> seen = new ArrayList<>();
+    Build second = opened(all, seen);
+    assertThat(seen.getFirst().received()).containsOnlyKeys("middle");
+    assertThat(seen.getLast().received()).containsOnlyKeys("middle", "west");
+    assertThat(List.copyOf(second.items().keySet()))
+        .as("their order in the job stays")
+        .isEqualTo(List.copyOf(first.items().keySet()));
+    assertThat(second.received().keySet()).containsExactly("west", "east", "middle");
   }
 }

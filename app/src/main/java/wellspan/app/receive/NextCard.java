@@ -1,0 +1,122 @@
+package wellspan.app.receive;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.control.Button;
+import javafx.scene.layout.VBox;
+import wellspan.app.session.Session;
+import wellspan.app.theme.Figures;
+import wellspan.app.theme.Parts;
+import wellspan.core.build.Build;
+import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
+import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
+import wellspan.core.recipe.Triangulation;
+import wellspan.core.shape.Shape;
+import wellspan.core.triangulate.LevelRule;
+
+/** What to do next with what was received, each a click. */
+final class NextCard extends VBox {
+  private static final int FEWEST_POINTS = 3;
+
+  private final Session session;
+
+  NextCard(Session session) {
+    this.session = session;
+    setId("next");
+    getStyleClass().add("card");
+    List<Button> steps = new ArrayList<>();
+    elsewhere().ifPresent(steps::add);
+    surface().ifPresent(steps::add);
+    deliver().ifPresent(steps::add);
+    setVisible(!steps.isEmpty());
+    setManaged(!steps.isEmpty());
+    getChildren().add(Parts.label("What next", "title"));
+    steps.forEach(
+        b -> {
+          b.setMaxWidth(Double.MAX_VALUE);
+          b.setWrapText(true);
+          getChildren().add(b);
+        });
+  }
+
+  /** A source that lies far from the others. */
+  private Optional<Button> elsewhere() {
+    return session.findingsProperty().get().stream()
+        .filter(f -> f.code().equals("place.elsewhere"))
+        .map(Finding::item)
+        .findFirst()
+        .map(
+            source ->
+                step(
+                    "next-place",
+                    "Give " + source + " its place",
+                    () -> {
+                      session.place().sources().openProperty().set(source);
+                      session.stopProperty().set(Stop.PLACE);
+                    }));
+  }
+
+  /** The surface of points that nothing was made of. */
+  private Optional<Button> surface() {
+    boolean ground =
+        session.build().items().values().stream()
+            .anyMatch(i -> i.item().kind().is(Kind.TERRAIN) && !i.item().shape().isEmpty());
+    if (ground) {
+      return Optional.empty();
+    }
+    List<ItemId> points = new ArrayList<>();
+    int count = 0;
+    for (Build.BuiltItem i : session.build().items().values()) {
+      if (i.item().shape() instanceof Shape.Points g && g.points().size() >= FEWEST_POINTS) {
+        points.add(i.id());
+        count += g.points().size();
+      }
+    }
+    if (points.isEmpty()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        step(
+            "next-surface",
+            "Make a surface of the " + Figures.count(count) + " points",
+            () ->
+                session
+                    .shape()
+                    .make(
+                        new Triangulation(
+                            "Ground",
+                            points,
+                            List.of(),
+                            List.of(),
+                            List.of(),
+                            LevelRule.MEAN,
+                            LevelRule.MEAN))));
+  }
+
+  /** The delivery in hand, once there is something that it sends. */
+  private Optional<Button> deliver() {
+    Build build = session.build();
+    return session
+        .deliveries()
+        .inHand()
+        .filter(d -> build.items().values().stream().anyMatch(i -> build.sends(d, i)))
+        .map(
+            d ->
+                step(
+                    "next-deliver",
+                    "Deliver " + d.name() + " and prove it",
+                    () -> {
+                      session.stopProperty().set(Stop.DELIVER);
+                      session.deliveries().run();
+                    }));
+  }
+
+  private static Button step(String id, String words, Runnable go) {
+    Button b = Parts.button(words, "plain", go);
+    b.setId(id);
+    return b;
+  }
+}
