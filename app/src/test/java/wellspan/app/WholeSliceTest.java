@@ -18,7 +18,10 @@ import wellspan.core.geom.Position;
 /** Drives the real window as a user would: receive, place, look, deliver, see the proof. */
 class WholeSliceTest extends WindowTest {
   private List<String> docket(String stop) {
-    return lookup("#docket-" + stop).queryAs(VBox.class).getChildren().stream()
+    return lookup("#docket-" + stop)
+        .query()
+        .lookupAll(".docket-line, .figure, .docket-stop")
+        .stream()
         .map(n -> ((Labeled) n).getText())
         .toList();
   }

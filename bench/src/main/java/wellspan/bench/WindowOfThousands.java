@@ -19,6 +19,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.shape.Rectangle;
 import javafx.stage.Stage;
 import wellspan.app.session.Session;
 import wellspan.app.shell.ShellView;
@@ -30,9 +31,9 @@ import wellspan.core.job.JobStore;
 
 /**
  * Opens a job of thousands of items in the real window ({@code WindowOfThousands JOB}) and prints
- * how long it takes, the times between frames while the strata scroll, items are selected, the plan
- * is dragged and the 3D picture turned, how long the manifest takes to open, and what the heap
- * holds. Needs a display.
+ * how long it takes, the times between frames while a mark moves and nothing else (what the machine
+ * needs), the strata scroll, items are selected, the plan is dragged and the 3D picture turned, how
+ * long the manifest takes to open, and what the heap holds. Needs a display.
  */
 public final class WindowOfThousands {
   private static final int FRAMES = 120;
@@ -82,7 +83,13 @@ public final class WindowOfThousands {
       ListView<?> strata = (ListView<?>) shell.lookup("#strata-list");
       Node plan = shell.lookup("#plan");
       Node space = shell.lookup("#space");
+      Rectangle mark = new Rectangle(8, 8);
+      mark.setManaged(false);
       return List.of(
+          new Phase(
+              "a mark moved, nothing else",
+              () -> shell.getChildren().add(mark),
+              i -> mark.setX(600 + i)),
           new Phase(
               "plan dragged",
               () -> drag(plan, MouseEvent.MOUSE_PRESSED, 0),

@@ -35,7 +35,8 @@ public final class StageMotion {
     last = nanos.getAsLong();
   }
 
-  boolean isMoving() {
+  /** Whether the hand moved it just now. */
+  public boolean isMoving() {
     return nanos.getAsLong() - last < STILL_AFTER;
   }
 

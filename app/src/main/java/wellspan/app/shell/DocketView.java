@@ -4,9 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import javafx.scene.control.Hyperlink;
-import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -40,7 +37,7 @@ final class DocketView extends Pane {
 
   private final Session session;
   private final VBox head = new VBox(2);
-  private final List<VBox> cells = new ArrayList<>();
+  private final List<DocketCell> cells = new ArrayList<>();
   private final List<Region> rules = new ArrayList<>();
 
   DocketView(Session session) {
@@ -53,8 +50,7 @@ final class DocketView extends Pane {
     for (Stop s : Stop.values()) {
       Region rule = new Region();
       rule.getStyleClass().add("docket-rule");
-      VBox cell = new VBox(2);
-      cell.setId("docket-" + s.name().toLowerCase(java.util.Locale.ROOT));
+      DocketCell cell = new DocketCell(s);
       rules.add(rule);
       cells.add(cell);
       getChildren().addAll(rule, cell);
@@ -79,36 +75,15 @@ final class DocketView extends Pane {
   }
 
   private void cell(Stop stop, String... lines) {
-    VBox c = cells.get(stop.ordinal());
-    c.getChildren().setAll(Parts.label(stop.title(), "docket-stop"));
+    DocketCell c = cells.get(stop.ordinal());
     for (String line : lines) {
       String[] styled = line.split("\t", 2);
       if (styled.length == 2) {
-        line(stop, styled[1], styled[0].split(" "));
+        c.line(styled[1], styled[0].split(" "));
       } else {
-        line(stop, line);
+        c.line(line);
       }
     }
-  }
-
-  private void line(Stop stop, String text, String... styles) {
-    Label l = Parts.label(text, styles);
-    if (!l.getStyleClass().contains("figure")) {
-      l.getStyleClass().add("docket-line");
-    }
-    l.setMaxWidth(Double.MAX_VALUE);
-    l.setTooltip(new Tooltip(text));
-    cells.get(stop.ordinal()).getChildren().add(l);
-  }
-
-  /** Something that can be done from a cell. */
-  private Hyperlink link(Stop stop, String id, String words, Runnable action) {
-    Hyperlink h = new Hyperlink(words);
-    h.setId(id);
-    h.getStyleClass().add("docket-line");
-    h.setOnAction(e -> action.run());
-    cells.get(stop.ordinal()).getChildren().add(h);
-    return h;
   }
 
   private void card(DescribeCard card) {
@@ -117,6 +92,12 @@ final class DocketView extends Pane {
   }
 
   private void refresh() {
+    cells.forEach(DocketCell::begin);
+    say();
+    cells.forEach(DocketCell::end);
+  }
+
+  private void say() {
     if (session.selection().ids().size() > 1) {
       several();
       return;
@@ -129,9 +110,6 @@ final class DocketView extends Pane {
               Parts.wrapped(
                   "Click an item on the stage or in the strata: its journey stands here.",
                   "muted"));
-      for (Stop s : Stop.values()) {
-        cell(s);
-      }
       return;
     }
     Build.BuiltItem i = chosen.get();
@@ -158,10 +136,18 @@ final class DocketView extends Pane {
     cell(Stop.PLACE, f.extent().toArray(String[]::new));
     cell(Stop.SHAPE, f.geometry().toArray(String[]::new));
     cell(Stop.DESCRIBE, f.classes(), f.material());
-    link(Stop.DESCRIBE, "class-of-all", "Class of all \u2026", () -> card(DescribeCard.ITEM));
-    link(Stop.DESCRIBE, "say-of-all", "Say of all \u2026", () -> card(DescribeCard.ATTRIBUTES));
+    DocketCell c = cells.get(Stop.DESCRIBE.ordinal());
+    c.link(
+        "class-of-all",
+        "Class of all …",
+        "Choose a class for all of them",
+        () -> card(DescribeCard.ITEM));
+    c.link(
+        "say-of-all",
+        "Say of all …",
+        "Give all of them an attribute",
+        () -> card(DescribeCard.ATTRIBUTES));
     cell(Stop.DRAW, "muted\tLayers and line styles", "muted\tcome with a later version.");
-    cell(Stop.DELIVER);
     for (SharedFacts.InDelivery d : f.deliveries()) {
       delivery(d.name(), d.words(), Parts.id("all-in-", d.name()), !d.all());
     }
@@ -317,32 +303,30 @@ final class DocketView extends Pane {
   }
 
   private void deliver(Build.BuiltItem i) {
-    cell(Stop.DELIVER);
+    DocketCell c = cells.get(Stop.DELIVER.ordinal());
     for (Delivery d : session.job().deliveries()) {
       CellState s = CellState.of(session, d, i);
       String words = s.sign() + " " + d.name() + " " + s.words();
       if (s == CellState.CANNOT) {
-        line(Stop.DELIVER, words, s.style());
+        c.line(words, s.style());
       } else {
-        delivery(d.name(), words, Parts.id("in-", d.name()), s == CellState.HELD_BACK)
-            .getStyleClass()
-            .add(s.style());
+        delivery(d.name(), words, Parts.id("in-", d.name()), s == CellState.HELD_BACK, s.style());
       }
     }
     if (session.job().deliveries().isEmpty()) {
-      line(Stop.DELIVER, "no delivery yet", "muted");
+      c.line("no delivery yet", "muted");
     }
   }
 
   /** How the selection stands to a delivery; a click holds it back or includes it. */
-  private Hyperlink delivery(String name, String words, String id, boolean include) {
-    Hyperlink h =
-        link(
-            Stop.DELIVER,
+  private void delivery(String name, String words, String id, boolean include, String... styles) {
+    cells
+        .get(Stop.DELIVER.ordinal())
+        .link(
             id,
             words,
-            () -> session.deliveries().holdBack(name, session.selection().ids(), !include));
-    h.setTooltip(new Tooltip(words + (include ? ". Click to include." : ". Click to hold back.")));
-    return h;
+            words + (include ? ". Click to include." : ". Click to hold back."),
+            () -> session.deliveries().holdBack(name, session.selection().ids(), !include),
+            styles);
   }
 }

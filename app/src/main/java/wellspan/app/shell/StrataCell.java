@@ -9,10 +9,8 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Background;
-import javafx.scene.layout.BackgroundFill;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
-import javafx.scene.paint.Color;
 import org.kordamp.ikonli.feather.Feather;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
@@ -31,6 +29,8 @@ final class StrataCell extends ListCell<StrataRows.Row> {
   private static final double ITEM_HEIGHT = 26;
 
   private final Session session;
+  private final Tooltip tip = new Tooltip();
+  private StrataItemLine line;
   private final Consumer<StrataRows.Row> openOrClose;
 
   /**
@@ -47,25 +47,29 @@ final class StrataCell extends ListCell<StrataRows.Row> {
   protected void updateItem(StrataRows.Row row, boolean empty) {
     super.updateItem(row, empty);
     setText(null);
-    setTooltip(null);
-    setId(null);
-    setAccessibleText(null);
+    if (!(row instanceof StrataRows.ItemRow)) {
+      setTooltip(null);
+      setId(null);
+      setAccessibleText(null);
+    }
     if (empty || row == null) {
       setGraphic(null);
       setPrefHeight(ITEM_HEIGHT);
       return;
     }
-    HBox line =
+    HBox graphic =
         switch (row) {
           case StrataRows.BandRow b -> band(b);
           case StrataRows.GroupRow g -> group(g);
           case StrataRows.ItemRow i -> item(i);
         };
-    line.setFillHeight(true);
-    line.setPrefHeight(getPrefHeight());
-    line.setPadding(new Insets(0, 2, 0, 0));
-    line.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-    setGraphic(line);
+    graphic.setFillHeight(true);
+    graphic.setPrefHeight(getPrefHeight());
+    graphic.setPadding(new Insets(0, 2, 0, 0));
+    graphic.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    if (getGraphic() != graphic) {
+      setGraphic(graphic);
+    }
   }
 
   private HBox band(StrataRows.BandRow b) {
@@ -108,30 +112,29 @@ final class StrataCell extends ListCell<StrataRows.Row> {
     return row;
   }
 
+  /** The line is kept and only says something else: scrolling makes no nodes. */
   private HBox item(StrataRows.ItemRow i) {
     setPrefHeight(ITEM_HEIGHT);
     Item item = i.item().item();
-    Label name = Parts.label(item.name());
-    name.setPadding(new Insets(0, 0, 0, i.grouped() ? 12 : 4));
-    name.setMinWidth(20);
-    Label figure = Parts.label(figure(item), "figure", "muted");
-    figure.setMinWidth(Region.USE_PREF_SIZE);
-    HBox row =
-        new HBox(3, colour(i.band(), 0.55), name, Parts.space(), figure, eye(i.ids(), item.name()));
-    row.getStyleClass().add("strata-item");
     boolean stale = session.staleProperty().get().contains(i.item().id());
-    if (stale) {
-      name.getStyleClass().add("stale");
-      figure.setText("being made …");
+    if (line == null) {
+      line = new StrataItemLine();
     }
-    setTooltip(
-        new Tooltip(
-            stale
-                ? item.name() + " is not as the job has it yet; it is being made."
-                : item.name()));
+    boolean shown = i.ids().stream().anyMatch(session.build()::isVisible);
+    line.show(
+        item.name(),
+        stale ? "being made …" : figure(item),
+        i.grouped(),
+        stale,
+        colours(i.band(), 0.55),
+        shown,
+        () -> session.visibility().set(i.ids(), !shown));
+    tip.setText(
+        stale ? item.name() + " is not as the job has it yet; it is being made." : item.name());
+    setTooltip(tip);
     setId("item-" + i.item().id().value());
     setAccessibleText(item.kind() + " " + item.name());
-    return row;
+    return line;
   }
 
   private Button eye(List<ItemId> ids, String of) {
@@ -146,10 +149,12 @@ final class StrataCell extends ListCell<StrataRows.Row> {
     Region r = new Region();
     r.getStyleClass().add("band-colour");
     r.setMaxHeight(Double.MAX_VALUE);
-    Color c = Theme.of(band);
-    r.setBackground(
-        new Background(new BackgroundFill(c.deriveColor(0, 1, 1, opacity), null, null)));
+    r.setBackground(colours(band, opacity));
     return r;
+  }
+
+  private static Background colours(Band band, double opacity) {
+    return Background.fill(Theme.of(band).deriveColor(0, 1, 1, opacity));
   }
 
   private static String figure(Item item) {

@@ -21,6 +21,8 @@ import wellspan.core.shape.Shape;
 
 /** The ground in the plan: pictures, surfaces, covers and bodies, in the style that was chosen. */
 final class GroundPicture {
+  private Build levelsOf;
+  private Box levels = Box.EMPTY;
   private final Session session;
   private final PictureLayer pictures = new PictureLayer();
   private final Map<Mesh, Box> boxes = new HashMap<>();
@@ -67,11 +69,9 @@ final class GroundPicture {
         session.stopProperty().get() == Stop.SHAPE
             ? session.shape().comparisonProperty().get()
             : Optional.empty();
-    for (Build.BuiltItem i : b.items().values()) {
-      if (b.isVisible(i.id())) {
-        texture(i.item()).ifPresent(t -> pictures.draw(g, window, t.pixels(), t.place()));
-      }
-    }
+    seen.textured()
+        .forEach(
+            i -> texture(i.item()).ifPresent(t -> pictures.draw(g, window, t.pixels(), t.place())));
     if (compared.isEmpty()) {
       SmallBodies bodies = new SmallBodies(g, window, theme, colours);
       Set<ItemId> chosen = session.selection().ids();
@@ -84,10 +84,8 @@ final class GroundPicture {
             }
           });
     }
-    for (Build.BuiltItem i : b.items().values()) {
-      if (b.isVisible(i.id())
-          && compared.isEmpty()
-          && !SmallBodies.takes(i.item(), seen.crowded())) {
+    for (Build.BuiltItem i : seen.large()) {
+      if (compared.isEmpty()) {
         boolean cover = i.item().kind().is(Kind.COVER);
         i.item()
             .triangles()
@@ -121,7 +119,7 @@ final class GroundPicture {
     compared.ifPresent(c -> terrain.draw(c.one(), new SurfaceLook.Difference(c.other())));
   }
 
-  private static Optional<Texture> texture(Item item) {
+  static Optional<Texture> texture(Item item) {
     return item.shape() instanceof Shape.Picture g
         ? Optional.of(new Texture(g.pixels(), g.place()))
         : item.attributes().texture();
@@ -151,15 +149,21 @@ final class GroundPicture {
     };
   }
 
-  /** What the colours of levels reach over: all visible ground. */
+  /** What the colours of levels reach over: all visible ground; reckoned once for a build. */
+  @SuppressWarnings("ReferenceEquality") // a build is never changed
   private Box levels() {
     Build b = session.build();
-    return b.items().values().stream()
-        .filter(i -> b.isVisible(i.id()))
-        .map(i -> i.item().triangles())
-        .flatMap(Optional::stream)
-        .map(this::box)
-        .filter(Box::hasLevels)
-        .reduce(Box.EMPTY, Box::union);
+    if (levelsOf != b) {
+      levelsOf = b;
+      levels =
+          b.items().values().stream()
+              .filter(i -> b.isVisible(i.id()))
+              .map(i -> i.item().triangles())
+              .flatMap(Optional::stream)
+              .map(this::box)
+              .filter(Box::hasLevels)
+              .reduce(Box.EMPTY, Box::union);
+    }
+    return levels;
   }
 }

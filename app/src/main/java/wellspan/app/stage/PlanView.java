@@ -11,9 +11,10 @@ import javafx.beans.value.ChangeListener;
 import javafx.geometry.Point2D;
 import javafx.geometry.Rectangle2D;
 import javafx.scene.Cursor;
-import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.layout.Background;
 import javafx.scene.layout.Pane;
+import javafx.scene.shape.Rectangle;
 import wellspan.app.session.Pick;
 import wellspan.app.session.SentAndArrived;
 import wellspan.app.session.Session;
@@ -42,7 +43,7 @@ public final class PlanView extends Pane {
   private final Session session;
   private SeenItems seen;
   private Optional<Rectangle2D> rectangle = Optional.empty();
-  private final Canvas canvas = new Canvas();
+  private final FollowingCanvas canvas = new FollowingCanvas(this::redrawSoon);
   private final TileCache tiles = new TileCache(this::redrawSoon);
   private final PlanPlaces places;
   private PlanWindow window = new PlanWindow(0, 0, 1, 100, 100);
@@ -64,6 +65,10 @@ public final class PlanView extends Pane {
     setAccessibleText("Plan");
     setMinSize(0, 0);
     getChildren().add(canvas);
+    Rectangle clip = new Rectangle(); // a picture that is shifted stays within
+    clip.widthProperty().bind(widthProperty());
+    clip.heightProperty().bind(heightProperty());
+    setClip(clip);
     ChangeListener<Object> redraw = (o, a, b) -> redrawSoon();
     session.buildProperty().addListener((o, a, b) -> buildChanged(b));
     session.selection().idsProperty().addListener(redraw);
@@ -99,6 +104,7 @@ public final class PlanView extends Pane {
 
   public void setTheme(Theme t) {
     theme = t;
+    setBackground(Background.fill(t.paper()));
     redrawSoon();
   }
 
@@ -176,7 +182,9 @@ public final class PlanView extends Pane {
 
   void show(PlanWindow w) {
     window = w;
-    redrawSoon();
+    if (!session.aim().motion().isMoving() || !canvas.follow(w)) {
+      redrawSoon();
+    }
     moved.set(moved.get() + 1);
   }
 
@@ -223,14 +231,14 @@ public final class PlanView extends Pane {
       javafx.application.Platform.runLater(
           () -> {
             redrawAsked = false;
-            draw();
+            canvas.draw(window, this::draw);
           });
     }
   }
 
   /** Whether pieces of terrain are still being painted. */
   public boolean isBusy() {
-    return redrawAsked || tiles.isBusy();
+    return redrawAsked || canvas.isBehind() || tiles.isBusy();
   }
 
   // ---- drawing
@@ -261,15 +269,12 @@ public final class PlanView extends Pane {
       placeBehind(place, b);
     }
     List<Build.BuiltItem> shown = new ArrayList<>();
-    seen()
-        .inSight(
-            window,
-            getHeight(),
-            i -> {
-              if (!SmallBodies.takes(i.item(), seen().crowded())) {
-                shown.add(i);
-              }
-            });
+    Box sight = window.ground();
+    for (Build.BuiltItem i : seen().large()) {
+      if (i.item().bounds().overlapsPlan(sight)) {
+        shown.add(i);
+      }
+    }
     shown.forEach(i -> furnish(furniture, i, false));
     shown.forEach(i -> furnish(furniture, i, true));
     drawRectangle();

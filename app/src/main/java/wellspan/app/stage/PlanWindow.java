@@ -73,6 +73,11 @@ record PlanWindow(double east, double north, double metresPerPixel, double width
     return new PlanWindow(east, north, metresPerPixel, w, h);
   }
 
+  /** The ground in the picture. */
+  Box ground() {
+    return new Box(eastAt(0), northAt(height), Double.NaN, eastAt(width), northAt(0), Double.NaN);
+  }
+
   /** Shows so many metres from its lower to its upper edge. */
   PlanWindow reaching(double metres) {
     return new PlanWindow(east, north, clamp(metres / Math.max(1, height)), width, height);

@@ -20,6 +20,8 @@ final class SeenItems {
   private int faces;
   private final List<Build.BuiltItem> items = new ArrayList<>();
   private final List<Box> boxes = new ArrayList<>();
+  private final List<Build.BuiltItem> textured = new ArrayList<>();
+  private final List<Build.BuiltItem> large = new ArrayList<>();
 
   SeenItems(Build build) {
     this.build = build;
@@ -31,6 +33,26 @@ final class SeenItems {
     }
     items.sort(Comparator.comparingDouble(SeenItems::top));
     items.forEach(i -> boxes.add(i.item().bounds()));
+    for (Build.BuiltItem i : build.items().values()) { // in the order of the job
+      if (build.isVisible(i.id())) {
+        if (GroundPicture.texture(i.item()).isPresent()) {
+          textured.add(i);
+        }
+        if (!SmallBodies.takes(i.item(), crowded())) {
+          large.add(i);
+        }
+      }
+    }
+  }
+
+  /** Those with a picture over them. */
+  List<Build.BuiltItem> textured() {
+    return textured;
+  }
+
+  /** Those that are not drawn as small bodies. */
+  List<Build.BuiltItem> large() {
+    return large;
   }
 
   /** Bodies are seen from above: what reaches higher lies over what does not. */

@@ -1,0 +1,70 @@
+package wellspan.app.stage;
+
+import javafx.animation.Animation;
+import javafx.animation.PauseTransition;
+import javafx.scene.canvas.Canvas;
+import javafx.util.Duration;
+
+/**
+ * A canvas for a picture of the plan. What takes long to draw follows the hand as it was drawn
+ * last, shifted and scaled, and is drawn anew once the hand rests, and now and then before.
+ * Window's thread.
+ */
+final class FollowingCanvas extends Canvas {
+  /** What is drawn faster is drawn at each movement, nanoseconds. */
+  private static final long SLOW = 15_000_000;
+
+  /** How often a slow picture is drawn anew while it moves, nanoseconds. */
+  private static final long AT_MOST_EVERY = 200_000_000;
+
+  private static final Duration REST = Duration.millis(120);
+
+  private final PauseTransition pause = new PauseTransition(REST);
+  private PlanWindow drawn;
+  private long drawnAt;
+  private long took;
+
+  /**
+   * @param redraw asks for the picture to be drawn anew
+   */
+  FollowingCanvas(Runnable redraw) {
+    pause.setOnFinished(e -> redraw.run());
+  }
+
+  /** Draws the picture of a part of the plan. */
+  void draw(PlanWindow window, Runnable picture) {
+    pause.stop();
+    setScaleX(1);
+    setScaleY(1);
+    setTranslateX(0);
+    setTranslateY(0);
+    drawn = window;
+    long began = System.nanoTime();
+    picture.run();
+    drawnAt = System.nanoTime();
+    took = drawnAt - began;
+  }
+
+  /**
+   * Shows another part of the plan with what is drawn already.
+   *
+   * @return false where the picture is to be drawn anew at once
+   */
+  boolean follow(PlanWindow window) {
+    if (drawn == null || took < SLOW) {
+      return false;
+    }
+    double scale = drawn.metresPerPixel() / window.metresPerPixel();
+    setScaleX(scale);
+    setScaleY(scale);
+    setTranslateX(window.x(drawn.east()) - window.width() / 2);
+    setTranslateY(window.y(drawn.north()) - window.height() / 2);
+    pause.playFromStart();
+    return System.nanoTime() - drawnAt < Math.max(AT_MOST_EVERY, 4 * took);
+  }
+
+  /** Whether the picture is not yet that of the part which is shown. */
+  boolean isBehind() {
+    return pause.getStatus() == Animation.Status.RUNNING;
+  }
+}
