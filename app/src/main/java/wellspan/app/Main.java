@@ -27,7 +27,6 @@ public final class Main {
     }
     QUIET.forEach(l -> l.setLevel(Level.SEVERE));
     System.setProperty("java.awt.headless", "true"); // pieces of the plan are painted off screen
-    System.setProperty("prism.lcdtext", "false"); // coloured edges double the work of every text
     Application.launch(WellspanApp.class, args);
   }
 }

@@ -71,6 +71,6 @@ final class MeaningsBox extends VBox {
     if (Double.isNaN(h.gap())) {
       return h.fits() ? "in the system's area" : "outside the system's area";
     }
-    return h.gap() == 0 ? "among the other content" : Figures.distance(h.gap()) + " away from it";
+    return h.gap() == 0 ? "among the rest" : Figures.distance(h.gap()) + " from the rest";
   }
 }

@@ -45,8 +45,7 @@ final class PairTable extends VBox {
     Button pick =
         Parts.button("Pick pair", "small", () -> session.place().pickProperty().set(Pick.PAIR));
     pick.setId("pick-pair");
-    getChildren()
-        .setAll(Parts.row(Parts.label("Or fit it by pairs", "name"), new HBox(4, match, pick)));
+    getChildren().setAll(Parts.row(Parts.label("Or by pairs", "name"), new HBox(4, match, pick)));
     List<PointPair> all = desk.pairs();
     if (!all.isEmpty()) {
       fitted(all);

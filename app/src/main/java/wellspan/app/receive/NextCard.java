@@ -29,6 +29,7 @@ final class NextCard extends VBox {
     getStyleClass().add("card");
     List<Button> steps = new ArrayList<>();
     elsewhere().ifPresent(steps::add);
+    flaws().ifPresent(steps::add);
     surface().ifPresent(steps::add);
     deliver().ifPresent(steps::add);
     setVisible(!steps.isEmpty());
@@ -57,6 +58,21 @@ final class NextCard extends VBox {
                       session.place().sources().openProperty().set(source);
                       session.stopProperty().set(Stop.PLACE);
                     }));
+  }
+
+  /** Errors of what came, before something is made of it. */
+  private Optional<Button> flaws() {
+    long errors =
+        session.findingsProperty().get().stream()
+            .filter(f -> f.stop() == Stop.SHAPE && f.isError())
+            .count();
+    return errors == 0
+        ? Optional.empty()
+        : Optional.of(
+            step(
+                "next-flaws",
+                "Look at " + errors + (errors == 1 ? " error" : " errors") + " and mend",
+                () -> session.stopProperty().set(Stop.SHAPE)));
   }
 
   /** The surface of points that nothing was made of. */

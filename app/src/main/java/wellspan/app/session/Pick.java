@@ -31,6 +31,11 @@ public enum Pick {
     return sentence;
   }
 
+  /** Whether a click takes the point or vertex that is nearest to it. */
+  public boolean catches() {
+    return this != SELECT && this != OUTLINE;
+  }
+
   /** What to do after the first of two clicks. */
   public String second() {
     return second;

@@ -35,6 +35,9 @@ import wellspan.core.shape.Shape;
 final class DocketView extends Pane {
   static final double HEIGHT = 130;
 
+  /** Characters of two figures that stand side by side in a cell. */
+  private static final int ONE_LINE = 18;
+
   private final Session session;
   private final VBox head = new VBox(2);
   private final List<DocketCell> cells = new ArrayList<>();
@@ -77,6 +80,9 @@ final class DocketView extends Pane {
   private void cell(Stop stop, String... lines) {
     DocketCell c = cells.get(stop.ordinal());
     for (String line : lines) {
+      if (line.isEmpty()) {
+        continue;
+      }
       String[] styled = line.split("\t", 2);
       if (styled.length == 2) {
         c.line(styled[1], styled[0].split(" "));
@@ -197,14 +203,18 @@ final class DocketView extends Pane {
     }
     Position c = b.centre();
     Position l = session.job().frame().toLocal(c);
+    String x = "x " + Figures.number(l.east(), 1);
+    String y = "y " + Figures.number(l.north(), 1);
+    boolean fits = x.length() + y.length() < ONE_LINE;
     cell(
         Stop.PLACE,
         "figure\tE " + Figures.number(c.east(), 3),
         "figure\tN " + Figures.number(c.north(), 3),
-        "figure muted\tx " + Figures.number(l.east(), 1) + " y " + Figures.number(l.north(), 1),
+        "figure muted\t" + (fits ? x + " " + y : x),
+        fits ? "" : "figure muted\t" + y,
         "muted\t"
             + Figures.distance(b.farthestPlanDistance(session.job().frame().basePoint()))
-            + " from base point");
+            + " from base");
   }
 
   private void shape(Item item) {

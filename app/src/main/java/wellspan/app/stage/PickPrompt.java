@@ -19,8 +19,8 @@ final class PickPrompt extends VBox {
     getStyleClass().addAll("card", "pick-prompt");
     setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     setMouseTransparent(true);
-    StackPane.setAlignment(this, Pos.BOTTOM_CENTER);
-    StackPane.setMargin(this, new Insets(0, 0, ABOVE_SCALE_BAR, 0));
+    StackPane.setAlignment(this, Pos.BOTTOM_LEFT); // what is picked by is at the right
+    StackPane.setMargin(this, new Insets(0, 0, ABOVE_SCALE_BAR, 16));
     PlaceDesk desk = session.place();
     desk.pickProperty().addListener((o, a, b) -> show(desk));
     desk.firstClickProperty().addListener((o, a, b) -> show(desk));
@@ -35,6 +35,9 @@ final class PickPrompt extends VBox {
             Parts.label(
                 desk.firstClickProperty().get().isPresent() ? pick.second() : pick.sentence(),
                 "name"),
-            Parts.label("Points and vertices nearby are caught. Escape leaves it.", "muted"));
+            Parts.label(
+                (pick.catches() ? "Points and vertices nearby are caught. " : "")
+                    + "Escape leaves it.",
+                "muted"));
   }
 }

@@ -51,8 +51,17 @@ record PlanInk(
     return true;
   }
 
-  /** Finds a place for a label beside a mark: right, left, above or below it. */
+  /**
+   * Finds a place for a label beside a mark: right, left, above or below it. What is written of the
+   * mark already is not written again.
+   */
   boolean labelBeside(String s, double x, double y, double away, Font font, Color colour) {
+    for (Word w : words) {
+      boolean said = w.text().equals(s) || w.text().startsWith(s + " ");
+      if (said && Math.hypot(w.x() - x, w.y() - y) < 2 * away) {
+        return true;
+      }
+    }
     double line = font.getSize() * 0.9;
     return label(s, x + away, y, font, colour, TextAlignment.LEFT)
         || label(s, x - away, y, font, colour, TextAlignment.RIGHT)

@@ -2,6 +2,7 @@ package wellspan.app.stage;
 
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
+import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 import wellspan.app.theme.Theme;
 import wellspan.core.finding.Figure;
@@ -26,28 +27,35 @@ final class ShapePicture {
     theme = ink.theme();
   }
 
-  /** A ring at every finding of this stop that has a place, with its figure. */
+  /** A ring at every place of the findings of this stop, with the figure at the first. */
   void flaws(List<Finding> findings) {
     for (Finding f : findings) {
       if (f.stop() == Stop.SHAPE && f.place().isPresent()) {
+        Color colour = f.isError() ? theme.error() : theme.warning();
+        f.places().forEach(p -> ring(p, colour));
         Position p = f.place().get();
-        double x = w.x(p.east()), y = w.y(p.north());
-        var colour = f.isError() ? theme.error() : theme.warning();
-        g.setStroke(colour);
-        g.setLineWidth(2);
-        g.strokeOval(x - RING, y - RING, 2 * RING, 2 * RING);
-        g.setLineWidth(1);
-        g.strokeLine(x - 3, y, x + 3, y);
-        g.strokeLine(x, y - 3, x, y + 3);
         ink.label(
             f.figure().map(Figure::text).orElse(""),
-            x,
-            y - RING - 6,
+            w.x(p.east()),
+            w.y(p.north()) - RING - 6,
             PlanInk.FIGURE,
             colour,
             TextAlignment.CENTER);
       }
     }
+  }
+
+  private void ring(Position p, Color colour) {
+    double x = w.x(p.east()), y = w.y(p.north());
+    if (x < -RING || y < -RING || x > w.width() + RING || y > w.height() + RING) {
+      return;
+    }
+    g.setStroke(colour);
+    g.setLineWidth(2);
+    g.strokeOval(x - RING, y - RING, 2 * RING, 2 * RING);
+    g.setLineWidth(1);
+    g.strokeLine(x - 3, y, x + 3, y);
+    g.strokeLine(x, y - 3, x, y + 3);
   }
 
   void outline(List<Position> corners) {

@@ -1,6 +1,8 @@
 package wellspan.core.finding;
 
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 
@@ -11,6 +13,7 @@ import wellspan.core.item.ItemId;
  * @param item name of the item or file concerned, empty if it concerns the whole job
  * @param subject identity of the item concerned, where it is one of the job's
  * @param place where it is, in shared coordinates, if it has a place
+ * @param alsoAt where else it is, if it was found more than once
  * @param figure the measured value, if there is one
  * @param message a sentence that says what is wrong and what to do
  */
@@ -21,8 +24,13 @@ public record Finding(
     String item,
     Optional<ItemId> subject,
     Optional<Position> place,
+    List<Position> alsoAt,
     Optional<Figure> figure,
     String message) {
+
+  public Finding {
+    alsoAt = List.copyOf(alsoAt);
+  }
 
   public static Finding error(Stop stop, String code, String item, String message) {
     return new Finding(
@@ -32,6 +40,7 @@ public record Finding(
         item,
         Optional.empty(),
         Optional.empty(),
+        List.of(),
         Optional.empty(),
         message);
   }
@@ -44,6 +53,7 @@ public record Finding(
         item,
         Optional.empty(),
         Optional.empty(),
+        List.of(),
         Optional.empty(),
         message);
   }
@@ -56,25 +66,46 @@ public record Finding(
         item,
         Optional.empty(),
         Optional.empty(),
+        List.of(),
         Optional.empty(),
         message);
   }
 
   public Finding at(Position where) {
-    return new Finding(severity, stop, code, item, subject, Optional.of(where), figure, message);
+    return at(List.of(where));
+  }
+
+  /** The same at all its places; the first one is where it is looked at. */
+  public Finding at(List<Position> all) {
+    return new Finding(
+        severity,
+        stop,
+        code,
+        item,
+        subject,
+        all.stream().findFirst(),
+        all.stream().skip(1).toList(),
+        figure,
+        message);
+  }
+
+  /** Everywhere it is. */
+  public List<Position> places() {
+    return Stream.concat(place.stream(), alsoAt.stream()).toList();
   }
 
   public Finding withFigure(Figure value) {
-    return new Finding(severity, stop, code, item, subject, place, Optional.of(value), message);
+    return new Finding(
+        severity, stop, code, item, subject, place, alsoAt, Optional.of(value), message);
   }
 
   public Finding withSeverity(Severity s) {
-    return new Finding(s, stop, code, item, subject, place, figure, message);
+    return new Finding(s, stop, code, item, subject, place, alsoAt, figure, message);
   }
 
   /** The same about an item of the job. */
   public Finding about(ItemId id) {
-    return new Finding(severity, stop, code, item, Optional.of(id), place, figure, message);
+    return new Finding(severity, stop, code, item, Optional.of(id), place, alsoAt, figure, message);
   }
 
   public boolean isError() {

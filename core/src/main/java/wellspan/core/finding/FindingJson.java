@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.List;
+import wellspan.core.geom.Position;
 
 /** Findings as JSON: severity, code, message, and item, figure and place where there are some. */
 public final class FindingJson {
@@ -19,16 +20,20 @@ public final class FindingJson {
       }
       f.subject().ifPresent(id -> n.put("id", id.value()));
       f.figure().ifPresent(x -> figure(n, x));
-      f.place()
-          .ifPresent(
-              p -> {
-                ArrayNode at = n.putArray("place").add(p.east()).add(p.north());
-                if (Double.isFinite(p.level())) {
-                  at.add(p.level());
-                }
-              });
+      f.place().ifPresent(p -> place(n.putArray("place"), p));
+      if (!f.alsoAt().isEmpty()) {
+        ArrayNode also = n.putArray("alsoAt");
+        f.alsoAt().forEach(p -> place(also.addArray(), p));
+      }
     }
     return out;
+  }
+
+  private static void place(ArrayNode to, Position p) {
+    to.add(p.east()).add(p.north());
+    if (Double.isFinite(p.level())) {
+      to.add(p.level());
+    }
   }
 
   /** As people read it, and as a number with its unit. */

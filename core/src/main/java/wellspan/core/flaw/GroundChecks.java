@@ -84,13 +84,14 @@ public final class GroundChecks {
                             name,
                             String.format(
                                 Locale.ROOT,
-                                "%s: %d of %d points lie at %.3f m, far from what is around them: a stand-in for no level. Drop them with \u201cDrop levels that are none\u201d.",
+                                "%s: %d of %d points %s at %.3f m, far from what is around them: a stand-in for no level. Drop them with \u201cDrop levels that are none\u201d.",
                                 name,
                                 count,
                                 n,
+                                count == 1 ? "lies" : "lie",
                                 value))
-                        .at(first(xyz, f.points(), value))
-                        .withFigure(Figure.count(count, "points"))));
+                        .at(allAt(xyz, f.points(), value))
+                        .withFigure(Figure.count(count, count == 1 ? "point" : "points"))));
     boolean[] left = new boolean[n];
     f.points().forEach(i -> left[i] = true);
     return left;
@@ -102,16 +103,18 @@ public final class GroundChecks {
         out.add(spike(name, xyz, s, k, ""));
       }
     } else {
-      out.add(spike(name, xyz, s, tallest(s), s.points().size() + " spikes, the tallest: "));
+      int tallest = tallest(s);
+      List<Position> all = new ArrayList<>(s.points().stream().map(i -> place(xyz, i)).toList());
+      all.addFirst(all.remove(tallest)); // where it is looked at
+      out.add(spike(name, xyz, s, tallest, all.size() + " spikes, the tallest: ").at(all));
     }
   }
 
-  private static Position first(double[] xyz, List<Integer> points, double value) {
+  private static List<Position> allAt(double[] xyz, List<Integer> points, double value) {
     return points.stream()
         .filter(i -> Math.abs(xyz[3 * i + 2] - value) < FalseLevels.SAME)
         .map(i -> place(xyz, i))
-        .findFirst()
-        .orElseThrow();
+        .toList();
   }
 
   private static Position place(double[] xyz, int i) {
@@ -175,13 +178,17 @@ public final class GroundChecks {
       for (int v : order) {
         worst = height(again.get(v)) > height(again.get(worst)) ? v : worst;
       }
+      int first = worst;
+      List<Position> all = new ArrayList<>(List.of(at(places, worst)));
+      order.stream().filter(v -> v != first).forEach(v -> all.add(at(places, v)));
       out.add(
           duplicate(
-              name,
-              places,
-              worst,
-              again.get(worst),
-              extra + " points at places that another one has, the worst: "));
+                  name,
+                  places,
+                  worst,
+                  again.get(worst),
+                  extra + " points at places that another one has, the worst: ")
+              .at(all));
     } else {
       order.forEach(v -> out.add(duplicate(name, places, v, again.get(v), "")));
     }
@@ -204,8 +211,12 @@ public final class GroundChecks {
                 name,
                 lead,
                 figure.text()))
-        .at(new Position(places.east(v), places.north(v), places.level(v)))
+        .at(at(places, v))
         .withFigure(figure);
+  }
+
+  private static Position at(PlanVertices places, int v) {
+    return new Position(places.east(v), places.north(v), places.level(v));
   }
 
   private static void surface(
@@ -225,7 +236,7 @@ public final class GroundChecks {
                       + ": edges with more than two triangles, or with two that are turned against each other: "
                       + f.irregularEdges().size()
                       + ". Drop flawed triangles.")
-              .at(m.vertex(f.irregularEdges().getFirst()[0]))
+              .at(f.irregularEdges().stream().map(e -> m.vertex(e[0])).toList())
               .withFigure(Figure.count(f.irregularEdges().size())));
     }
     List<Position> holes =
@@ -280,13 +291,13 @@ public final class GroundChecks {
         out);
   }
 
-  /** A finding for each place, or one for all where they are many. */
+  /** A finding for each place, or one with all of them where they are many. */
   private static void places(
       List<Position> at, Supplier<Finding> each, Supplier<Finding> together, List<Finding> out) {
     if (at.size() <= MOST) {
       at.forEach(p -> out.add(each.get().at(p)));
     } else {
-      out.add(together.get().at(at.getFirst()));
+      out.add(together.get().at(at));
     }
   }
 

@@ -13,6 +13,7 @@ import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
 import org.locationtech.jts.geom.GeometryFactory;
 import wellspan.core.finding.Finding;
+import wellspan.core.finding.FindingJson;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -70,6 +71,13 @@ class GroundChecksTest {
     List<Finding> found = GroundChecks.of(group(xyz), Progress.NONE);
     assertThat(found).hasSize(1);
     assertThat(found.getFirst().message()).contains("40 spikes, the tallest: ");
+    assertThat(found.getFirst().places())
+        .as("each of them is marked, the tallest first")
+        .hasSize(40)
+        .doesNotHaveDuplicates()
+        .first()
+        .isEqualTo(found.getFirst().place().orElseThrow());
+    assertThat(FindingJson.array(found).get(0).path("alsoAt")).hasSize(39);
     double[] twice = hills(400);
     double[] doubled = java.util.Arrays.copyOf(twice, 2 * twice.length);
     System.arraycopy(twice, 0, doubled, twice.length, twice.length);

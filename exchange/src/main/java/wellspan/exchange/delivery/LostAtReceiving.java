@@ -63,6 +63,7 @@ final class LostAtReceiving {
         f.item(),
         f.subject(),
         f.place(),
+        f.alsoAt(),
         f.figure(),
         (sent ? "" : "Never arrived here: ") + source + ": " + f.message());
   }
