@@ -62,6 +62,28 @@ class ReceiveWindowTest extends WindowTest {
     assertThat(g.points().getFirst().position().east()).isEqualTo(412_000);
   }
 
+  /** Hundreds of layers are searched, left and picked, and only those in sight are built. */
+  @Test
+  void hundredsOfLayersStandInAListToBeSearched() throws Exception {
+    StringBuilder s = new StringBuilder("0\nSECTION\n2\nENTITIES\n");
+    for (int i = 0; i < 600; i++) {
+      s.append("0\nLINE\n8\nL-").append(i).append("\n10\n").append(412_000 + i);
+      s.append("\n20\n6534500\n30\n5\n11\n").append(412_000 + i).append("\n21\n6534510\n31\n5\n");
+    }
+    receive(Files.writeString(dir.resolve("layers.dxf"), s.append("0\nENDSEC\n0\nEOF\n")));
+    assertThat(session.build().items()).hasSize(600);
+    assertThat(lookup(".layer-list .check-box").queryAll().size()).isLessThan(40);
+    fire("#layers-none");
+    interact(() -> lookup("#layers-search").queryAs(TextField.class).setText("L-59"));
+    fire("#layers-all");
+    fire("#layers-take");
+    settle(() -> session.build().items().size() < 600);
+    assertThat(session.build().items().values())
+        .extracting(i -> i.item().layer())
+        .hasSize(11)
+        .allMatch(l -> l.startsWith("L-59"));
+  }
+
   @Test
   void layersOfADrawingArePicked() throws Exception {
     receive(DEMO.resolve("yard/yard-layout.dxf"));

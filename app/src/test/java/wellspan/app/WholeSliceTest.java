@@ -3,6 +3,7 @@ package wellspan.app;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
@@ -18,10 +19,9 @@ import wellspan.core.geom.Position;
 /** Drives the real window as a user would: receive, place, look, deliver, see the proof. */
 class WholeSliceTest extends WindowTest {
   private List<String> docket(String stop) {
-    return lookup("#docket-" + stop)
-        .query()
-        .lookupAll(".docket-line, .figure, .docket-stop")
-        .stream()
+    Node cell = lookup("#docket-" + stop).query();
+    return Stream.of(".label", ".hyperlink")
+        .flatMap(kind -> cell.lookupAll(kind).stream())
         .map(n -> ((Labeled) n).getText())
         .toList();
   }

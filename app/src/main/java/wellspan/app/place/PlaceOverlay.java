@@ -133,7 +133,10 @@ public final class PlaceOverlay extends Pane {
     rotation.show(Figures.number(f.rotationDegrees(), 4) + "°");
     scale.show(Figures.number(f.scale(), 7));
     base.show(
-        Figures.number(f.basePoint().east(), 0) + " " + Figures.number(f.basePoint().north(), 0));
+        "E "
+            + Figures.number(f.basePoint().east(), 0)
+            + "  N "
+            + Figures.number(f.basePoint().north(), 0));
     turn.show(Figures.number(f.rotationDegrees(), 4) + "°");
     stretch.show(Figures.number(f.scale(), 7));
     getChildren().forEach(g -> g.setDisable(f.isLocked()));

@@ -27,6 +27,13 @@ final class NextCard extends VBox {
     this.session = session;
     setId("next");
     getStyleClass().add("card");
+    session.buildProperty().addListener((o, a, b) -> refresh());
+    session.findingsProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().inHandProperty().addListener((o, a, b) -> refresh());
+    refresh();
+  }
+
+  private void refresh() {
     List<Button> steps = new ArrayList<>();
     elsewhere().ifPresent(steps::add);
     flaws().ifPresent(steps::add);
@@ -34,7 +41,7 @@ final class NextCard extends VBox {
     deliver().ifPresent(steps::add);
     setVisible(!steps.isEmpty());
     setManaged(!steps.isEmpty());
-    getChildren().add(Parts.label("What next", "title"));
+    getChildren().setAll(Parts.label("What next", "title"));
     steps.forEach(
         b -> {
           b.setMaxWidth(Double.MAX_VALUE);

@@ -37,14 +37,15 @@ public final class ReceiveView extends CardColumn {
   private static final int MOST_OF_A_KIND = 12;
 
   private final WindowActions actions;
+  private final NextCard next;
 
   public ReceiveView(Session session, WindowActions actions) {
     super("receive");
     this.session = session;
     this.actions = actions;
+    next = new NextCard(session);
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.lastChangeProperty().addListener((o, a, b) -> refresh());
-    session.findingsProperty().addListener((o, a, b) -> refresh());
     session
         .receiving()
         .questionProperty()
@@ -100,7 +101,7 @@ public final class ReceiveView extends CardColumn {
         .get()
         .ifPresent(q -> cards.getChildren().add(new ColumnsCard(session, q)));
     if (!session.job().sources().isEmpty()) {
-      cards.getChildren().add(new NextCard(session));
+      cards.getChildren().add(next);
     }
     session.lastChangeProperty().get().ifPresent(c -> cards.getChildren().add(change(c)));
     for (Source s : session.job().sources().reversed()) { // what has just come stands first
