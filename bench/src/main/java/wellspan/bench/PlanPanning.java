@@ -9,9 +9,8 @@ import java.util.List;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.event.Event;
+import javafx.event.EventType;
 import javafx.scene.Scene;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
 import wellspan.app.session.Session;
@@ -90,28 +89,8 @@ public final class PlanPanning {
       }
     }
 
-    private void drag(javafx.event.EventType<MouseEvent> type, double x) {
-      Event.fireEvent(
-          plan,
-          new MouseEvent(
-              type,
-              x,
-              300,
-              x,
-              300,
-              MouseButton.PRIMARY,
-              1,
-              false,
-              false,
-              false,
-              false,
-              true,
-              false,
-              false,
-              false,
-              false,
-              false,
-              null));
+    private void drag(EventType<MouseEvent> type, double x) {
+      PrimaryButton.fire(plan, type, x, 300);
     }
   }
 }

@@ -11,13 +11,11 @@ import java.util.function.IntConsumer;
 import javafx.animation.AnimationTimer;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.event.Event;
 import javafx.event.EventType;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
-import javafx.scene.input.MouseButton;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Rectangle;
 import javafx.stage.Stage;
@@ -123,7 +121,7 @@ public final class WindowOfThousands {
     private void unfold() {
       Optional<Node> closed = Optional.empty();
       do {
-        closed.ifPresent(n -> Event.fireEvent(n, mouse(MouseEvent.MOUSE_CLICKED, 10, 10)));
+        closed.ifPresent(n -> PrimaryButton.fire(n, MouseEvent.MOUSE_CLICKED, 10, 10));
         shell.applyCss();
         shell.layout();
         closed =
@@ -192,29 +190,7 @@ public final class WindowOfThousands {
     }
 
     private static void drag(Node on, EventType<MouseEvent> type, int i) {
-      Event.fireEvent(on, mouse(type, 400 + 200 * Math.sin(i / 20.0), 300));
-    }
-
-    private static MouseEvent mouse(EventType<MouseEvent> type, double x, double y) {
-      return new MouseEvent(
-          type,
-          x,
-          y,
-          x,
-          y,
-          MouseButton.PRIMARY,
-          1,
-          false,
-          false,
-          false,
-          false,
-          true,
-          false,
-          false,
-          false,
-          false,
-          false,
-          null);
+      PrimaryButton.fire(on, type, 400 + 200 * Math.sin(i / 20.0), 300);
     }
   }
 }

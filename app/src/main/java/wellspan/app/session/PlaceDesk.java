@@ -1,6 +1,7 @@
 package wellspan.app.session;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -224,7 +225,7 @@ public final class PlaceDesk {
     FrameSheet sheet = FrameSheets.of(session.build());
     Path page = session.store().out().resolve("frame-sheet.html");
     try {
-      java.nio.file.Files.createDirectories(session.store().out());
+      Files.createDirectories(session.store().out());
       AtomicFile.write(page, FrameSheetPage.html(sheet));
       AtomicFile.write(
           session.store().out().resolve("frame-sheet.json"),
@@ -309,8 +310,6 @@ public final class PlaceDesk {
   public void changeMarks(String what, UnaryOperator<List<SpotMark>> change) {
     session.edit(what, j -> j.withMarks(change.apply(j.marks())));
   }
-
-  // ---- clicks
 
   /**
    * A click on the plan while something is to be picked.

@@ -71,7 +71,8 @@ public record Hole(int[] outline, List<int[]> islands) {
       touching.addAll(more);
       loose.removeAll(more);
     }
-    List<int[]> outlines = touching.size() == 1 ? touching : apart(mesh, touching);
+    List<int[]> outlines =
+        touching.size() == 1 && corners.size() == loop.length ? touching : apart(mesh, touching);
     return outlines.stream()
         .map(line -> new Hole(line, loose.stream().filter(p -> isWithin(mesh, p, line)).toList()))
         .toList();

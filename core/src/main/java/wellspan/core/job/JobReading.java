@@ -104,6 +104,8 @@ final class JobReading {
     List<Source> sources = n.objects("sources", JobReading::source);
     List<Delivery> deliveries = n.objects("deliveries", JobReading::delivery);
     alone(n, "sources", sources.stream().map(Source::name).toList());
+    List<SavedView> views = n.objects("views", SavedView::read);
+    alone(n, "views", views.stream().map(SavedView::name).toList());
     alone(n, "deliveries", deliveries.stream().map(Delivery::name).toList());
     Map<ItemId, ItemSettings> settings = new TreeMap<>();
     n.map("items", v -> n.member("items", v, JobReading::settings))
@@ -142,7 +144,7 @@ final class JobReading {
         steps,
         n.value("rulebook", Rulebook.NONE, RulebookJson::read),
         n.value("project", ProjectInfo.NONE, JobReading::project),
-        n.list("views", SavedView::read));
+        views);
   }
 
   private static ProjectInfo project(JsonNode n) {

@@ -2,8 +2,11 @@ package wellspan.core.job;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.MissingNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.Arrays;
 import wellspan.core.geom.Position;
+import wellspan.core.place.PlacementJson;
 
 /**
  * Where one looked, kept by name. It holds whatever the size of the window.
@@ -59,7 +62,7 @@ public record SavedView(
   ObjectNode node(ObjectMapper json) {
     ObjectNode n = json.createObjectNode();
     n.put("name", name).put("picture", picture.word);
-    n.putArray("at").add(at.east()).add(at.north()).add(Double.isNaN(at.level()) ? 0 : at.level());
+    n.set("at", PlacementJson.position(at));
     n.put("reach", reach).put("turn", turn).put("tilt", tilt).put("levels", levels);
     return n;
   }
@@ -67,20 +70,29 @@ public record SavedView(
   /**
    * @throws IllegalArgumentException with a reason, if it is no view
    */
-  static SavedView read(JsonNode n) {
-    JsonNode at = n.path("at");
-    for (Picture p : Picture.values()) {
-      if (p.word.equals(n.path("picture").asText()) && at.size() == 3) {
-        return new SavedView(
-            n.path("name").asText(),
-            p,
-            new Position(at.get(0).asDouble(), at.get(1).asDouble(), at.get(2).asDouble()),
-            n.path("reach").asDouble(),
-            n.path("turn").asDouble(),
-            n.path("tilt").asDouble(),
-            n.path("levels").asDouble(1));
-      }
+  static SavedView read(Members m) {
+    String word = m.text("picture");
+    Picture picture =
+        Arrays.stream(Picture.values())
+            .filter(p -> p.word.equals(word))
+            .findFirst()
+            .orElseThrow(
+                () -> new IllegalArgumentException("the picture \"" + word + "\" is not known"));
+    return new SavedView(
+        m.text("name"),
+        picture,
+        PlacementJson.position(m.get("at").orElse(MissingNode.getInstance())),
+        number(m, "reach"),
+        number(m, "turn"),
+        number(m, "tilt"),
+        number(m, "levels"));
+  }
+
+  private static double number(Members m, String name) {
+    JsonNode n = m.get(name).orElse(MissingNode.getInstance());
+    if (!n.isNumber()) {
+      throw new IllegalArgumentException("\"" + name + "\" is missing or no number");
     }
-    throw new IllegalArgumentException("it names no picture, or no place in it");
+    return n.asDouble();
   }
 }

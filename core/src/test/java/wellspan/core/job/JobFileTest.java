@@ -23,6 +23,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.frame.Frame;
+import wellspan.core.geom.Position;
 import wellspan.core.progress.Progress;
 
 /** Job files of other programs and hands, and several hands on one. */
@@ -100,10 +101,50 @@ class JobFileTest {
     assertThat(store.jobFile()).hasContent(text);
   }
 
+  /** A view that cannot be looked at is named, and the others stay. */
+  @Test
+  void viewsAreReadWholeOrNamed() throws IOException {
+    put(sample(3));
+    Job job =
+        store
+            .open()
+            .withView(
+                new SavedView(
+                    "Quay", SavedView.Picture.PLAN, new Position(1, 2, Double.NaN), 400, 0, 0, 1))
+            .withView(
+                new SavedView(
+                    "Bridge", SavedView.Picture.SPACE, new Position(1, 2, 3), 250, -28, 58, 2));
+    store.save(job);
+    assertThat(store.open()).isEqualTo(job);
+    String text = Files.readString(store.jobFile());
+    for (String wrong :
+        List.of(
+            "\"picture\" : \"sketch\"",
+            "\"picture\" : null",
+            "\"picture\" : \"3D\", \"lens\" : 35")) {
+      put(text.replace("\"picture\" : \"3D\"", wrong));
+      assertThat(store.open().views()).as(wrong).extracting(SavedView::name).contains("Quay");
+      assertThat(store.notUnderstood()).as(wrong).anySatisfy(s -> assertThat(s).contains("views"));
+    }
+    for (String wrong : List.of("0", "-5", "\"far\"")) {
+      put(text.replaceFirst("\"reach\" : 250[.0]*", "\"reach\" : " + wrong));
+      assertThat(store.open().views()).as(wrong).hasSize(1);
+    }
+    put(text.replace("\"Bridge\"", "\"Quay\""));
+    store.open();
+    assertThat(store.notUnderstood()).anySatisfy(s -> assertThat(s).contains("called \"Quay\""));
+  }
+
   /** Every member, given every wrong type, must be named: none may vanish in silence. */
   @Test
   void noMemberOfAWrongTypeIsLostInSilence() throws IOException {
-    JsonNode whole = JSON.readTree(sample(3));
+    ObjectNode whole = (ObjectNode) JSON.readTree(sample(3));
+    whole.set(
+        "views",
+        JSON.readTree(
+            """
+            [{"name":"Bridge","picture":"3D","at":[412300,6534800,12],
+              "reach":250,"turn":-28,"tilt":58,"levels":2}]"""));
     List<String> paths = new ArrayList<>();
     collect(whole, "", paths);
     assertThat(paths).hasSizeGreaterThan(60);
