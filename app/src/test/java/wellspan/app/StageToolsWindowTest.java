@@ -2,17 +2,24 @@ package wellspan.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
+import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.geometry.Point2D;
+import javafx.scene.Scene;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
+import wellspan.app.session.Session;
+import wellspan.app.shell.ShellView;
 import wellspan.core.colouring.ColourBy;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
@@ -158,6 +165,33 @@ class StageToolsWindowTest extends WindowTest {
     fire("#far-place-yard-layout");
     assertThat(session.stopProperty().get()).isEqualTo(Stop.PLACE);
     assertThat(session.place().sources().openProperty().get()).isEqualTo("yard-layout");
+  }
+
+  /** The first source is shown alone for a moment; the picture is of all of them in the end. */
+  @Test
+  void aJobThatOpensIsSeenWhole() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    receive(
+        Files.writeString(
+            dir.resolve("east.csv"),
+            "name,easting,northing,height\nA,414000,6534700,5\nB,414100,6534760,6\nC,414050,6534720,5\n"));
+    interact(session::save);
+    Session again =
+        new Session(session.store(), session.store().open(), Clock.systemUTC(), Platform::runLater);
+    interact(
+        () -> {
+          shell = new ShellView(again, null, null);
+          ((Stage) lookup("#plan").query().getScene().getWindow())
+              .setScene(new Scene(shell, 1280, 780));
+          again.load();
+        });
+    settle(() -> !again.work().runningProperty().get() && again.build().received().size() == 2);
+    settle(() -> !shell.stage().plan().isBusy());
+    for (var i : again.build().items().values()) {
+      if (!i.item().bounds().isEmpty()) {
+        assertThat(isSeen(i.item().bounds().centre())).as(i.item().name()).isTrue();
+      }
+    }
   }
 
   private boolean isSeen(Position p) {

@@ -110,10 +110,7 @@ final class SetUp extends VBox {
                         d ->
                             d.withZero(
                                 new LocalZero.Own(
-                                    new Position(
-                                        t.number("own-zero-e"),
-                                        t.number("own-zero-n"),
-                                        t.number("own-zero-h"))))));
+                                    t.position("own-zero-e", "own-zero-n", "own-zero-h")))));
     return entry
         .show("own-zero-e", Figures.number(p.east(), 3))
         .show("own-zero-n", Figures.number(p.north(), 3))

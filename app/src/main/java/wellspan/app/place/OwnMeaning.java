@@ -15,7 +15,6 @@ import wellspan.app.theme.FigureEntry.Takes;
 import wellspan.app.theme.Parts;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
-import wellspan.core.geom.Position;
 import wellspan.core.job.Source;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.unit.LinearUnit;
@@ -105,8 +104,7 @@ final class OwnMeaning extends VBox {
                     .placement()
                     .withWhere(
                         new SourcePlacement.Where.Local(
-                            new Position(
-                                t.number("local-e"), t.number("local-n"), t.number("local-h")),
+                            t.position("local-e", "local-n", "local-h"),
                             t.number("local-turn"),
                             1))));
   }

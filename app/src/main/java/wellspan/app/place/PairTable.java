@@ -22,7 +22,6 @@ import wellspan.app.theme.FigureEntry.Row;
 import wellspan.app.theme.FigureEntry.Takes;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
-import wellspan.core.geom.Position;
 import wellspan.core.place.HelmertFit;
 import wellspan.core.place.PointPair;
 
@@ -81,8 +80,8 @@ final class PairTable extends VBox {
               nextPair = true;
               desk.addPair(
                   t.word("pair-name"),
-                  new Position(t.number("pair-x"), t.number("pair-y"), t.number("pair-z")),
-                  new Position(t.number("pair-e"), t.number("pair-n"), t.number("pair-h")));
+                  t.position("pair-x", "pair-y", "pair-z"),
+                  t.position("pair-e", "pair-n", "pair-h"));
             })
         .show("pair-name", name);
   }

@@ -164,7 +164,7 @@ public final class PlaceOverlay extends Pane {
     double r = Math.toRadians(f.rotationDegrees());
     Rectangle2D below = put(base, at.getX() - base.prefWidth(-1) / 2, at.getY() + 18);
     Rectangle2D above =
-        put(turn, at.getX() + AXIS * Math.sin(r) + 14, at.getY() - AXIS * Math.cos(r) - 40);
+        put(turn, at.getX() + AXIS * Math.sin(r) + 34, at.getY() - AXIS * Math.cos(r) - 40);
     Rectangle2D beside =
         put(stretch, at.getX() + AXIS * Math.cos(r) + 24, at.getY() + AXIS * Math.sin(r) + 14);
     plan.setCovered(isVisible() ? List.of(below, above, beside) : List.of());

@@ -237,7 +237,7 @@ final class TallyCard extends VBox {
 
   private void typed(FigureEntry.Typed t) {
     String name = t.word("control-name");
-    Position p = new Position(t.number("control-e"), t.number("control-n"), t.number("control-h"));
+    Position p = t.position("control-e", "control-n", "control-h");
     session
         .place()
         .changeControl("Type control point " + name, c -> c.with(new Control.Point(name, p)));

@@ -93,7 +93,8 @@ public final class MendDesk {
   }
 
   private static int points(Build build, ItemId id) {
-    return build.items().get(id).item().shape().pointCount();
+    Build.BuiltItem built = build.items().get(id);
+    return built == null ? 0 : built.item().shape().pointCount();
   }
 
   private static long count(List<Finding> all, String code) {

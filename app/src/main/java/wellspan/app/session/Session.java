@@ -184,6 +184,11 @@ public final class Session {
     opening.start();
   }
 
+  /** Whether what is shown is not all of the job yet. */
+  public boolean isOpening() {
+    return opening.isUnderWay();
+  }
+
   void showEarly(Build early) {
     build.set(early);
     markStale();

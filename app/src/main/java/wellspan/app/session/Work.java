@@ -24,22 +24,22 @@ public final class Work {
   }
 
   private final Executor window;
-  private final ObservableList<UnderWay> tasks = FXCollections.observableArrayList();
-  private final ObservableList<UnderWay> shown = FXCollections.unmodifiableObservableList(tasks);
+  private final ObservableList<RunningTask> tasks = FXCollections.observableArrayList();
+  private final ObservableList<RunningTask> shown = FXCollections.unmodifiableObservableList(tasks);
   private final ReadOnlyBooleanWrapper running = new ReadOnlyBooleanWrapper();
   private final ReadOnlyBooleanWrapper changing = new ReadOnlyBooleanWrapper();
-  private Optional<UnderWay> change = Optional.empty();
+  private Optional<RunningTask> change = Optional.empty();
 
   /**
    * @param window runs things on the window's thread
    */
   Work(Executor window) {
     this.window = window;
-    tasks.addListener((ListChangeListener<UnderWay>) c -> running.set(!tasks.isEmpty()));
+    tasks.addListener((ListChangeListener<RunningTask>) c -> running.set(!tasks.isEmpty()));
   }
 
   /** All that runs, the oldest first; cannot be changed. */
-  public ObservableList<UnderWay> tasks() {
+  public ObservableList<RunningTask> tasks() {
     return shown;
   }
 
@@ -55,16 +55,16 @@ public final class Work {
 
   /** Cancels the oldest task. */
   public void cancel() {
-    tasks.stream().findFirst().ifPresent(UnderWay::cancel);
+    tasks.stream().findFirst().ifPresent(RunningTask::cancel);
   }
 
   public void cancelAll() {
-    tasks.forEach(UnderWay::cancel);
+    tasks.forEach(RunningTask::cancel);
   }
 
   /** Whether the change that runs, or ran last, was cancelled. */
   boolean isCancelled() {
-    return change.map(UnderWay::isCancelled).orElse(false);
+    return change.map(RunningTask::isCancelled).orElse(false);
   }
 
   /**
@@ -79,7 +79,7 @@ public final class Work {
               + ".");
       return false;
     }
-    UnderWay u = new UnderWay(what, window);
+    RunningTask u = new RunningTask(what, window);
     change = Optional.of(u);
     changing.set(true);
     begin(u, task, done, failed);
@@ -95,16 +95,16 @@ public final class Work {
       failed.accept(what + " is under way already. Wait until it is done, or cancel it.");
       return false;
     }
-    begin(new UnderWay(what, window), task, done, failed);
+    begin(new RunningTask(what, window), task, done, failed);
     return true;
   }
 
-  private <T> void begin(UnderWay u, Task<T> task, Consumer<T> done, Consumer<String> failed) {
+  private <T> void begin(RunningTask u, Task<T> task, Consumer<T> done, Consumer<String> failed) {
     tasks.add(u);
     Thread.ofPlatform().daemon().name(u.what()).start(() -> run(u, task, done, failed));
   }
 
-  private <T> void run(UnderWay u, Task<T> task, Consumer<T> done, Consumer<String> failed) {
+  private <T> void run(RunningTask u, Task<T> task, Consumer<T> done, Consumer<String> failed) {
     try {
       T result = task.run(u.progress());
       end(u, () -> done.accept(result));
@@ -126,7 +126,7 @@ public final class Work {
     }
   }
 
-  private void end(UnderWay u, Runnable then) {
+  private void end(RunningTask u, Runnable then) {
     window.execute(
         () -> {
           tasks.remove(u);

@@ -6,8 +6,8 @@ import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
+import wellspan.app.session.RunningTask;
 import wellspan.app.session.Session;
-import wellspan.app.session.UnderWay;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.align.Chainages;
@@ -44,7 +44,7 @@ final class ReadingLine extends HBox {
     setPrefHeight(HEIGHT);
     work = new HBox();
     work.setAlignment(Pos.CENTER_LEFT);
-    session.work().tasks().addListener((ListChangeListener<UnderWay>) c -> task());
+    session.work().tasks().addListener((ListChangeListener<RunningTask>) c -> task());
     task();
     work.visibleProperty().bind(session.work().runningProperty());
     work.managedProperty().bind(session.work().runningProperty());
@@ -74,7 +74,7 @@ final class ReadingLine extends HBox {
     work.getChildren().clear();
     session.work().tasks().stream()
         .findFirst()
-        .map(TaskList::row)
+        .map(t -> TaskList.row(t, "bar-button"))
         .ifPresent(
             row -> {
               row.lookup(".bar-button").setId("cancel");

@@ -155,6 +155,7 @@ public final class PlanView extends Pane {
     ground.forgetMeshesBut(alive);
     if (!fitted && !visibleBounds().isEmpty()) {
       fit();
+      fitted = !session.isOpening(); // what is still being read may reach farther
     }
     redrawSoon();
   }
@@ -169,7 +170,7 @@ public final class PlanView extends Pane {
       window = window.sized(w, h);
       if (!fitted || canvas.getWidth() == 0) {
         window = PlanWindow.fit(visibleBounds(), w, h);
-        fitted = !visibleBounds().isEmpty();
+        fitted = !visibleBounds().isEmpty() && !session.isOpening();
       }
       moved.set(moved.get() + 1);
       redrawSoon();
@@ -182,6 +183,7 @@ public final class PlanView extends Pane {
 
   void show(PlanWindow w) {
     window = w;
+    fitted |= session.aim().motion().isMoving(); // the hand decides from now on
     if (!session.aim().motion().isMoving() || !canvas.follow(w)) {
       redrawSoon();
     }

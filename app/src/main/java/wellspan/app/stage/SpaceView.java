@@ -165,6 +165,7 @@ public final class SpaceView extends StackPane {
     if (things.rebuild(theme, edges)) {
       if (!fitted) {
         fit();
+        fitted = !session.isOpening(); // what is still being read may reach farther
       }
       lift();
       Platform.runLater(labels::follow);
@@ -248,6 +249,7 @@ public final class SpaceView extends StackPane {
     lastX = e.getX();
     lastY = e.getY();
     session.aim().motion().moved();
+    fitted = true; // the hand decides from now on
     if (e.getButton() == MouseButton.SECONDARY
         || e.getButton() == MouseButton.MIDDLE
         || e.isShiftDown()) {

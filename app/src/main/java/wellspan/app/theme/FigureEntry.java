@@ -13,6 +13,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import wellspan.core.geom.Position;
 
 /**
  * Figures that are typed side by side, each with its label and an example, and taken together.
@@ -58,6 +59,11 @@ public final class FigureEntry extends VBox {
     /** NaN where nothing was typed. */
     public double number(String id) {
       return Figures.typed(byId.get(id)).orElse(Double.NaN);
+    }
+
+    /** A place typed into three cells, its level NaN where nothing was typed. */
+    public Position position(String east, String north, String level) {
+      return new Position(number(east), number(north), number(level));
     }
   }
 

@@ -55,7 +55,7 @@ class WorkTest {
     work.startBeside("Comparing", p -> "compared", said::add, said::add);
     run(window);
     assertThat(said.poll()).isEqualTo("compared");
-    assertThat(work.tasks()).extracting(UnderWay::what).containsExactly("Reading", "Proving");
+    assertThat(work.tasks()).extracting(RunningTask::what).containsExactly("Reading", "Proving");
     work.tasks().getLast().cancel();
     run(window);
     assertThat(said.poll()).startsWith("Cancelled");

@@ -50,7 +50,8 @@ public final class JobFindings {
   }
 
   /**
-   * What the checks find in some items; takes as long as the checks of these.
+   * What the checks find in some items, those that are not there left out; takes as long as the
+   * checks of these.
    *
    * @throws java.util.concurrent.CancellationException if cancelled
    */
@@ -61,9 +62,11 @@ public final class JobFindings {
         .filter(f -> f.subject().filter(some::contains).isPresent())
         .forEach(out::add);
     for (ItemId id : some) {
-      Item item = build.items().get(id).item();
-      out.addAll(GroundChecks.of(item, covers, progress));
-      out.addAll(AlignmentChecks.of(item));
+      Build.BuiltItem built = build.items().get(id);
+      if (built != null) { // else it is gone, and nothing is found in it
+        GroundChecks.of(built.item(), covers, progress).forEach(f -> out.add(f.about(id)));
+        AlignmentChecks.of(built.item()).forEach(f -> out.add(f.about(id)));
+      }
     }
     return out;
   }

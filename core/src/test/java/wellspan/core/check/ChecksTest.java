@@ -10,6 +10,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -118,5 +119,40 @@ class ChecksTest {
 
   private static Received file(Item item) {
     return new Received("CSV", "", "metre", List.of(item), Map.of(), List.of(), List.of());
+  }
+
+  /** What is asked of some items is what all checks find in them, and nothing of the others. */
+  @Test
+  void findingsOfSomeItemsAreThoseOfAll() {
+    Build build = twoLists();
+    List<Finding> all = JobFindings.of(build, Progress.NONE);
+    Set<ItemId> both = build.items().keySet();
+    assertThat(both).hasSize(2);
+    for (ItemId id : both) {
+      assertThat(JobFindings.about(build, Set.of(id), Progress.NONE))
+          .isNotEmpty()
+          .containsExactlyInAnyOrderElementsOf(
+              all.stream().filter(f -> f.subject().filter(id::equals).isPresent()).toList());
+    }
+    assertThat(JobFindings.about(build, Set.of(new ItemId("s/points/gone")), Progress.NONE))
+        .isEmpty();
+  }
+
+  private static Build twoLists() {
+    double[] xyz = Grounds.scatter(900, 100, 3, (x, y) -> 30 + x / 50);
+    xyz[3 * 70 + 2] = -999;
+    xyz[3 * 500 + 2] += 9;
+    List<Item> items = new ArrayList<>();
+    for (String name : List.of("first", "second")) {
+      List<NamedPoint> points = new ArrayList<>();
+      for (int i = 0; i < xyz.length; i += 3) {
+        points.add(new NamedPoint("" + i, new Position(xyz[i], xyz[i + 1], xyz[i + 2]), ""));
+      }
+      items.add(Item.points(name, points));
+    }
+    Revision r = new Revision("Rev A", "s.csv", "x", "abc", 1, Instant.EPOCH, Map.of());
+    return Build.of(
+        Job.named("j").withSource(Source.of("s", r)),
+        Map.of("s", new Received("x", "", "metre", items, Map.of(), List.of(), List.of())));
   }
 }

@@ -12,7 +12,7 @@ import wellspan.core.progress.Progress;
  * One task that runs beside the window: what it is doing, how far it has come, and its end by hand.
  * Its properties change on the window's thread.
  */
-public final class UnderWay {
+public final class RunningTask {
   private record Report(double fraction, String sentence) {}
 
   private final String what;
@@ -21,7 +21,7 @@ public final class UnderWay {
   private final ReadOnlyStringWrapper sentence;
   private volatile boolean cancelled;
 
-  UnderWay(String what, Executor window) {
+  RunningTask(String what, Executor window) {
     this.what = what;
     this.window = window;
     sentence = new ReadOnlyStringWrapper(what);

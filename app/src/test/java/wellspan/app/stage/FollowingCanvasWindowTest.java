@@ -1,0 +1,84 @@
+package wellspan.app.stage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
+import javafx.geometry.Point2D;
+import javafx.scene.Scene;
+import javafx.scene.layout.Pane;
+import javafx.stage.Stage;
+import org.junit.jupiter.api.Test;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+
+/** A picture that takes long to draw stays where its ground is while the hand moves it. */
+class FollowingCanvasWindowTest extends ApplicationTest {
+  private static final double WIDTH = 400;
+  private static final double HEIGHT = 300;
+  private static final PlanWindow FIRST = new PlanWindow(412_000, 6_534_500, 0.5, WIDTH, HEIGHT);
+
+  private final AtomicInteger asked = new AtomicInteger();
+  private FollowingCanvas canvas;
+
+  @Override
+  public void start(Stage stage) {
+    canvas = new FollowingCanvas(asked::incrementAndGet);
+    canvas.setWidth(WIDTH);
+    canvas.setHeight(HEIGHT);
+    stage.setScene(new Scene(new Pane(canvas), WIDTH, HEIGHT));
+    stage.show();
+  }
+
+  private void draw(PlanWindow window, long millis) {
+    interact(
+        () ->
+            canvas.draw(
+                window,
+                () -> {
+                  try {
+                    Thread.sleep(millis);
+                  } catch (InterruptedException e) {
+                    throw new IllegalStateException(e);
+                  }
+                }));
+  }
+
+  private boolean follows(PlanWindow window) {
+    boolean[] out = new boolean[1];
+    interact(() -> out[0] = canvas.follow(window));
+    return out[0];
+  }
+
+  @Test
+  void whatIsDrawnQuicklyIsDrawnAtEachMovement() {
+    draw(FIRST, 0);
+    assertThat(follows(FIRST.moved(30, 0))).isFalse();
+    assertThat(canvas.getTranslateX()).isZero();
+    assertThat(canvas.isBehind()).isFalse();
+  }
+
+  @Test
+  void aSlowPictureIsShiftedAndScaledAndDrawnAnewAtRest() throws Exception {
+    draw(FIRST, 500); // so that the test is quicker than the next picture would be due
+    for (PlanWindow to :
+        new PlanWindow[] {
+          FIRST.moved(30, -12), FIRST.zoomed(1.4, 310, 40), FIRST.moved(-90, 4).zoomed(0.7, 5, 290)
+        }) {
+      assertThat(follows(to)).isTrue();
+      for (double[] at : new double[][] {{412_010, 6_534_480}, {411_930, 6_534_550}}) {
+        Point2D shown = canvas.localToParent(FIRST.x(at[0]), FIRST.y(at[1]));
+        assertThat(shown.getX())
+            .isCloseTo(to.x(at[0]), within(1e-3)); // the toolkit reckons in single precision
+        assertThat(shown.getY())
+            .isCloseTo(to.y(at[1]), within(1e-3)); // the toolkit reckons in single precision
+      }
+    }
+    assertThat(canvas.isBehind()).isTrue();
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> asked.get() > 0);
+    draw(FIRST.moved(30, -12), 60);
+    assertThat(canvas.isBehind()).isFalse();
+    assertThat(canvas.localToParent(7, 9)).isEqualTo(new Point2D(7, 9));
+  }
+}
