@@ -143,9 +143,26 @@ class RoadCommandsTest {
   }
 
   @Test
-  void whatAFormatHasNoRoomForIsNamed() {
-    assertThat(run("convert", road, dir.resolve("o.xml"))).isZero();
-    assertThat(err.toString()).contains("Wearing stays here: LandXML has surfaces and no bodies.");
+  void whatAFormatHasNoRoomForIsNamed() throws IOException {
+    Path ifc = dir.resolve("bodies.ifc");
+    assertThat(run("convert", road, ifc)).isZero();
+    assertThat(run("convert", ifc, dir.resolve("o.xml"))).isZero();
+    assertThat(err.toString())
+        .contains(
+            "Wearing stays here: LandXML has surfaces, cross sections and pipe networks, and no other bodies.");
+  }
+
+  /** A design that leaves as LandXML is the design that came. */
+  @Test
+  void sectionsAndNetworksLeaveAsSuch() throws IOException {
+    Path xml = dir.resolve("both.xml");
+    assertThat(run("convert", road, network, xml, "--only", "Wearing", "--only", "p")).isZero();
+    assertThat(out.toString()).contains("proven. 2 of 2");
+    assertThat(run("inspect", xml, "--json")).isZero();
+    JsonNode items = json().get(0).path("items");
+    assertThat(named(items, "Wearing").path("volume").asDouble()).isBetween(28.79, 28.81);
+    assertThat(named(items, "Wearing").path("kind").asText()).isEqualTo("course");
+    assertThat(named(items, "p").path("length").asDouble()).isEqualTo(30);
   }
 
   @Test

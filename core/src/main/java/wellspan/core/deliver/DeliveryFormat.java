@@ -51,6 +51,16 @@ public interface DeliveryFormat {
    */
   Carriage carriageOfContent(Item item, Frame frame);
 
+  /** Whether it holds an item by its measures and leaves the triangles to the receiver. */
+  default boolean leavesTriangles(Item item) {
+    return false;
+  }
+
+  /** Items as a file with just these has them: triangles of measures are made of what it holds. */
+  default List<Item> asSent(List<Item> items) {
+    return items;
+  }
+
   /**
    * The property sets that go with an item.
    *

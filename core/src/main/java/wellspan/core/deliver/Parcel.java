@@ -94,6 +94,11 @@ public record Parcel(
       this(key, item, description, fingerprint, "");
     }
 
+    /** The same with another item. */
+    public Piece with(Item other) {
+      return new Piece(key, other, description, fingerprint, within);
+    }
+
     /** The same with another description. */
     public Piece with(Description d) {
       return new Piece(key, item, d, fingerprint, within);

@@ -3,6 +3,8 @@ package wellspan.core.network;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.attribute.PropertySet;
+import wellspan.core.geom.Position;
+import wellspan.core.geom.Similarity;
 
 /**
  * A chamber, or another node of a network.
@@ -32,6 +34,11 @@ public record Chamber(
 
   /** What a node of a network looks like; inner measures in metres. */
   public sealed interface Form {
+    /** The same turned counter-clockwise, radians. */
+    default Form turned(double by) {
+      return this;
+    }
+
     /** Round. */
     record Round(double diameter) implements Form {}
 
@@ -40,7 +47,12 @@ public record Chamber(
      *
      * @param direction of its length, from the easting axis counter-clockwise, radians
      */
-    record Rectangular(double length, double width, double direction) implements Form {}
+    record Rectangular(double length, double width, double direction) implements Form {
+      @Override
+      public Form turned(double by) {
+        return new Rectangular(length, width, direction + by);
+      }
+    }
 
     /** An inlet without measures. */
     record Inlet() implements Form {}
@@ -64,6 +76,23 @@ public record Chamber(
   public Chamber {
     inverts = List.copyOf(inverts);
     sets = List.copyOf(sets);
+  }
+
+  /** The same at another place; a similarity without a scale. */
+  Chamber moved(Similarity how) {
+    Position at = how.apply(new Position(east, north, 0));
+    double up = how.to().level() - how.from().level();
+    return new Chamber(
+        name,
+        form.turned(how.rotation()),
+        at.east(),
+        at.north(),
+        rim + up,
+        sump + up,
+        wall,
+        inverts.stream().map(i -> new Invert(i.pipe(), i.level() + up, i.direction())).toList(),
+        material,
+        sets);
   }
 
   /** Lowest level of a pipe that meets it. */

@@ -1,7 +1,10 @@
 package wellspan.core.network;
 
 import java.util.Arrays;
+import java.util.Optional;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.geom.Similarity;
 import wellspan.core.shape.Curved;
 
 /**
@@ -26,6 +29,25 @@ public record ChamberBody(
     double base,
     double cover)
     implements Curved {
+
+  @Override
+  public Optional<ChamberBody> moved(Similarity how) {
+    if (how.scale() != 1) {
+      return Optional.empty();
+    }
+    Position at = how.apply(new Position(east, north, 0));
+    double up = how.to().level() - how.from().level();
+    return Optional.of(
+        new ChamberBody(
+            at.east(),
+            at.north(),
+            form.turned(how.rotation()),
+            rim + up,
+            floor + up,
+            wall,
+            base,
+            cover));
+  }
 
   /** Volume of what it is made of, cubic metres. */
   public double volume() {

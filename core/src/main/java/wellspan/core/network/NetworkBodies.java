@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.Connection;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
@@ -74,7 +75,8 @@ public final class NetworkBodies {
       NetworkChecks.check(n, own, laid, findings);
     }
     assumed("network.wall", assumedWalls, "no wall thickness; one by the size is assumed");
-    assumed("network.size", assumedSizes, "no measures in the file; a box of 0.6 m is shown");
+    assumed(
+        "network.size", assumedSizes, "no measures in the file; a round shaft of 0.6 m is shown");
     assumed(
         "network.sump",
         assumedSumps,
@@ -122,8 +124,7 @@ public final class NetworkBodies {
     }
     boolean node =
         c.form() instanceof Chamber.Form.Inlet || c.form() instanceof Chamber.Form.Outlet;
-    Chamber.Form form =
-        node ? new Chamber.Form.Rectangular(ASSUMED_NODE, ASSUMED_NODE, 0) : c.form();
+    Chamber.Form form = node ? new Chamber.Form.Round(ASSUMED_NODE) : c.form();
     double size =
         form instanceof Chamber.Form.Round r
             ? r.diameter()
@@ -179,6 +180,7 @@ public final class NetworkBodies {
       return;
     }
     ChamberBody body = new ChamberBody(c.east(), c.north(), form, rim, floor, wall, wall, COVER);
+    NetworkPart part = new NetworkPart.Node(n.name(), n.type(), c, body);
     String kind =
         c.form() instanceof Chamber.Form.Inlet
             ? "gully"
@@ -189,20 +191,8 @@ public final class NetworkBodies {
             kind,
             c.material(),
             new Connection(n.name(), n.type(), ports.getOrDefault(c, List.of())),
-            body,
-            NetworkFacts.of(n, c, body)));
-  }
-
-  /** A pipe with its ends: centres of chambers, lowest inside points. */
-  record LaidPipe(Pipe pipe, Chamber start, Chamber end, Position from, Position to) {
-    double planLength() {
-      return Math.hypot(to.east() - from.east(), to.north() - from.north());
-    }
-
-    /** Fall over length in plan, positive falling. */
-    double slope() {
-      return (from.level() - to.level()) / planLength();
-    }
+            part,
+            PropertySet.merged(part.facts(), c.sets())));
   }
 
   private Optional<LaidPipe> lay(Network n, Map<String, Chamber> own, Pipe p) {
@@ -324,10 +314,8 @@ public final class NetworkBodies {
       assumedWalls.add(p.name());
     }
     double run = l.planLength();
-    double direction =
-        Math.atan2(l.to().north() - l.from().north(), l.to().east() - l.from().east());
-    double first = outer(l.start(), direction);
-    double last = outer(l.end(), direction);
+    double first = outer(l.start(), l.direction());
+    double last = outer(l.end(), l.direction());
     if (first + last >= run) { // the chambers touch: shown from centre to centre
       first = 0;
       last = 0;
@@ -339,6 +327,7 @@ public final class NetworkBodies {
             between(l.from(), l.to(), first / run),
             between(l.from(), l.to(), 1 - last / run),
             run);
+    NetworkPart part = new NetworkPart.Run(n.name(), n.type(), l, body);
     String kind = p.section().open() ? "channel" : "pipe";
     out.add(
         new NetworkBody(
@@ -351,8 +340,8 @@ public final class NetworkBodies {
                 List.of(
                     new Connection.Port(link(n, l, "start"), body.from(), false),
                     new Connection.Port(link(n, l, "end"), body.to(), true))),
-            body,
-            NetworkFacts.of(n, l, body)));
+            part,
+            PropertySet.merged(part.facts(), p.sets())));
   }
 
   private static Position between(Position a, Position b, double t) {

@@ -3,7 +3,6 @@ package wellspan.core.network;
 import java.util.List;
 import wellspan.core.attribute.Connection;
 import wellspan.core.attribute.PropertySet;
-import wellspan.core.shape.Curved;
 
 /**
  * A pipe or a chamber as a body.
@@ -12,7 +11,7 @@ import wellspan.core.shape.Curved;
  * @param kind id of the kind of item that it is
  * @param material empty where it is not said
  * @param connection the network it is part of, and where others join it
- * @param body its geometry
+ * @param body its geometry and what that was made of
  * @param sets what is known of it, and what its source says
  */
 public record NetworkBody(
@@ -20,5 +19,5 @@ public record NetworkBody(
     String kind,
     String material,
     Connection connection,
-    Curved body,
+    NetworkPart body,
     List<PropertySet> sets) {}

@@ -24,13 +24,13 @@ final class NetworkChecks {
 
   private final Network network;
   private final Map<String, Chamber> chambers;
-  private final List<NetworkBodies.LaidPipe> pipes;
+  private final List<LaidPipe> pipes;
   private final List<Finding> findings;
 
   private NetworkChecks(
       Network network,
       Map<String, Chamber> chambers,
-      List<NetworkBodies.LaidPipe> pipes,
+      List<LaidPipe> pipes,
       List<Finding> findings) {
     this.network = network;
     this.chambers = chambers;
@@ -39,10 +39,7 @@ final class NetworkChecks {
   }
 
   static void check(
-      Network n,
-      Map<String, Chamber> chambers,
-      List<NetworkBodies.LaidPipe> pipes,
-      List<Finding> findings) {
+      Network n, Map<String, Chamber> chambers, List<LaidPipe> pipes, List<Finding> findings) {
     NetworkChecks c = new NetworkChecks(n, chambers, pipes, findings);
     c.names();
     c.pipes.forEach(c::slope);
@@ -82,7 +79,7 @@ final class NetworkChecks {
     }
   }
 
-  private void slope(NetworkBodies.LaidPipe p) {
+  private void slope(LaidPipe p) {
     double s = p.slope();
     Figure percent = Figure.of(100 * s, 2, "%");
     String name = p.pipe().name();
@@ -111,7 +108,7 @@ final class NetworkChecks {
   }
 
   /** Chambers say where the ground is: their rims. */
-  private void cover(NetworkBodies.LaidPipe p) {
+  private void cover(LaidPipe p) {
     double top = p.pipe().section().height() + (p.pipe().wall() > 0 ? p.pipe().wall() : 0);
     double least = Double.POSITIVE_INFINITY;
     Position at = p.from();
@@ -160,7 +157,7 @@ final class NetworkChecks {
     }
     double lowestIn = Double.POSITIVE_INFINITY;
     double highestOut = Double.NEGATIVE_INFINITY;
-    for (NetworkBodies.LaidPipe p : pipes) {
+    for (LaidPipe p : pipes) {
       if (p.end().name().equals(c.name())) {
         lowestIn = Math.min(lowestIn, p.to().level());
       }
@@ -183,8 +180,8 @@ final class NetworkChecks {
   }
 
   private void shrinking() {
-    for (NetworkBodies.LaidPipe in : pipes) {
-      for (NetworkBodies.LaidPipe out : pipes) {
+    for (LaidPipe in : pipes) {
+      for (LaidPipe out : pipes) {
         if (in.end().name().equals(out.start().name())
             && out.pipe().section().area() < in.pipe().section().area() * (1 - 1e-6)) {
           warn(
@@ -204,7 +201,7 @@ final class NetworkChecks {
 
   private void loops() {
     Map<String, List<String>> next = new HashMap<>();
-    for (NetworkBodies.LaidPipe p : pipes) {
+    for (LaidPipe p : pipes) {
       next.computeIfAbsent(p.start().name(), k -> new ArrayList<>()).add(p.end().name());
     }
     Set<String> done = new HashSet<>();
@@ -256,8 +253,8 @@ final class NetworkChecks {
   private void clearances() {
     for (int i = 0; i < pipes.size(); i++) {
       for (int j = i + 1; j < pipes.size(); j++) {
-        NetworkBodies.LaidPipe a = pipes.get(i);
-        NetworkBodies.LaidPipe b = pipes.get(j);
+        LaidPipe a = pipes.get(i);
+        LaidPipe b = pipes.get(j);
         double reach = radius(a) + radius(b);
         if (sharesChamber(a, b) || apartInPlan(a, b, reach)) {
           continue;
@@ -282,8 +279,7 @@ final class NetworkChecks {
     }
   }
 
-  private static boolean apartInPlan(
-      NetworkBodies.LaidPipe a, NetworkBodies.LaidPipe b, double reach) {
+  private static boolean apartInPlan(LaidPipe a, LaidPipe b, double reach) {
     return Math.min(a.from().east(), a.to().east()) - reach
             > Math.max(b.from().east(), b.to().east())
         || Math.min(b.from().east(), b.to().east()) - reach
@@ -294,17 +290,17 @@ final class NetworkChecks {
             > Math.max(a.from().north(), a.to().north());
   }
 
-  private static boolean sharesChamber(NetworkBodies.LaidPipe a, NetworkBodies.LaidPipe b) {
+  private static boolean sharesChamber(LaidPipe a, LaidPipe b) {
     return List.of(a.start().name(), a.end().name()).contains(b.start().name())
         || List.of(a.start().name(), a.end().name()).contains(b.end().name());
   }
 
-  private static double radius(NetworkBodies.LaidPipe p) {
+  private static double radius(LaidPipe p) {
     return Math.min(p.pipe().section().height(), p.pipe().section().width()) / 2
         + (p.pipe().wall() > 0 ? p.pipe().wall() : 0);
   }
 
-  private static Coordinate axis(NetworkBodies.LaidPipe p, int end) {
+  private static Coordinate axis(LaidPipe p, int end) {
     Position at = end == 0 ? p.from() : p.to();
     return new Coordinate(at.east(), at.north(), at.level() + p.pipe().section().height() / 2);
   }

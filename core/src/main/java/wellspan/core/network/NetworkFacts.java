@@ -15,10 +15,10 @@ import wellspan.core.attribute.PropertyValue.Measure;
 final class NetworkFacts {
   private NetworkFacts() {}
 
-  static List<PropertySet> of(Network n, Chamber c, ChamberBody body) {
+  static List<PropertySet> of(String network, String type, Chamber c, ChamberBody body) {
     Map<String, PropertyValue> own = new LinkedHashMap<>();
-    own.put("Network", new Label(n.name()));
-    put(own, "NetworkType", n.type());
+    own.put("Network", new Label(network));
+    put(own, "NetworkType", type);
     own.put("RimLevel", new Length(body.rim()));
     own.put("FloorLevel", new Length(body.floor()));
     c.lowestInvert().ifPresent(l -> own.put("LowestInvert", new Length(l)));
@@ -51,16 +51,15 @@ final class NetworkFacts {
       out.add(new PropertySet("Pset_DistributionChamberElementTypeManhole", common));
       out.add(new PropertySet("Qto_DistributionChamberElementBaseQuantities", q, true));
     }
-    out.addAll(c.sets());
     return out;
   }
 
-  static List<PropertySet> of(Network n, NetworkBodies.LaidPipe l, PipeBody body) {
+  static List<PropertySet> of(String network, String type, LaidPipe l, PipeBody body) {
     Pipe p = l.pipe();
     PipeSection s = p.section();
     Map<String, PropertyValue> own = new LinkedHashMap<>();
-    own.put("Network", new Label(n.name()));
-    put(own, "NetworkType", n.type());
+    own.put("Network", new Label(network));
+    put(own, "NetworkType", type);
     own.put("StartChamber", new Label(p.start()));
     own.put("EndChamber", new Label(p.end()));
     own.put("StartInvert", new Length(l.from().level()));
@@ -95,7 +94,6 @@ final class NetworkFacts {
     out.add(new PropertySet("Pset_PipeSegmentTypeCommon", common));
     out.add(new PropertySet("Pset_PipeSegmentOccurrence", occurrence));
     out.add(new PropertySet("Qto_PipeSegmentBaseQuantities", q, true));
-    out.addAll(p.sets());
     return out;
   }
 

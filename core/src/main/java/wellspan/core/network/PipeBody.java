@@ -1,9 +1,11 @@
 package wellspan.core.network;
 
 import java.util.Arrays;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
+import wellspan.core.geom.Similarity;
 import wellspan.core.shape.Curved;
 
 /**
@@ -22,6 +24,13 @@ public record PipeBody(PipeSection section, double wall, Position from, Position
 
   /** Corners of other curves at least: their chords lose area, which is less than 0.1 %. */
   private static final int FEWEST_OTHERS = 96;
+
+  @Override
+  public Optional<PipeBody> moved(Similarity how) {
+    return how.scale() == 1
+        ? Optional.of(new PipeBody(section, wall, how.apply(from), how.apply(to), centres))
+        : Optional.empty();
+  }
 
   /** Length along its axis, metres. */
   public double length() {

@@ -69,10 +69,19 @@ public final class Packing {
         delivery.zero().frame(build.job().frame()),
         delivery.unit(),
         ids,
-        ReceivedIds.kept(pieces),
+        ReceivedIds.kept(asSent(pieces, delivery.format())),
         build.job().control(),
         build.job().project(),
         build.relations());
+  }
+
+  private static List<Parcel.Piece> asSent(List<Parcel.Piece> pieces, DeliveryFormat format) {
+    List<Item> items = format.asSent(pieces.stream().map(Parcel.Piece::item).toList());
+    List<Parcel.Piece> out = new ArrayList<>();
+    for (int i = 0; i < pieces.size(); i++) {
+      out.add(pieces.get(i).with(items.get(i)));
+    }
+    return out;
   }
 
   /** An item; for LandXML also the breaklines that are edges of a surface. */
@@ -246,7 +255,14 @@ public final class Packing {
       List<Parcel.Piece> pieces) {
     Map<ItemId, Item> items = new LinkedHashMap<>();
     pieces.forEach(p -> items.put(new ItemId(p.key()), p.item()));
-    return new Parcel(project, format, frame, unit, ids, ReceivedIds.kept(pieces), Control.NONE)
+    return new Parcel(
+            project,
+            format,
+            frame,
+            unit,
+            ids,
+            ReceivedIds.kept(asSent(pieces, format)),
+            Control.NONE)
         .with(Relations.of(items));
   }
 }

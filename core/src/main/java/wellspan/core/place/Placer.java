@@ -269,7 +269,8 @@ public final class Placer {
   private Shape move(String name, Shape shape, PointMap m)
       throws Transformation.OutsideAreaException {
     return switch (shape) {
-      case Shape.Faces f -> f.at(move(f.mesh(), m).xyz());
+      case Shape.Faces f ->
+          f.at(move(f.mesh(), m).xyz(), f.curved().flatMap(c -> m.similarity().flatMap(c::moved)));
       case Shape.Axis a -> new Shape.Axis(move(a.alignment(), m));
       case Shape.Lines l -> {
         List<Polyline> lines = new ArrayList<>();
@@ -333,7 +334,7 @@ public final class Placer {
       case PointMap.PlanUnit u ->
           MovedAlignment.by(
               new Similarity(new Position(0, 0, 0), new Position(0, 0, 0), 0, u.factor()), a);
-      case PointMap.Turned t -> MovedAlignment.by(t.similarity(), a);
+      case PointMap.Turned t -> MovedAlignment.by(t.how(), a);
       case PointMap.Reprojected r -> reprojected(a, r);
     };
   }

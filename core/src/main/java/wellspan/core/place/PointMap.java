@@ -1,5 +1,6 @@
 package wellspan.core.place;
 
+import java.util.Optional;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.Transformation;
 import wellspan.core.geom.Position;
@@ -14,6 +15,11 @@ sealed interface PointMap {
   default Position apply(Position p) throws Transformation.OutsideAreaException {
     double[] q = apply(new double[] {p.east(), p.north(), p.level()});
     return new Position(q[0], q[1], q[2]);
+  }
+
+  /** The similarity that it is; empty for all others. */
+  default Optional<Similarity> similarity() {
+    return Optional.empty();
   }
 
   /** Eastings and northings exchanged. */
@@ -54,10 +60,15 @@ sealed interface PointMap {
     }
   }
 
-  record Turned(Similarity similarity) implements PointMap {
+  record Turned(Similarity how) implements PointMap {
+    @Override
+    public Optional<Similarity> similarity() {
+      return Optional.of(how);
+    }
+
     @Override
     public double[] apply(double[] xyz) {
-      return similarity.apply(xyz);
+      return how.apply(xyz);
     }
   }
 

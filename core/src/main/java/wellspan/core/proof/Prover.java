@@ -166,7 +166,10 @@ public final class Prover {
     Optional<Mesh> here = sent.triangles();
     Optional<Mesh> there = arrived.triangles();
     if (here.isPresent() && there.isPresent()) {
-      take(MeshComparison.compare(sent, here.get(), there.get(), limits.tolerance()));
+      take(
+          parcel.format().leavesTriangles(sent)
+              ? MeasuredBodyComparison.compare(sent, here.get(), there.get(), limits.tolerance())
+              : MeshComparison.compare(sent, here.get(), there.get(), limits.tolerance()));
       if (coverage.proves(Content.INVISIBLE)) {
         invisible(sent, arrived);
       }

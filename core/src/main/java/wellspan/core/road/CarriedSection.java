@@ -4,9 +4,11 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.FaceTriangulator;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Similarity;
 import wellspan.core.shape.Curved;
 
 /**
@@ -102,10 +104,27 @@ public final class CarriedSection implements Curved {
     }
     return cut.isEmpty()
         ? Optional.empty()
-        : Optional.of(new CarriedSection(new RoadStations(stations.line()), cut));
+        : Optional.of(new CarriedSection(stations.within(from, to), cut));
   }
 
-  private SectionRing at(List<SectionRing> run, double distance) {
+  /**
+   * The same along the moved axis: offsets with the scale, levels with the shift.
+   *
+   * @param there its axis moved alike
+   */
+  CarriedSection moved(Similarity how, Alignment there) {
+    return new CarriedSection(
+        stations.moved(how, new RoadLine(there)),
+        runs.stream().map(run -> run.stream().map(r -> r.moved(how)).toList()).toList());
+  }
+
+  /** Its outlines, rising; a list for each stretch. */
+  List<List<SectionRing>> runs() {
+    return runs;
+  }
+
+  /** The outline of a stretch at a distance within it. */
+  SectionRing at(List<SectionRing> run, double distance) {
     int i = 0;
     while (i + 2 < run.size() && run.get(i + 1).distance() < distance) {
       i++;

@@ -1,6 +1,7 @@
 package wellspan.core.road;
 
 import java.util.List;
+import wellspan.core.attribute.PropertySet;
 
 /**
  * One design surface of one cross section.
@@ -12,6 +13,7 @@ import java.util.List;
  * @param form how its points are meant
  * @param thickness of a course below a line, metres; 0 where it is not said
  * @param points in the order of the source
+ * @param sets what else its source says of it
  */
 public record DesignArea(
     String name,
@@ -20,7 +22,8 @@ public record DesignArea(
     String note,
     Form form,
     double thickness,
-    List<SectionPoint> points) {
+    List<SectionPoint> points,
+    List<PropertySet> sets) {
 
   /** What points of a design surface stand for. */
   public enum Form {
@@ -34,6 +37,19 @@ public record DesignArea(
 
   public DesignArea {
     points = List.copyOf(points);
+    sets = List.copyOf(sets);
+  }
+
+  /** Of which nothing else is said. */
+  public DesignArea(
+      String name,
+      String side,
+      String material,
+      String note,
+      Form form,
+      double thickness,
+      List<SectionPoint> points) {
+    this(name, side, material, note, form, thickness, points, List.of());
   }
 
   /** What the part is called: by its name, else its material. */

@@ -5,8 +5,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import wellspan.core.align.Alignment;
+import wellspan.core.align.MovedAlignment;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Similarity;
 import wellspan.core.shape.Curved;
 
 /**
@@ -25,7 +27,7 @@ public record RoadBody(String road, Alignment axis, RoadPart part) implements Cu
     return OptionalDouble.of(part.body().length());
   }
 
-  /** What is known of it. */
+  @Override
   public List<PropertySet> facts() {
     CarriedSection b = part.body();
     return RoadFacts.of(road, axis, part, b.isSolid() ? b.exactVolume() : 0);
@@ -39,6 +41,12 @@ public record RoadBody(String road, Alignment axis, RoadPart part) implements Cu
       out.add(fresh.stream().filter(f -> f.name().equals(s.name())).findFirst().orElse(s));
     }
     return out;
+  }
+
+  @Override
+  public Optional<RoadBody> moved(Similarity how) {
+    Alignment there = MovedAlignment.by(how, axis);
+    return Optional.of(new RoadBody(road, there, part.with(part.body().moved(how, there))));
   }
 
   /** The part between two distances along the axis; empty where it has none. */

@@ -6,6 +6,7 @@ import wellspan.core.align.Alignment;
 import wellspan.core.attribute.Attributes;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Finish;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.RelationType;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
@@ -55,7 +56,9 @@ public final class RoadItem {
                   + road
                   + " reaches beyond the centre of a curve; it is cut where another place of the axis is nearer."));
     }
-    Description said = Description.of(body.facts(), finish(kind, p.material())).withClosed(solid);
+    Description said =
+        Description.of(PropertySet.merged(body.facts(), p.sets()), finish(kind, p.material()))
+            .withClosed(solid);
     return Optional.of(
         new Item(name, kind, faces, Attributes.NONE.withLayer(road).with(said))
             .standing(RelationType.FOLLOWS, Kind.ALIGNMENT, axis.name()));

@@ -1,5 +1,8 @@
 package wellspan.core.road;
 
+import java.util.List;
+import wellspan.core.attribute.PropertySet;
+
 /**
  * One part of a road between two strings over a range of chainages: a course, a kerb, a verge.
  *
@@ -10,6 +13,7 @@ package wellspan.core.road;
  * @param kind id of the kind of item that it is
  * @param thickness stated by the source, metres; 0 where it says none
  * @param body its geometry
+ * @param sets what else its source says of it
  */
 public record RoadPart(
     String name,
@@ -18,9 +22,14 @@ public record RoadPart(
     int number,
     String kind,
     double thickness,
-    CarriedSection body) {
+    CarriedSection body,
+    List<PropertySet> sets) {
+  public RoadPart {
+    sets = List.copyOf(sets);
+  }
+
   /** The same with another body. */
   RoadPart with(CarriedSection other) {
-    return new RoadPart(name, side, material, number, kind, thickness, other);
+    return new RoadPart(name, side, material, number, kind, thickness, other, sets);
   }
 }

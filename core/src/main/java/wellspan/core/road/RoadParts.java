@@ -284,7 +284,8 @@ public final class RoadParts {
         runs.getFirst().getFirst().closed()
             ? PartWords.kind(List.of(a.name(), a.note(), codes(a), a.material()))
             : "design line";
-    out.add(new RoadPart(a.title(), side(a, t), a.material(), 0, kind, a.thickness(), body));
+    out.add(
+        new RoadPart(a.title(), side(a, t), a.material(), 0, kind, a.thickness(), body, a.sets()));
   }
 
   /** Whether another stretch of the same part begins or ends at the same place. */
@@ -335,7 +336,15 @@ public final class RoadParts {
         above += p.body().liesUnder(o.body()) ? 1 : 0;
       }
       out.add(
-          new RoadPart(p.name(), p.side(), p.material(), above, p.kind(), p.thickness(), p.body()));
+          new RoadPart(
+              p.name(),
+              p.side(),
+              p.material(),
+              above,
+              p.kind(),
+              p.thickness(),
+              p.body(),
+              p.sets()));
     }
     return out;
   }

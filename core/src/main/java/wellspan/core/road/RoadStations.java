@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import wellspan.core.geom.Similarity;
 
 /**
  * The places at which all sections of a road are taken for a chord tolerance. Parts that lie beside
@@ -51,9 +52,13 @@ final class RoadStations {
       int j = (i + 1) % a.size();
       twist = Math.max(twist, twist(a, b, i, j));
     }
+    need(new Interval(a.distance(), b.distance(), left, right, twist));
+  }
+
+  private void need(Interval more) {
     intervals.merge(
-        List.of(a.distance(), b.distance()),
-        new Interval(a.distance(), b.distance(), left, right, twist),
+        List.of(more.from, more.to),
+        more,
         (v, w) ->
             new Interval(
                 v.from,
@@ -61,6 +66,30 @@ final class RoadStations {
                 Math.min(v.left, w.left),
                 Math.max(v.right, w.right),
                 Math.max(v.twist, w.twist)));
+  }
+
+  /** Those of a stretch: parts that are cut alike still take the same places. */
+  RoadStations within(double from, double to) {
+    RoadStations out = new RoadStations(line);
+    for (Interval v : intervals.values()) {
+      double low = Math.max(from, v.from);
+      double high = Math.min(to, v.to);
+      if (low < high) {
+        double twist = v.twist * (high - low) / (v.to - v.from);
+        out.need(new Interval(low, high, v.left, v.right, twist));
+      }
+    }
+    return out;
+  }
+
+  /** The same along the moved line. */
+  RoadStations moved(Similarity how, RoadLine there) {
+    RoadStations out = new RoadStations(there);
+    double k = how.scale();
+    for (Interval v : intervals.values()) {
+      out.need(new Interval(k * v.from, k * v.to, k * v.left, k * v.right, v.twist));
+    }
+    return out;
   }
 
   /** How far the fourth corner of a strip lies off the plane of the others. */

@@ -1,6 +1,8 @@
 package wellspan.core.road;
 
+import java.util.Arrays;
 import java.util.List;
+import wellspan.core.geom.Similarity;
 
 /**
  * The outline of a part in one section, or a line across it.
@@ -126,6 +128,18 @@ record SectionRing(
 
   private double apart(int i, int j) {
     return Math.hypot(offset[i] - offset[j], level[i] - level[j]);
+  }
+
+  /** The same with its distance and offsets scaled and its levels shifted. */
+  SectionRing moved(Similarity how) {
+    double up = how.to().level() - how.from().level();
+    return new SectionRing(
+        how.scale() * distance,
+        skew,
+        Arrays.stream(offset).map(o -> how.scale() * o).toArray(),
+        Arrays.stream(level).map(z -> z + up).toArray(),
+        code,
+        closed);
   }
 
   /** The same with levels counted from another zero. */

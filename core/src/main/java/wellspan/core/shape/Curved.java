@@ -1,7 +1,11 @@
 package wellspan.core.shape;
 
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Similarity;
 
 /**
  * Geometry given by measures and curves, of which triangles are made for a stated tolerance.
@@ -22,5 +26,15 @@ public interface Curved {
   /** Length in plan by which it is known, metres: of a pipe between the centres of its chambers. */
   default OptionalDouble planLength() {
     return OptionalDouble.empty();
+  }
+
+  /** What is worked out of it, as everybody does who has the same measures and curves. */
+  default List<PropertySet> facts() {
+    return List.of();
+  }
+
+  /** The same at another place; empty where its measures cannot follow. */
+  default Optional<? extends Curved> moved(Similarity how) {
+    return Optional.empty();
   }
 }

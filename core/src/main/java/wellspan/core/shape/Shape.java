@@ -107,6 +107,12 @@ public sealed interface Shape {
       return new Faces(new Mesh(xyz, mesh.triangles()), invisible, Optional.empty(), finishes);
     }
 
+    /** The same triangles at other places, and what they were made of. */
+    public Faces at(double[] xyz, Optional<? extends Curved> curved) {
+      return new Faces(
+          new Mesh(xyz, mesh.triangles()), invisible, curved.map(c -> (Curved) c), finishes);
+    }
+
     @Override
     public Shape within(double chord) {
       return curved.map(c -> (Shape) of(c, chord)).orElse(this);

@@ -44,7 +44,7 @@ class NetworkBodiesTest {
                 List.of(round("A", 0, 52, 49, out("p", 50)), round("B", 30, 52, 49, in("p", 49.7))),
                 pipe("p", "A", "B", new PipeSection.Circle(0.3)))
             .getLast();
-    PipeBody body = (PipeBody) p.body();
+    PipeBody body = (PipeBody) p.body().body();
     double length = (30 - 2 * 0.62) * Math.hypot(1, 0.01);
     assertThat(body.length()).isCloseTo(length, within(1e-9));
     assertThat(body.planLength()).hasValue(30);

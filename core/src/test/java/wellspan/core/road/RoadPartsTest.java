@@ -20,6 +20,8 @@ import wellspan.core.align.Pvi;
 import wellspan.core.align.SpiralLaw;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
+import wellspan.core.geom.Similarity;
 
 class RoadPartsTest {
   private static final PlanPoint ORIGIN = new PlanPoint(400_000, 5_700_000, 0);
@@ -176,6 +178,41 @@ class RoadPartsTest {
         16);
   }
 
+  /** Parts of other widths, on their own of other needs, cut and moved alike. */
+  @Test
+  void neighboursShareTheirFacesWhenTheyAreCutOrMoved() {
+    Alignment arc = along(new PlanElement.Arc(ORIGIN, 80, 60));
+    List<RoadPart> p =
+        parts(
+            arc,
+            at(0, box("Inner", -4, 0, 100, 0.04), box("Outer", 0, 12, 100, 0.04)),
+            at(80, box("Inner", -4, 0, 103, 0.04), box("Outer", 0, 12, 103, 0.04)));
+    Similarity turn = new Similarity(new Position(0, 0, 0), new Position(100, 200, 5), 0.7, 1.0004);
+    List<RoadBody> whole = p.stream().map(part -> new RoadBody("R", arc, part)).toList();
+    List<RoadBody> cut = whole.stream().map(b -> b.between(13, 57).orElseThrow()).toList();
+    List<RoadBody> moved = cut.stream().map(b -> b.moved(turn).orElseThrow()).toList();
+    for (List<RoadBody> pair : List.of(whole, cut, moved)) {
+      Mesh inner = pair.get(0).mesh(0.003);
+      Mesh outer = pair.get(1).mesh(0.003);
+      assertThat(shared(inner, outer)).isEqualTo(inner.vertexCount() / 2);
+      assertThat(outer.vertexCount()).isEqualTo(inner.vertexCount());
+    }
+    assertThat(moved.get(1).part().body().exactVolume())
+        .isCloseTo(1.0004 * 1.0004 * cut.get(1).part().body().exactVolume(), within(1e-9));
+  }
+
+  private static long shared(Mesh upper, Mesh lower) {
+    List<List<Double>> below = new ArrayList<>();
+    for (int i = 0; i < lower.vertexCount(); i++) {
+      below.add(List.of(lower.east(i), lower.north(i), lower.level(i)));
+    }
+    long shared = 0;
+    for (int i = 0; i < upper.vertexCount(); i++) {
+      shared += below.contains(List.of(upper.east(i), upper.north(i), upper.level(i))) ? 1 : 0;
+    }
+    return shared;
+  }
+
   @Test
   void neighboursShareTheirFaces() {
     Alignment arc = along(new PlanElement.Arc(ORIGIN, 80, 60));
@@ -186,15 +223,7 @@ class RoadPartsTest {
             at(80, box("Wearing", -4, 4, 103, 0.04), box("Base", -4, 4, 102.96, 0.2)));
     Mesh upper = p.get(0).body().mesh(0.010);
     Mesh lower = p.get(1).body().mesh(0.010);
-    List<List<Double>> below = new ArrayList<>();
-    for (int i = 0; i < lower.vertexCount(); i++) {
-      below.add(List.of(lower.east(i), lower.north(i), lower.level(i)));
-    }
-    long shared = 0;
-    for (int i = 0; i < upper.vertexCount(); i++) {
-      shared += below.contains(List.of(upper.east(i), upper.north(i), upper.level(i))) ? 1 : 0;
-    }
-    assertThat(shared).isEqualTo(upper.vertexCount() / 2);
+    assertThat(shared(upper, lower)).isEqualTo(upper.vertexCount() / 2);
     assertThat(p.get(0).number()).isEqualTo(1);
     assertThat(p.get(1).number()).isEqualTo(2);
   }

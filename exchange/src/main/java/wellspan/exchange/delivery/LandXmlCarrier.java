@@ -7,9 +7,11 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
@@ -22,9 +24,10 @@ import wellspan.core.receive.Received;
 import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
 import wellspan.exchange.landxml.read.LandXmlReader;
+import wellspan.exchange.landxml.write.Companions;
 import wellspan.exchange.landxml.write.LandXmlWriter;
 
-/** Carries surfaces, alignments, points and lines as LandXML. */
+/** Carries surfaces, alignments with cross sections, networks, points and lines as LandXML. */
 record LandXmlCarrier(LandXmlFormat format) implements Carrier {
   private static Map<String, String> names(Parcel parcel) {
     return new FileNames(p -> p.item().name(), n -> n, FileNames::kind, new UniqueNames())
@@ -40,16 +43,37 @@ record LandXmlCarrier(LandXmlFormat format) implements Carrier {
       Clock clock,
       Progress progress)
       throws IOException {
-    LandXmlWriter.write(parcel, names(parcel), file, clock, progress);
+    Map<String, String> names = names(parcel);
+    LandXmlWriter.write(parcel, names, Companions.of(parcel, names), file, clock, progress);
   }
 
   @Override
   public Received readBack(Parcel parcel, Path file, String position, Progress progress)
       throws IOException {
     Frame told = ReadBack.frame(position);
+    Map<String, String> names = names(parcel);
+    Companions companions = Companions.of(parcel, names);
     Received read = withoutBoundaries(LandXmlReader.read(file, progress));
+    List<Item> own = read.items().stream().filter(e -> !companions.has(e)).toList();
+    Received there = ReadBack.inShared(read.withItems(own, read.findings()), told, true);
+    List<Item> made =
+        format.asSent(there.items()).stream().map(LandXmlCarrier::asReceived).toList();
     return ReadBack.identified(
-        ReadBack.inShared(read, told, true), parcel, names(parcel), FileNames::kind, e -> e.name());
+        there.withItems(made, there.findings()), parcel, names, FileNames::kind, e -> e.name());
+  }
+
+  /** Without what a reader works out of curves and measures, which the file does not say. */
+  private static Item asReceived(Item e) {
+    Set<String> anew = new HashSet<>();
+    LandXmlFormat.made(e).ifPresent(m -> m.facts().forEach(s -> anew.add(s.name())));
+    return anew.isEmpty()
+        ? e
+        : e.saying(
+            e.said()
+                .withSets(
+                    e.said().propertySets().stream()
+                        .filter(s -> !anew.contains(s.name()))
+                        .toList()));
   }
 
   /**

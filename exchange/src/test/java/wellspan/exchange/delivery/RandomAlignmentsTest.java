@@ -5,9 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import org.junit.jupiter.api.io.TempDir;
@@ -15,12 +13,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
-import wellspan.core.align.Chainages;
-import wellspan.core.align.PlanElement;
-import wellspan.core.align.PlanPoint;
-import wellspan.core.align.Profile;
-import wellspan.core.align.Pvi;
-import wellspan.core.align.SpiralLaw;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.DxfFormat;
 import wellspan.core.deliver.DxfRelease;
@@ -45,58 +37,7 @@ import wellspan.exchange.intake.Intake;
 
 /** Any alignment of lines, arcs and transitions goes through every format and is proven. */
 class RandomAlignmentsTest {
-  private static final SpiralLaw[] LAWS = {
-    SpiralLaw.CLOTHOID, SpiralLaw.BLOSS, SpiralLaw.COSINE, SpiralLaw.SINE
-  };
-
   @TempDir Path dir;
-
-  /** Elements that follow each other without a break, now and then with a reverse curve. */
-  private static Alignment any(Random random) {
-    List<PlanElement> plan = new ArrayList<>();
-    PlanPoint at =
-        new PlanPoint(412_000 + 100 * random.nextDouble(), 6_534_500, 6 * random.nextDouble());
-    plan.add(new PlanElement.Line(at, 5 + 80 * random.nextDouble()));
-    for (int k = 0; k < 1 + random.nextInt(4); k++) {
-      double radius = (40 + 400 * random.nextDouble()) * (random.nextBoolean() ? 1 : -1);
-      SpiralLaw law = LAWS[random.nextInt(LAWS.length)];
-      boolean transitions = random.nextInt(4) > 0;
-      double length = 10 + 40 * random.nextDouble();
-      if (transitions) {
-        plan.add(new PlanElement.Spiral(plan.getLast().end(), length, 0, 1 / radius, law));
-      }
-      plan.add(new PlanElement.Arc(plan.getLast().end(), 10 + 60 * random.nextDouble(), radius));
-      if (transitions) {
-        plan.add(new PlanElement.Spiral(plan.getLast().end(), length, 1 / radius, 0, law));
-      }
-      if (random.nextBoolean()) {
-        plan.add(new PlanElement.Line(plan.getLast().end(), 1 + 50 * random.nextDouble()));
-      }
-    }
-    double whole = plan.stream().mapToDouble(PlanElement::length).sum();
-    List<Pvi> pvis = new ArrayList<>();
-    pvis.add(new Pvi(0, 20, new Pvi.Rounding.None()));
-    int n = 1 + random.nextInt(3);
-    for (int k = 1; k <= n; k++) {
-      double d = whole * k / (n + 1);
-      double curve = 0.3 * whole / (n + 1);
-      pvis.add(
-          new Pvi(
-              d,
-              20 + 0.05 * d * (random.nextDouble() - 0.5),
-              switch (random.nextInt(3)) {
-                case 0 -> new Pvi.Rounding.None();
-                case 1 -> new Pvi.Rounding.Parabola(curve, curve);
-                default -> new Pvi.Rounding.Parabola(curve, 0.6 * curve);
-              }));
-    }
-    pvis.add(new Pvi(whole, 21, new Pvi.Rounding.None()));
-    return new Alignment(
-        "Any",
-        plan,
-        new Chainages(Math.rint(2000 * random.nextDouble()), List.of()),
-        random.nextInt(4) > 0 ? Optional.of(Profile.through("p", pvis)) : Optional.empty());
-  }
 
   private static List<DeliveryFormat> formats() {
     return List.of(
@@ -112,7 +53,7 @@ class RandomAlignmentsTest {
   @ValueSource(longs = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
   void arrivesWhereItWasSent(long seed) throws IOException {
     Random random = new Random(seed);
-    Alignment a = any(random);
+    Alignment a = RandomDesigns.alignment(random);
     Frame frame =
         seed % 2 == 0
             ? Frame.of("EPSG:25832", "NN2000", new Position(412_000, 6_534_500, 0), 33)
@@ -143,7 +84,7 @@ class RandomAlignmentsTest {
   @ParameterizedTest
   @ValueSource(longs = {21, 22, 23, 24, 25, 26, 27, 28})
   void everyPointOfItIsTheSame(long seed) throws IOException {
-    Alignment a = any(new Random(seed));
+    Alignment a = RandomDesigns.alignment(new Random(seed));
     GlobalIds ids = new GlobalIds(new UUID(seed, 1));
     Item item = Item.alignment("Any", a);
     for (DeliveryFormat f : List.of(new LandXmlFormat(), new IfcFormat(IfcSchema.IFC4X3))) {

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import wellspan.core.attribute.PropertySet;
 
 /** Reads {@code CrossSects} as they stand in the file. */
 final class CrossSectSection {
@@ -30,7 +31,8 @@ final class CrossSectSection {
       String material,
       String closed,
       double thickness,
-      List<RawPoint> points) {}
+      List<RawPoint> points,
+      List<PropertySet> sets) {}
 
   /** A surface of the ground: level, offset and nothing in threes, an array for each stretch. */
   record RawGround(String name, List<double[]> stretches) {}
@@ -88,7 +90,12 @@ final class CrossSectSection {
     String closed = xml.attribute("closedArea").orElse("");
     double thickness = xml.number("typicalThickness");
     List<RawPoint> points = new ArrayList<>();
+    List<PropertySet> sets = new ArrayList<>();
     while (xml.nextTag()) {
+      if (xml.name().equals("Feature")) {
+        new FeatureSection(xml, counts).read(sets);
+        continue;
+      }
       if (!xml.name().equals("CrossSectPnt")) {
         countAndSkip();
         continue;
@@ -98,7 +105,7 @@ final class CrossSectSection {
       String code = xml.attribute("code").or(() -> xml.attribute("name")).orElse("");
       points.add(new RawPoint(xml.numbers(2, 2), slope, code, line));
     }
-    return new RawDesign(name, description, side, material, closed, thickness, points);
+    return new RawDesign(name, description, side, material, closed, thickness, points, sets);
   }
 
   private RawGround ground() throws IOException {

@@ -156,7 +156,8 @@ final class RoadItems {
         d.description(),
         form(d, points, thickness),
         thickness,
-        points);
+        points,
+        d.sets());
   }
 
   private static DesignArea.Form form(

@@ -14,7 +14,7 @@ import wellspan.exchange.file.DecimalText;
 /** Writes an alignment that is in the file's coordinates and unit already. */
 final class AlignmentElements {
   /** Lengths and chainages; plan points are written as finely. */
-  private static final int FINE = 9;
+  static final int FINE = 9;
 
   private final XmlElements xml;
   private final Alignment a;

@@ -8,27 +8,32 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.MovedAlignment;
 import wellspan.core.attribute.PropertySet;
-import wellspan.core.attribute.PropertyValue;
+import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.MeshEdges;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
+import wellspan.core.network.NetworkPart;
 import wellspan.core.progress.Progress;
+import wellspan.core.road.RoadBody;
+import wellspan.core.road.RoadSections;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 /**
- * Writes surfaces with points, faces, boundary, holes and breaklines, alignments with profile,
- * points and lines as LandXML 1.2, in the parcel's frame and unit. The file names the reference
- * system only if its coordinates are shared ones; otherwise position files must go with it.
+ * Writes surfaces with points, faces, boundary, holes and breaklines, alignments with profile and
+ * cross sections, points, lines and pipe networks as LandXML 1.2, in the parcel's frame and unit.
+ * The file names the reference system only if its coordinates are shared ones; otherwise position
+ * files must go with it.
  */
 public final class LandXmlWriter {
   private static final DateTimeFormatter DATE =
@@ -39,11 +44,14 @@ public final class LandXmlWriter {
   private final Map<String, String> names;
   private final Frame frame;
   private final Places places;
+  private final Companions companions;
   private final XmlElements xml;
 
-  private LandXmlWriter(Parcel parcel, Map<String, String> names, XmlElements xml) {
+  private LandXmlWriter(
+      Parcel parcel, Map<String, String> names, Companions companions, XmlElements xml) {
     this.parcel = parcel;
     this.names = names;
+    this.companions = companions;
     this.xml = xml;
     frame = parcel.frame();
     places = new Places(xml, frame, parcel.unit(), parcel.format().decimals(parcel.unit()));
@@ -51,15 +59,21 @@ public final class LandXmlWriter {
 
   /**
    * @param names of the pieces in the file, by their keys
+   * @param companions what goes besides the pieces
    * @throws IOException with a sentence, if the unit has no name in LandXML or the file cannot be
    *     written
    */
   public static void write(
-      Parcel parcel, Map<String, String> names, Path file, Clock clock, Progress progress)
+      Parcel parcel,
+      Map<String, String> names,
+      Companions companions,
+      Path file,
+      Clock clock,
+      Progress progress)
       throws IOException {
     try (OutputStream out = new BufferedOutputStream(Files.newOutputStream(file), 1 << 16)) {
       XmlElements xml = new XmlElements(out);
-      new LandXmlWriter(parcel, names, xml).write(clock, progress);
+      new LandXmlWriter(parcel, names, companions, xml).write(clock, progress);
       xml.end();
     }
   }
@@ -85,10 +99,11 @@ public final class LandXmlWriter {
         .attribute("desc", "read back and proven")
         .newLine();
     List<Parcel.Piece> pieces = parcel.pieces().stream().filter(p -> p.within().isEmpty()).toList();
-    group(pieces, Shape.Axis.class, "Alignments", progress);
+    alignments(pieces, progress);
     group(pieces, Shape.Points.class, "", progress);
     group(pieces, Shape.Lines.class, "PlanFeatures", progress);
     surfaces(pieces, progress);
+    networks(pieces);
     xml.close().newLine();
   }
 
@@ -113,9 +128,13 @@ public final class LandXmlWriter {
         .attribute("temperatureUnit", metric ? "celsius" : "fahrenheit")
         .attribute("pressureUnit", metric ? "milliBars" : "inHG")
         .attribute("angularUnit", "decimal degrees")
-        .attribute("directionUnit", "decimal degrees")
-        .close()
-        .newLine();
+        .attribute("directionUnit", "decimal degrees");
+    if (parcel.pieces().stream().anyMatch(LandXmlWriter::isOfNetwork)) {
+      for (String of : List.of("diameterUnit", "widthUnit", "heightUnit")) {
+        xml.attribute(of, linear);
+      }
+    }
+    xml.close().newLine();
   }
 
   private static boolean isMetric(LinearUnit u) {
@@ -159,7 +178,6 @@ public final class LandXmlWriter {
       progress.advance(0, "Writing " + p.item().name());
       String name = names.get(p.key());
       switch (p.item().shape()) {
-        case Shape.Axis a -> alignment(name, a.alignment(), p);
         case Shape.Points g -> points(name, g, p);
         case Shape.Lines l -> lines(name, l, p);
         default -> throw new IllegalStateException(p.item().kind().title());
@@ -170,23 +188,92 @@ public final class LandXmlWriter {
     }
   }
 
-  /** What a piece says of itself, each set a feature with texts. */
   private void features(Parcel.Piece piece, int indent) throws IOException {
-    for (PropertySet set : piece.description().propertySets()) {
-      xml.line(indent, "Feature").attribute("name", set.name());
-      for (Map.Entry<String, PropertyValue> v : set.values().entrySet()) {
-        xml.empty("Property")
-            .attribute("label", v.getKey())
-            .attribute("value", ValueText.of(v.getValue()));
+    FeatureElements.write(xml, indent, piece.description().propertySets());
+  }
+
+  /** Alignments, with the cross sections along them. */
+  private void alignments(List<Parcel.Piece> pieces, Progress progress) throws IOException {
+    List<Parcel.Piece> these =
+        pieces.stream().filter(p -> p.item().shape() instanceof Shape.Axis).toList();
+    if (these.isEmpty() && companions.alone().isEmpty()) {
+      return;
+    }
+    xml.line(2, "Alignments").attribute("name", parcel.project()).newLine();
+    for (Parcel.Piece p : these) {
+      progress.advance(0, "Writing " + p.item().name());
+      Alignment shared = ((Shape.Axis) p.item().shape()).alignment();
+      alignment(
+          names.get(p.key()),
+          shared,
+          companions.hostsOf(p),
+          p.description().propertySets(),
+          progress);
+    }
+    for (Companions.Host h : companions.alone()) {
+      alignment(h.name(), h.axis(), List.of(h), List.of(), progress);
+    }
+    xml.white(2).close().newLine();
+  }
+
+  private void alignment(
+      String name,
+      Alignment shared,
+      List<Companions.Host> hosts,
+      List<PropertySet> sets,
+      Progress progress)
+      throws IOException {
+    Alignment local =
+        MovedAlignment.inUnit(1 / parcel.unit().metres(), MovedAlignment.by(frame.local(), shared));
+    new AlignmentElements(xml, local)
+        .write(
+            name,
+            () -> {
+              if (!hosts.isEmpty()) {
+                sections(hosts, local.startChainage(), progress);
+              }
+              FeatureElements.write(xml, 6, sets);
+            });
+  }
+
+  /**
+   * @param start first chainage, in the file's unit
+   */
+  private void sections(List<Companions.Host> hosts, double start, Progress progress)
+      throws IOException {
+    List<RoadSections.Part> parts = new ArrayList<>();
+    for (Companions.Host h : hosts) {
+      for (Parcel.Piece p : companions.parts().get(h.axis())) {
+        RoadBody body = (RoadBody) LandXmlFormat.made(p.item()).orElseThrow();
+        parts.add(
+            new RoadSections.Part(
+                names.get(p.key()),
+                p.item().attributes().material(),
+                body.part(),
+                p.description().propertySets()));
       }
-      xml.close().newLine();
+    }
+    progress.checkCancelled();
+    double up = frame.local().to().level() - frame.local().from().level();
+    new CrossSectionElements(
+            xml,
+            frame.local().scale() / parcel.unit().metres(),
+            parcel.unit().metres(),
+            up,
+            parcel.format().decimals(parcel.unit()))
+        .write(RoadSections.of(parts), start, hosts.getFirst().from());
+  }
+
+  private void networks(List<Parcel.Piece> pieces) throws IOException {
+    List<Parcel.Piece> these = pieces.stream().filter(LandXmlWriter::isOfNetwork).toList();
+    if (!these.isEmpty()) {
+      new NetworkElements(xml, places, frame, parcel.unit().metres(), companions)
+          .write(parcel.project(), these);
     }
   }
 
-  private void alignment(String name, Alignment shared, Parcel.Piece piece) throws IOException {
-    Alignment local =
-        MovedAlignment.inUnit(1 / parcel.unit().metres(), MovedAlignment.by(frame.local(), shared));
-    new AlignmentElements(xml, local).write(name, () -> features(piece, 6));
+  private static boolean isOfNetwork(Parcel.Piece p) {
+    return LandXmlFormat.made(p.item()).filter(NetworkPart.class::isInstance).isPresent();
   }
 
   private void points(String name, Shape.Points g, Parcel.Piece piece) throws IOException {
@@ -221,7 +308,10 @@ public final class LandXmlWriter {
 
   private void surfaces(List<Parcel.Piece> pieces, Progress progress) throws IOException {
     List<Parcel.Piece> these =
-        pieces.stream().filter(p -> p.item().shape() instanceof Shape.Faces).toList();
+        pieces.stream()
+            .filter(p -> p.item().shape() instanceof Shape.Faces)
+            .filter(p -> LandXmlFormat.made(p.item()).isEmpty())
+            .toList();
     if (these.isEmpty()) {
       return;
     }

@@ -92,6 +92,13 @@ final class XmlElements {
     return attribute(name, number.toString());
   }
 
+  /** Two numbers with a space between them. */
+  XmlElements numbers(double first, double second, int decimals) throws IOException {
+    number.setLength(0);
+    DecimalText.append(number, first, decimals).append(' ');
+    return text(DecimalText.append(number, second, decimals));
+  }
+
   XmlElements text(CharSequence words) throws IOException {
     act(() -> out.writeCharacters(words.toString()));
     return this;
