@@ -261,6 +261,7 @@ public final class DemoMaker {
                 120,
                 560,
                 ground,
+                0,
                 4,
                 "steel"))
         .withRecipe(

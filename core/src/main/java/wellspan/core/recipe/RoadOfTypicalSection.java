@@ -5,29 +5,37 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
+import wellspan.core.attribute.Attributes;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
+import wellspan.core.item.Kind;
 import wellspan.core.operation.AlongLine;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Takes;
 import wellspan.core.progress.Progress;
+import wellspan.core.road.DesignArea;
+import wellspan.core.road.PartWords;
 import wellspan.core.road.RoadItem;
 import wellspan.core.road.RoadPart;
 import wellspan.core.road.RoadParts;
 import wellspan.core.shape.Shape;
 import wellspan.core.sweep.LineOfWork;
+import wellspan.core.sweep.SweptBody;
 import wellspan.core.typical.EdgeOffsets;
+import wellspan.core.typical.SectionLayout;
 import wellspan.core.typical.TypicalRoad;
 import wellspan.core.typical.TypicalSection;
 
 /**
- * A road of a typical section that is carried along an alignment, in closed bodies.
+ * A road of a typical section that is carried along an alignment or the edge of a junction, in
+ * closed bodies.
  *
- * @param along the alignment
+ * @param along the alignment, or a string with levels as the edge of a junction or a turning head:
+ *     there sections meet in mitred corners
  * @param section what is carried
  * @param leftEdge string that the paved edge on the left follows; empty for none
  * @param rightEdge string that the paved edge on the right follows; empty for none
@@ -37,10 +45,14 @@ import wellspan.core.typical.TypicalSection;
 @Declared(
     id = "road",
     title = "Road",
-    about = "Carries a typical section along an alignment: courses, kerbs, footways and verges.")
+    about =
+        "Carries a typical section along an alignment, or along the edge of a junction or turning head: courses, kerbs, footways and verges.")
 public record RoadOfTypicalSection(
     @Parameter(label = "name", start = "\"Road\"") String name,
-    @Parameter(label = "along", takes = Takes.AXIS) ItemId along,
+    @Parameter(
+            label = "along",
+            takes = {Takes.AXIS, Takes.LINES})
+        ItemId along,
     @Parameter(label = "typical section") TypicalSection section,
     @Parameter(label = "left edge follows", usual = "\"\"", takes = Takes.LINES) ItemId leftEdge,
     @Parameter(label = "right edge follows", usual = "\"\"", takes = Takes.LINES) ItemId rightEdge,
@@ -49,12 +61,61 @@ public record RoadOfTypicalSection(
     implements AlongLine {
   @Override
   public Made make(Inputs inputs, Progress progress) {
-    if (!(inputs.item(along).shape() instanceof Shape.Axis axis)) {
-      throw new IllegalArgumentException(
-          inputs.item(along).name() + " is no alignment. Choose one with a profile.");
-    }
     LineOfWork line = LineOfWork.of(inputs, along, new ItemId(""), from, to);
-    Alignment a = axis.alignment();
+    return line.shape() instanceof Shape.Axis axis
+        ? alongAxis(axis.alignment(), line, inputs, progress)
+        : alongEdge(line, progress);
+  }
+
+  /** Each body swept along the string: lines have no elements that sections could follow. */
+  private Made alongEdge(LineOfWork line, Progress progress) {
+    if (!leftEdge.value().isEmpty() || !rightEdge.value().isEmpty()) {
+      throw new IllegalArgumentException(
+          line.name()
+              + " is a string; edges can be followed along an alignment only. Leave them out.");
+    }
+    List<Item> items = new ArrayList<>();
+    double volume = 0;
+    for (DesignArea a : new SectionLayout(section, 0).bodies()) {
+      progress.advance(0, "Carrying " + a.name());
+      double[] ring = new double[2 * a.points().size()];
+      for (int i = 0; i < a.points().size(); i++) {
+        ring[2 * i] = a.points().get(i).offset();
+        ring[2 * i + 1] = a.points().get(i).level();
+      }
+      SweptBody body = SweptBody.of(line, ring, 0, 0, 0);
+      Kind kind = Kind.of(PartWords.kind(List.of(a.name(), a.note(), "", a.material())));
+      items.add(
+          new Item(
+                  title(a.name(), a.side()),
+                  kind,
+                  body.shape(),
+                  Attributes.ofMaterial(a.material()).withLayer(name))
+              .saying(body.facts(a.material(), a.name())));
+      volume += body.volume();
+    }
+    return made(line, items, volume, List.of());
+  }
+
+  private String title(String part, String side) {
+    return name + " " + part + (side.isEmpty() || side.equals("both") ? "" : " " + side);
+  }
+
+  private Made made(LineOfWork line, List<Item> items, double volume, List<Finding> findings) {
+    return new Made(
+        items,
+        String.format(
+            Locale.ROOT,
+            "%.3f m of %s along %s in %d bodies, %.1f m³.",
+            line.to() - line.from(),
+            section.name(),
+            line.name(),
+            items.size(),
+            volume),
+        findings);
+  }
+
+  private Made alongAxis(Alignment a, LineOfWork line, Inputs inputs, Progress progress) {
     List<Finding> findings = new ArrayList<>();
     List<RoadPart> parts =
         RoadParts.of(
@@ -71,22 +132,12 @@ public record RoadOfTypicalSection(
     double volume = 0;
     for (RoadPart p : parts) {
       progress.advance((double) items.size() / parts.size(), "Carrying " + p.name());
-      String title = name + " " + p.name() + (p.side().equals("both") ? "" : " " + p.side());
-      Optional<Item> item = RoadItem.of(name, a, p, title, Stop.SHAPE, findings);
+      Optional<Item> item =
+          RoadItem.of(name, a, p, title(p.name(), p.side()), Stop.SHAPE, findings);
       item.ifPresent(items::add);
       volume += p.body().exactVolume();
     }
-    return new Made(
-        items,
-        String.format(
-            Locale.ROOT,
-            "%.3f m of %s along %s in %d bodies, %.1f m³.",
-            line.to() - line.from(),
-            section.name(),
-            line.name(),
-            items.size(),
-            volume),
-        findings);
+    return made(line, items, volume, findings);
   }
 
   private static Optional<EdgeOffsets> edge(Inputs inputs, Alignment a, ItemId edge) {

@@ -32,6 +32,7 @@ import wellspan.core.sweep.SweptBody;
  * @param from first chainage, metres; before the line's start for all of it
  * @param to last chainage, metres; beyond the line's end for all of it
  * @param ground on whose levels it stands instead of the line's own
+ * @param rounding radius of the corners of a string, metres; 0 for mitred ones
  * @param posts distance between posts, metres; 0 for none
  */
 @Declared(
@@ -59,13 +60,21 @@ public record Sweep(
     @Parameter(label = "from chainage", unit = "m", usual = "-1e9", start = "") double from,
     @Parameter(label = "to chainage", unit = "m", usual = "1e9", start = "") double to,
     @Parameter(label = "standing on", usual = "\"\"", takes = Takes.SURFACE) ItemId ground,
+    @Parameter(
+            label = "corners of a string rounded by",
+            unit = "m, 0 for mitred",
+            usual = "0",
+            start = "0",
+            least = 0,
+            most = 10000)
+        double rounding,
     @Parameter(label = "posts every", unit = "m, 0 for none", usual = "0", start = "0", least = 0)
         double posts,
     @Parameter(label = "material", usual = "\"\"") String material)
     implements AlongLine {
   @Override
   public Made make(Inputs inputs, Progress progress) {
-    LineOfWork line = LineOfWork.of(inputs, along, ground, from, to);
+    LineOfWork line = LineOfWork.of(inputs, along, ground, from, to).rounded(rounding);
     boolean own = !drawn.value().isEmpty();
     double[] ring = own ? LineOfWork.section(inputs.item(drawn)) : section.ring();
     SweptBody body = SweptBody.of(line, ring, offset, height, fall / 100);

@@ -11,11 +11,15 @@ import wellspan.core.operation.Step;
 import wellspan.core.recipe.BridgeOverGround;
 import wellspan.core.recipe.Contours;
 import wellspan.core.recipe.Copy;
+import wellspan.core.recipe.CourseUnderSurface;
+import wellspan.core.recipe.Culvert;
 import wellspan.core.recipe.Earth;
 import wellspan.core.recipe.Extrusion;
 import wellspan.core.recipe.GradedPad;
 import wellspan.core.recipe.Repetition;
+import wellspan.core.recipe.RetainingWall;
 import wellspan.core.recipe.RoadOfTypicalSection;
+import wellspan.core.recipe.SettingOut;
 import wellspan.core.recipe.SideSlopes;
 import wellspan.core.recipe.Sweep;
 import wellspan.core.recipe.TexturedGround;
@@ -59,10 +63,14 @@ public final class Operations {
           Earth.class,
           RoadOfTypicalSection.class,
           SideSlopes.class,
+          CourseUnderSurface.class,
           BridgeOverGround.class,
+          Culvert.class,
+          RetainingWall.class,
           Sweep.class,
           Repetition.class,
           Extrusion.class,
+          SettingOut.class,
           Copy.class);
 
   private Operations() {}

@@ -16,7 +16,7 @@ import java.util.Optional;
  * Tells from a designer's words which kind of part is meant. The words stand in {@code
  * part-words.tsv}; an earlier row counts before a later one.
  */
-final class PartWords {
+public final class PartWords {
   private static final Map<String, List<String>> WORDS = load();
   private static final String DEFAULT = "course";
 
@@ -26,7 +26,7 @@ final class PartWords {
    * @param said name, code and material in the order in which they count
    * @return id of a kind; a course where nothing tells
    */
-  static String kind(List<String> said) {
+  public static String kind(List<String> said) {
     return said.stream().map(PartWords::of).flatMap(Optional::stream).findFirst().orElse(DEFAULT);
   }
 

@@ -30,7 +30,11 @@ public final class Loft {
     }
     int n = sections.size();
     for (int s = 0; s + (ring ? 0 : 1) < n; s++) {
-      sides(weld, numbers.get(s), numbers.get((s + 1) % n), true);
+      sides(
+          weld,
+          new Row(sections.get(s), numbers.get(s)),
+          new Row(sections.get((s + 1) % n), numbers.get((s + 1) % n)),
+          true);
     }
     if (!ring) {
       cap(weld, sections.getFirst(), numbers.getFirst(), true);
@@ -49,7 +53,11 @@ public final class Loft {
     MeshWeld weld = new MeshWeld();
     List<List<int[]>> numbers = lines.stream().map(line -> List.of(vertices(weld, line))).toList();
     for (int s = 0; s + 1 < lines.size(); s++) {
-      sides(weld, numbers.get(s), numbers.get(s + 1), false);
+      sides(
+          weld,
+          new Row(List.of(lines.get(s)), numbers.get(s)),
+          new Row(List.of(lines.get(s + 1)), numbers.get(s + 1)),
+          false);
     }
     return weld.mesh();
   }
@@ -62,24 +70,46 @@ public final class Loft {
     return out;
   }
 
-  private static void sides(MeshWeld weld, List<int[]> from, List<int[]> to, boolean closed) {
-    if (from.size() != to.size()) {
+  /** The loops of a section: coordinates in threes, and numbers of their vertices. */
+  private record Row(List<double[]> loops, List<int[]> numbers) {}
+
+  /**
+   * The diagonal of each side runs from the left corner of a section to the right one of the next,
+   * above and below alike, so that a twisted body keeps its thickness.
+   */
+  private static void sides(MeshWeld weld, Row from, Row to, boolean closed) {
+    if (from.numbers.size() != to.numbers.size()) {
       throw new IllegalArgumentException(
           "sections that follow each other have other numbers of loops");
     }
-    for (int k = 0; k < from.size(); k++) {
-      int[] a = from.get(k);
-      int[] b = to.get(k);
+    for (int k = 0; k < from.numbers.size(); k++) {
+      int[] a = from.numbers.get(k);
+      int[] b = to.numbers.get(k);
       if (a.length != b.length) {
         throw new IllegalArgumentException(
             "sections that follow each other have " + a.length + " and " + b.length + " corners");
       }
       for (int i = 0; i + (closed ? 0 : 1) < a.length; i++) {
         int j = (i + 1) % a.length;
-        triangle(weld, a[i], a[j], b[j]);
-        triangle(weld, a[i], b[j], b[i]);
+        if (runsLeft(from.loops.get(k), to.loops.get(k), i, j)) {
+          triangle(weld, a[i], a[j], b[i]);
+          triangle(weld, a[j], b[j], b[i]);
+        } else {
+          triangle(weld, a[i], a[j], b[j]);
+          triangle(weld, a[i], b[j], b[i]);
+        }
       }
     }
+  }
+
+  /** Whether an edge of two sections runs to the left, seen along the way between them in plan. */
+  private static boolean runsLeft(double[] a, double[] b, int i, int j) {
+    double e = b[3 * i] - a[3 * i] + b[3 * j] - a[3 * j];
+    double n = b[3 * i + 1] - a[3 * i + 1] + b[3 * j + 1] - a[3 * j + 1];
+    double across =
+        (a[3 * j] - a[3 * i] + b[3 * j] - b[3 * i]) * n
+            - (a[3 * j + 1] - a[3 * i + 1] + b[3 * j + 1] - b[3 * i + 1]) * e;
+    return across < -1e-9 * Math.hypot(e, n);
   }
 
   private static void triangle(MeshWeld weld, int a, int b, int c) {

@@ -4,9 +4,11 @@ import java.util.List;
 import java.util.Locale;
 import wellspan.core.align.Alignment;
 import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Inputs;
+import wellspan.core.shape.Curved;
 import wellspan.core.shape.Shape;
 import wellspan.core.terrain.TriangleIndex;
 
@@ -85,7 +87,7 @@ public record LineOfWork(
   }
 
   /** Chainage of a distance from the start, as displayed. */
-  double chainage(double distance) {
+  public double chainage(double distance) {
     return shape instanceof Shape.Axis a ? a.alignment().chainages().at(distance) : distance;
   }
 
@@ -103,6 +105,75 @@ public record LineOfWork(
     double d = Math.clamp(distance, from, Math.max(from, to - step));
     SweepPath two = SweepPath.along(line, d, Math.min(to, d + step), ground);
     return distance > d ? two.stations().getLast() : two.stations().getFirst();
+  }
+
+  /**
+   * A place beside the line.
+   *
+   * @param distance from its start, metres
+   * @param offset to the right, metres
+   * @return with the level of the line, NaN where it has none
+   */
+  public Position place(double distance, double offset) {
+    SweepPath.Station s = at(distance);
+    double[] right = across(distance);
+    return new Position(s.east() + offset * right[0], s.north() + offset * right[1], s.level());
+  }
+
+  /** Level of the ground it is worked on, NaN beside it and where there is none. */
+  public double groundAt(double east, double north) {
+    return ground == null ? Double.NaN : ground.applyAsDouble(east, north);
+  }
+
+  /** The direction across at a distance, to the right: east and north, of length 1. */
+  public double[] across(double distance) {
+    double[] f = at(distance).forward();
+    return new double[] {f[1], -f[0]};
+  }
+
+  /** The distance of a displayed chainage, held to the ends of what is worked along. */
+  public double distance(double chainage) {
+    return Math.clamp(distance(shape, chainage, false, to), from, to);
+  }
+
+  /**
+   * A place at which a section stands, mitred where the line bends.
+   *
+   * @param distance from the line's start, metres
+   */
+  public record Across(double distance, Position on, double[] right) {
+    /** The place at an offset to the right, metres. */
+    public Position at(double offset) {
+      return new Position(
+          on.east() + offset * right[0], on.north() + offset * right[1], on.level());
+    }
+  }
+
+  /**
+   * Where sections stand within the usual chord tolerance.
+   *
+   * @param reach furthest offset, metres
+   */
+  public List<Across> across(double reach, double chord) {
+    return path(reach, chord).stations().stream()
+        .map(s -> new Across(s.distance(), new Position(s.east(), s.north(), s.level()), s.right()))
+        .toList();
+  }
+
+  /** The same along rounded corners; an alignment has none. */
+  public LineOfWork rounded(double radius) {
+    if (radius == 0 || !(shape instanceof Shape.Lines l)) {
+      return this;
+    }
+    Polyline round = RoundedCorners.of(l.lines().getFirst(), radius, Curved.USUAL_CHORD / 2);
+    double length = SweepPath.planLength(round);
+    double whole = SweepPath.planLength(l.lines().getFirst());
+    return new LineOfWork(
+        name,
+        new Shape.Lines(List.of(round)),
+        Math.min(from, length),
+        to > whole - 1e-6 ? length : Math.min(to, length),
+        ground);
   }
 
   /**

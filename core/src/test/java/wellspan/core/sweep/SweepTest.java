@@ -11,6 +11,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
@@ -73,7 +74,7 @@ class SweepTest {
       double from,
       double to,
       ItemId on) {
-    return new Sweep("S", LINE, section, drawn, offset, height, 0, from, to, on, 0, "");
+    return new Sweep("S", LINE, section, drawn, offset, height, 0, from, to, on, 0, 0, "");
   }
 
   private static Mesh mesh(Recipe.Made made) {
@@ -175,7 +176,7 @@ class SweepTest {
   @Test
   void postsBelongToTheirRail() {
     Recipe.Made made =
-        new Sweep("Rail", LINE, SectionShape.GUARD_RAIL, NONE, 0, 0, 0, -1e9, 1e9, NONE, 4, "")
+        new Sweep("Rail", LINE, SectionShape.GUARD_RAIL, NONE, 0, 0, 0, -1e9, 1e9, NONE, 0, 4, "")
             .make(inputs(line(0, 0, 0, 40, 0, 0), Map.of()), Progress.NONE);
     assertThat(made.items()).extracting(Item::name).containsExactly("Rail", "Rail posts");
     Mesh posts = made.items().get(1).triangles().orElseThrow();
@@ -221,5 +222,35 @@ class SweepTest {
                             Map.of(GROUND, ground(2))),
                         Progress.NONE))
         .hasMessageContaining("does not reach");
+  }
+
+  @ParameterizedTest
+  @ValueSource(doubles = {2, 5, 9.5})
+  void roundedCornersTakeTheArcsLength(double radius) {
+    // 10 m and 10 m with a right angle: 20 − 2r + πr/2, the section 0.5 m inside: −π/4 more
+    Item square = line(0, 0, 0, 1, 0, 0, 1, 1, 0, 0, 1, 0, 0, 0, 0);
+    Sweep s =
+        new Sweep("S", LINE, SectionShape.WALL, SECTION, 0.5, 0, 0, -1e9, 1e9, NONE, radius, 0, "");
+    Mesh m =
+        mesh(
+            s.make(
+                inputs(line(0, 0, 0, 10, 0, 0, 10, -10, 0), Map.of(SECTION, square)),
+                Progress.NONE));
+    assertThat(m.isClosed()).isTrue();
+    assertThat(m.volume()).isCloseTo(20 - 2 * radius + Math.PI * (radius - 0.5) / 2, within(0.01));
+  }
+
+  @Test
+  void cornersTooNearForTheirRadiusTakeASmallerOne() {
+    Polyline round =
+        RoundedCorners.of(
+            new Polyline(new double[] {0, 0, 1, 10, 0, 2, 10, 4, 3, 20, 4, 4}), 50, 0.001);
+    for (int i = 0; i < round.pointCount(); i++) {
+      assertThat(round.point(i).east()).isBetween(0.0, 20.0);
+      assertThat(round.point(i).north()).isBetween(0.0, 4.0);
+      assertThat(round.point(i).level()).isBetween(1.0, 4.0);
+    }
+    // both corners have half of the 4 m between them: arcs of 2 m
+    assertThat(round.planLength()).isCloseTo(8 + 8 + 2 * Math.PI, within(0.01));
   }
 }
