@@ -185,6 +185,29 @@ class ShapeWindowTest extends WindowTest {
     Item pad = session.build().items().get(new ItemId("job/terrain-surface/Pad")).item();
     assertThat(((Shape.Faces) pad.shape()).mesh().planArea()).isGreaterThan(600);
     assertThat(card("#steps") + card("#make")).doesNotContain("could not");
+    interact(() -> session.shape().outlineProperty().set(java.util.List.of()));
+    interact(
+        () ->
+            session
+                .selectedProperty()
+                .set(java.util.Optional.of(new ItemId("job/terrain-surface/Pad"))));
+    fire("#change-made");
+    assertThat(lookup("#pad-level-in-the-middle").queryAs(TextField.class).getText())
+        .isEqualTo("30");
+    assertThat(session.shape().outlineProperty().get()).hasSize(3);
+    enter("#pad-level-in-the-middle", "32");
+    fire("#pad-go");
+    idle();
+    assertThat(
+            session
+                .build()
+                .items()
+                .get(new ItemId("job/terrain-surface/Pad"))
+                .item()
+                .bounds()
+                .maxH())
+        .isGreaterThan(32);
+    interact(session::undo);
     interact(session::undo);
     assertThat(session.build().items()).doesNotContainKey(new ItemId("job/terrain-surface/Pad"));
   }

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
 import javafx.scene.Node;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
+import wellspan.core.item.Item;
 import wellspan.core.shape.Shape;
 import wellspan.core.typical.TypicalSection;
 
@@ -46,6 +48,48 @@ class TypicalSectionWindowTest extends WindowTest {
         .filteredOn(i -> i.item().name().startsWith("Road "))
         .hasSizeGreaterThan(6)
         .allSatisfy(i -> assertThat(((Shape.Faces) i.item().shape()).mesh().isClosed()).isTrue());
+  }
+
+  @Test
+  void aRoadThatWasMadeIsChanged() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    push(KeyCode.CONTROL, KeyCode.DIGIT3);
+    fire("#make-road");
+    enter("#road-from-chainage", "100");
+    enter("#road-to-chainage", "200");
+    int items = session.build().items().size();
+    fire("#road-go");
+    settle(() -> session.build().items().size() > items);
+    interact(() -> session.sections().change(s -> s.mirrored())); // another one in hand since
+    int made = session.build().items().size();
+
+    fire("#change-made");
+    assertThat(value("#road-from-chainage")).isEqualTo("100");
+    assertThat(value("#road-to-chainage")).isEqualTo("200");
+    assertThat(lookup("#road-name").query().isDisabled()).isTrue();
+    assertThat(session.sections().section()).isEqualTo(TypicalSection.FIRST);
+    fire("#draw-section");
+    fire("#ditch-right");
+    enter("#road-to-chainage", "150");
+    fire("#road-go");
+    settle(() -> session.build().items().size() > made);
+    assertThat(session.job().recipes()).hasSize(1);
+    assertThat(session.build().items().values())
+        .anySatisfy(i -> assertThat(i.item().kind().id()).isEqualTo("ditch"))
+        .filteredOn(i -> i.item().name().startsWith("Road "))
+        .allSatisfy(i -> assertThat(lengthOf(i.item())).isCloseTo(50, within(1e-9)));
+  }
+
+  private void enter(String query, String value) {
+    interact(() -> lookup(query).queryAs(TextField.class).setText(value));
+  }
+
+  private String value(String query) {
+    return lookup(query).queryAs(TextField.class).getText();
+  }
+
+  private static double lengthOf(Item i) {
+    return ((Shape.Faces) i.shape()).curved().orElseThrow().planLength().orElseThrow();
   }
 
   /** Draws the outer edge of the first strip on the right 40 pixels outwards. */

@@ -76,6 +76,18 @@ public final class SectionDesk {
         });
   }
 
+  /** Puts a ditch on the outside of a side: a slope down, a bottom and a slope up. */
+  public void addDitch(int side) {
+    change(
+        s -> {
+          List<Strip> strips = new ArrayList<>(s.side(side));
+          strips.add(new Strip(StripUse.DITCH, 0.75, 66.7, 0, 0.15, "topsoil"));
+          strips.add(new Strip(StripUse.DITCH, 0.4, 0, 0, 0.15, "topsoil"));
+          strips.add(new Strip(StripUse.DITCH, 0.75, -66.7, 0, 0.15, "topsoil"));
+          return s.with(side, strips);
+        });
+  }
+
   public void removeStrip(int side, int number) {
     change(
         s -> {

@@ -167,8 +167,12 @@ class Form extends VBox {
         .toList();
   }
 
-  /** Items that enclose an area, and what was drawn. */
-  final Supplier<Outline> outline(Optional<ItemId> but) {
+  /**
+   * Items that enclose an area, and what was drawn.
+   *
+   * @param was what the form begins with
+   */
+  final Supplier<Outline> outline(Optional<ItemId> but, Optional<Outline> was) {
     List<Optional<ItemId>> from = new ArrayList<>();
     List<String> titles = new ArrayList<>();
     if (session.shape().outlineProperty().get().size() >= 3) {
@@ -189,8 +193,13 @@ class Form extends VBox {
         titles.add(e.getValue().item().name());
       }
     }
-    ComboBox<String> c = choice("outline", titles);
-    TextField offset = number("offset to the outside", "m", "0");
+    int first = was.map(o -> from.indexOf(o.item())).orElse(0);
+    ComboBox<String> c = choice("outline", titles, Math.max(0, first));
+    String start =
+        was.filter(Outline.Of.class::isInstance)
+            .map(o -> Double.toString(((Outline.Of) o).offset()))
+            .orElse("0");
+    TextField offset = number("offset to the outside", "m", start);
     return () -> {
       Optional<ItemId> id = from.get(index(c));
       return id.isPresent() ? new Outline.Of(id.get(), value(offset)) : session.shape().drawn();

@@ -17,8 +17,13 @@ import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
+import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.Outline;
 import wellspan.core.operation.Recipe;
+import wellspan.core.recipe.Extrusion;
+import wellspan.core.recipe.GradedPad;
+import wellspan.core.recipe.RoadOfTypicalSection;
 import wellspan.core.recipe.TexturedGround;
 import wellspan.core.recipe.Triangulation;
 import wellspan.core.replay.Operations;
@@ -51,6 +56,7 @@ final class MakeCard extends VBox {
   private final Consumer<Node> opened;
   private Open open = Open.NOTHING;
   private Class<? extends Recipe> making = MAKINGS.getFirst();
+  private Optional<Recipe> changing = Optional.empty();
   private final Map<ItemId, Integer> roles = new LinkedHashMap<>();
   private final Map<String, String> filled = new HashMap<>();
   private String name = "Ground";
@@ -111,7 +117,40 @@ final class MakeCard extends VBox {
   private void close() {
     session.sections().openProperty().set(false); // what was drawn is made now
     open = Open.NOTHING;
+    changing = Optional.empty();
     refresh();
+  }
+
+  /** Whether what was made is changed in a form of its parameters. */
+  static boolean changes(Recipe made) {
+    return MAKINGS.contains(made.getClass());
+  }
+
+  /** Opens the form of what was made with its values, to make it anew. */
+  void change(Recipe made) {
+    open = Open.RECIPE;
+    making = made.getClass();
+    changing = Optional.of(made);
+    filled.keySet().removeIf(k -> k.startsWith(id(making) + "-"));
+    switch (made) {
+      case RoadOfTypicalSection r -> session.sections().change(s -> r.section());
+      case GradedPad p -> drawn(p.outline());
+      case Extrusion e -> drawn(e.outline());
+      default -> {}
+    }
+    refresh();
+    opened.accept(this);
+  }
+
+  /** What it was drawn around lies under the hand again. */
+  private void drawn(Outline outline) {
+    if (outline instanceof Outline.Drawn d) {
+      List<Position> corners = new ArrayList<>();
+      for (int i = 0; i + 1 < d.ring().size(); i += 2) {
+        corners.add(new Position(d.ring().get(i), d.ring().get(i + 1), Double.NaN));
+      }
+      session.shape().outlineProperty().set(corners);
+    }
   }
 
   private Button opener(String id, String title, Open what, Class<? extends Recipe> which) {
@@ -123,6 +162,7 @@ final class MakeCard extends VBox {
             () -> {
               open = isOpen ? Open.NOTHING : what;
               making = which;
+              changing = Optional.empty();
               refresh();
               if (!isOpen) {
                 opened.accept(this);
@@ -138,10 +178,14 @@ final class MakeCard extends VBox {
 
   private void form(Class<? extends Recipe> m) {
     OperationForm<? extends Recipe> form =
-        new OperationForm<>(session, id(m) + "-", m, Optional.empty(), filled);
+        new OperationForm<>(session, id(m) + "-", m, Optional.empty(), changing, filled);
     form.setId(id(m));
-    form.makes("Make it", form::operation, this::close);
-    getChildren().addAll(Parts.wrapped(Operations.declared(m).about(), "muted"), form);
+    form.makes(changing.isPresent() ? "Make it anew" : "Make it", form::operation, this::close);
+    String about =
+        changing
+            .map(r -> r.name() + " as it was made. Change what should be otherwise.")
+            .orElse(Operations.declared(m).about());
+    getChildren().addAll(Parts.wrapped(about, "muted"), form);
   }
 
   /** Starts from what is selected; the only points there are need no choosing. */

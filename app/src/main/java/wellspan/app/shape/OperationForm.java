@@ -1,6 +1,7 @@
 package wellspan.app.shape;
 
 import java.lang.reflect.ParameterizedType;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -32,10 +33,12 @@ final class OperationForm<T extends Operation> extends Form {
 
   private final Class<T> operation;
   private final Optional<Build.BuiltItem> of;
+  private final Optional<? extends Operation> from;
   private final List<Supplier<?>> values = new ArrayList<>();
 
   /**
    * @param of the item that a step is for; empty for recipes
+   * @param from whose values the form begins with; empty for the usual ones
    * @param filled what was filled in before
    */
   OperationForm(
@@ -43,10 +46,12 @@ final class OperationForm<T extends Operation> extends Form {
       String prefix,
       Class<T> operation,
       Optional<Build.BuiltItem> of,
+      Optional<? extends Operation> from,
       Map<String, String> filled) {
     super(session, prefix, filled);
     this.operation = operation;
     this.of = of;
+    this.from = from;
     Parameters.of(operation).forEach(p -> values.add(field(p)));
   }
 
@@ -64,45 +69,47 @@ final class OperationForm<T extends Operation> extends Form {
     if (p.type() == double.class || p.type() == int.class) {
       boolean open = p.optional() && Math.abs(Double.parseDouble(d.usual())) >= UNBOUNDED;
       if (open) { // left empty it is not bounded
-        TextField f = number(d.label(), d.unit(), "");
+        TextField f = number(d.label(), d.unit(), bounded(p));
         f.setPromptText("all");
         return () -> f.getText().isBlank() ? Double.valueOf(d.usual()) : (Double) value(f);
       }
-      TextField f = number(d.label(), d.unit(), start(d));
+      TextField f = number(d.label(), d.unit(), start(p));
       return p.type() == double.class ? () -> value(f) : () -> (int) Math.rint(value(f));
     }
     if (p.type() == boolean.class) {
-      return yesOrNo(d);
+      return yesOrNo(p);
     }
     if (p.type() == String.class) {
-      TextField f = text(d.label(), start(d).replace("\"", ""));
+      TextField f = text(d.label(), start(p));
+      f.setDisable(p.name().equals("name") && from.isPresent()); // by its name it is found again
       return p.name().equals("name")
           ? () -> filledIn(f, "Give it a name first.")
           : () -> f.getText().strip();
     }
     if (p.type() instanceof Class<?> c && Choice.class.isAssignableFrom(c)) {
-      return oneOf(d, c);
+      return oneOf(p, c);
     }
     if (p.type() == TypicalSection.class) {
       return section(d);
     }
     if (p.type() == Outline.class) {
-      return outline(of.map(Build.BuiltItem::id));
+      return outline(of.map(Build.BuiltItem::id), was(p).map(Outline.class::cast));
     }
     if (p.type() == ItemId.class) {
       List<ItemId> fitting = fitting(d);
-      int selected = session.selectedProperty().get().map(fitting::indexOf).orElse(-1);
+      Optional<ItemId> was = was(p).map(ItemId.class::cast);
+      int selected = was.or(session.selectedProperty()::get).map(fitting::indexOf).orElse(-1);
       List<String> names = new ArrayList<>(fitting.stream().map(this::name).toList());
       if (p.optional()) {
         names.addFirst("none");
-        ComboBox<String> c = choice(d.label(), names, 0);
+        ComboBox<String> c = choice(d.label(), names, was.map(fitting::indexOf).orElse(-1) + 1);
         return () -> index(c) == 0 ? new ItemId("") : fitting.get(index(c) - 1);
       }
       ComboBox<String> c = choice(d.label(), names, Math.max(0, selected));
       return () -> fitting.get(index(c));
     }
     if (p.type() instanceof ParameterizedType) {
-      return several(d);
+      return several(p);
     }
     throw new IllegalStateException("no field for " + p.type());
   }
@@ -118,11 +125,39 @@ final class OperationForm<T extends Operation> extends Form {
     return session.sections()::section;
   }
 
-  private Supplier<Object> oneOf(Parameter d, Class<?> type) {
+  /** The value that the form begins with, where it is that of an operation. */
+  private Optional<Object> was(Parameters.Of p) {
+    return from.map(o -> Parameters.value(o, p));
+  }
+
+  private String bounded(Parameters.Of p) {
+    return was(p)
+        .filter(v -> Math.abs(((Number) v).doubleValue()) < UNBOUNDED)
+        .map(v -> plain((Number) v))
+        .orElse("");
+  }
+
+  private static String plain(Number n) {
+    return BigDecimal.valueOf(n.doubleValue()).stripTrailingZeros().toPlainString();
+  }
+
+  private String start(Parameters.Of p) {
+    return was(p)
+        .map(v -> v instanceof Number n ? plain(n) : v.toString())
+        .orElseGet(() -> start(p.declared()).replace("\"", ""));
+  }
+
+  private Supplier<Object> oneOf(Parameters.Of p, Class<?> type) {
+    Parameter d = p.declared();
     List<Object> all = List.of(type.getEnumConstants());
     List<String> words = all.stream().map(o -> ((Choice) o).word()).toList();
     ComboBox<String> c =
-        choice(d.label(), words, Math.max(0, words.indexOf(start(d).replace("\"", ""))));
+        choice(
+            d.label(),
+            words,
+            was(p)
+                .map(all::indexOf)
+                .orElseGet(() -> Math.max(0, words.indexOf(start(d).replace("\"", "")))));
     return () -> all.get(index(c));
   }
 
@@ -131,7 +166,8 @@ final class OperationForm<T extends Operation> extends Form {
   }
 
   /** Where a parameter means nothing for the item it stays at its usual value. */
-  private Supplier<Boolean> yesOrNo(Parameter d) {
+  private Supplier<Boolean> yesOrNo(Parameters.Of p) {
+    Parameter d = p.declared();
     Item item = of.map(Build.BuiltItem::item).orElse(null);
     boolean means =
         item == null || d.takes().length == 0 || Stream.of(d.takes()).anyMatch(t -> t.fits(item));
@@ -140,7 +176,7 @@ final class OperationForm<T extends Operation> extends Form {
     }
     CheckBox box = new CheckBox(d.label());
     box.setId(id(d.label()));
-    box.setSelected(Boolean.parseBoolean(start(d)));
+    box.setSelected(Boolean.parseBoolean(start(p)));
     getChildren().add(box);
     return box::isSelected;
   }
@@ -154,13 +190,17 @@ final class OperationForm<T extends Operation> extends Form {
         .toList();
   }
 
-  private Supplier<List<ItemId>> several(Parameter d) {
+  private Supplier<List<ItemId>> several(Parameters.Of p) {
+    Parameter d = p.declared();
     getChildren().add(Parts.label(d.label(), "muted"));
     List<ItemId> fitting = fitting(d);
     List<CheckBox> boxes = new ArrayList<>();
     for (ItemId id : fitting) {
       CheckBox box = new CheckBox(name(id));
-      box.setSelected(session.selection().ids().contains(id));
+      box.setSelected(
+          was(p)
+              .map(v -> ((List<?>) v).contains(id))
+              .orElseGet(() -> session.selection().ids().contains(id)));
       boxes.add(box);
       getChildren().add(box);
     }

@@ -125,11 +125,18 @@ public final class SectionEditor extends BorderPane {
 
   private void showStrip() {
     if (picture.chosenProperty().get().isEmpty()) {
-      HBox add =
-          new HBox(
+      Button left = Parts.button("+ Ditch on the left", "small", () -> desk.addDitch(-1));
+      left.setId("ditch-left");
+      Button right = Parts.button("+ Ditch on the right", "small", () -> desk.addDitch(1));
+      right.setId("ditch-right");
+      VBox add =
+          new VBox(
               8,
-              Parts.button("+ Strip on the left", "small", () -> add(-1)),
-              Parts.button("+ Strip on the right", "small", () -> add(1)));
+              new HBox(
+                  8,
+                  Parts.button("+ Strip on the left", "small", () -> add(-1)),
+                  Parts.button("+ Strip on the right", "small", () -> add(1))),
+              new HBox(8, left, right));
       strip
           .getChildren()
           .setAll(

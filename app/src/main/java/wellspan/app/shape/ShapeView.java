@@ -7,9 +7,9 @@ import wellspan.app.theme.CardColumn;
 public final class ShapeView extends CardColumn {
   public ShapeView(Session session) {
     super("shape");
-    StepsCard steps = new StepsCard(session);
-    FlawsCard flaws = new FlawsCard(session);
     MakeCard make = new MakeCard(session, this::bringToTheTop);
+    StepsCard steps = new StepsCard(session, make::change);
+    FlawsCard flaws = new FlawsCard(session);
     CompareCard compare = new CompareCard(session);
     cards.getChildren().addAll(steps, compare, flaws, make);
     session

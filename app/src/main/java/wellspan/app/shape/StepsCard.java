@@ -18,6 +18,7 @@ import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Extent;
+import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Step;
 import wellspan.core.recipe.Triangulation;
 import wellspan.core.replay.Operations;
@@ -28,10 +29,15 @@ import wellspan.core.triangulate.LevelRule;
 /** The steps of the selected item in their order, each with what it did. */
 final class StepsCard extends VBox {
   private final Session session;
+  private final Consumer<Recipe> changing;
   private Optional<Class<? extends Step>> adding = Optional.empty();
 
-  StepsCard(Session session) {
+  /**
+   * @param changing takes what was made here and is to be made otherwise
+   */
+  StepsCard(Session session, Consumer<Recipe> changing) {
     this.session = session;
+    this.changing = changing;
     setId("steps");
     getStyleClass().add("card");
     refresh();
@@ -60,9 +66,16 @@ final class StepsCard extends VBox {
                   Parts.button(
                       "Take away", "small", () -> session.shape().unmake(m.recipe().name()));
               away.setId("unmake");
+              HBox does = new HBox(6, away);
+              if (MakeCard.changes(m.recipe())) {
+                Button change =
+                    Parts.button("Change …", "small", () -> changing.accept(m.recipe()));
+                change.setId("change-made");
+                does.getChildren().addFirst(change);
+              }
               getChildren()
                   .addAll(
-                      Parts.row(Parts.label("made here", "muted"), away),
+                      Parts.row(Parts.label("made here", "muted"), does),
                       Parts.wrapped(m.result().told(), "docket-line"),
                       Parts.row("figures", m.before().words() + " → " + m.after().words()));
               if (m.recipe() instanceof Triangulation t) {
@@ -186,7 +199,12 @@ final class StepsCard extends VBox {
             k -> {
               OperationForm<? extends Step> form =
                   new OperationForm<>(
-                      session, "step-", k, Optional.of(item), new java.util.HashMap<>());
+                      session,
+                      "step-",
+                      k,
+                      Optional.of(item),
+                      Optional.empty(),
+                      new java.util.HashMap<>());
               Button add = Parts.button("Add the step", "primary", () -> take(item.id(), form));
               add.setId("step-add");
               Button leave =

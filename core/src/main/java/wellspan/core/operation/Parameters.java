@@ -95,6 +95,15 @@ public final class Parameters {
     return BigDecimal.valueOf(v).stripTrailingZeros().toPlainString();
   }
 
+  /** The value that an operation has for a parameter. */
+  public static Object value(Operation of, Of parameter) {
+    return Arrays.stream(of.getClass().getRecordComponents())
+        .filter(c -> c.getName().equals(parameter.name()))
+        .map(c -> value(c, of))
+        .findFirst()
+        .orElseThrow(() -> new IllegalArgumentException(parameter.name()));
+  }
+
   static Object value(RecordComponent c, Operation of) {
     try {
       return c.getAccessor().invoke(of);

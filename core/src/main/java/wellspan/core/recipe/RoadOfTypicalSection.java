@@ -27,6 +27,8 @@ import wellspan.core.sweep.LineOfWork;
 import wellspan.core.sweep.SweptBody;
 import wellspan.core.typical.EdgeOffsets;
 import wellspan.core.typical.SectionLayout;
+import wellspan.core.typical.ShoulderRule;
+import wellspan.core.typical.Superelevation;
 import wellspan.core.typical.TypicalRoad;
 import wellspan.core.typical.TypicalSection;
 
@@ -39,6 +41,9 @@ import wellspan.core.typical.TypicalSection;
  * @param section what is carried
  * @param leftEdge string that the paved edge on the left follows; empty for none
  * @param rightEdge string that the paved edge on the right follows; empty for none
+ * @param superelevated whether lanes fall as the alignment's source says
+ * @param shoulders how paved shoulders fall then
+ * @param largestBreak between a shoulder's fall and its lane's, per cent
  * @param from first chainage, metres
  * @param to last chainage, metres
  */
@@ -56,6 +61,18 @@ public record RoadOfTypicalSection(
     @Parameter(label = "typical section") TypicalSection section,
     @Parameter(label = "left edge follows", usual = "\"\"", takes = Takes.LINES) ItemId leftEdge,
     @Parameter(label = "right edge follows", usual = "\"\"", takes = Takes.LINES) ItemId rightEdge,
+    @Parameter(label = "superelevated as the alignment says", usual = "false")
+        boolean superelevated,
+    @Parameter(label = "shoulders then", usual = "\"keep their own fall within the largest break\"")
+        ShoulderRule shoulders,
+    @Parameter(
+            label = "largest break at a shoulder",
+            unit = "%",
+            usual = "8",
+            start = "8",
+            least = 0,
+            most = 100)
+        double largestBreak,
     @Parameter(label = "from chainage", unit = "m", usual = "-1e9", start = "") double from,
     @Parameter(label = "to chainage", unit = "m", usual = "1e9", start = "") double to)
     implements AlongLine {
@@ -69,10 +86,10 @@ public record RoadOfTypicalSection(
 
   /** Each body swept along the string: lines have no elements that sections could follow. */
   private Made alongEdge(LineOfWork line, Progress progress) {
-    if (!leftEdge.value().isEmpty() || !rightEdge.value().isEmpty()) {
+    if (!leftEdge.value().isEmpty() || !rightEdge.value().isEmpty() || superelevated) {
       throw new IllegalArgumentException(
           line.name()
-              + " is a string; edges can be followed along an alignment only. Leave them out.");
+              + " is a string; edges and a superelevation can be followed along an alignment only. Leave them out.");
     }
     List<Item> items = new ArrayList<>();
     double volume = 0;
@@ -126,7 +143,8 @@ public record RoadOfTypicalSection(
                 line.from(),
                 line.to(),
                 edge(inputs, a, leftEdge),
-                edge(inputs, a, rightEdge)),
+                edge(inputs, a, rightEdge),
+                turned(inputs, a)),
             findings);
     List<Item> items = new ArrayList<>();
     double volume = 0;
@@ -138,6 +156,16 @@ public record RoadOfTypicalSection(
       volume += p.body().exactVolume();
     }
     return made(line, items, volume, findings);
+  }
+
+  private Optional<TypicalRoad.Turned> turned(Inputs inputs, Alignment a) {
+    return superelevated
+        ? Optional.of(
+            new TypicalRoad.Turned(
+                Superelevation.of(inputs.item(along), a, section.fall(-1), section.fall(1)),
+                shoulders,
+                largestBreak))
+        : Optional.empty();
   }
 
   private static Optional<EdgeOffsets> edge(Inputs inputs, Alignment a, ItemId edge) {

@@ -48,16 +48,12 @@ public record SectionLayout(TypicalSection section, double level) {
     for (int side : new int[] {-1, 1}) {
       double o = 0;
       double z = level;
-      for (Strip s : section.side(side)) {
+      List<Strip> strips = section.side(side);
+      for (int i = 0; i < strips.size(); i++) {
+        Strip s = strips.get(i);
         z += s.rise();
-        if (s.thickness() > 0) {
-          double outer = o + s.width();
-          List<SectionPoint> ring =
-              List.of(
-                  point(side * o, z),
-                  point(side * outer, z + s.climb()),
-                  point(side * outer, z + s.climb() - s.thickness()),
-                  point(side * o, z - s.thickness()));
+        if (s.thickness() > 0 && !goesOn(strips, i)) {
+          List<SectionPoint> ring = strip(side, o, z, strips, i);
           String word = s.use().word();
           out.add(
               area(
@@ -73,6 +69,35 @@ public record SectionLayout(TypicalSection section, double level) {
       }
     }
     return out;
+  }
+
+  /** Whether a strip is one body with that within it: a ditch has a slope, a bottom and a slope. */
+  private static boolean goesOn(List<Strip> strips, int i) {
+    return i > 0
+        && strips.get(i).use() == StripUse.DITCH
+        && strips.get(i - 1).use() == StripUse.DITCH
+        && strips.get(i).rise() == 0
+        && strips.get(i).thickness() == strips.get(i - 1).thickness()
+        && strips.get(i).material().equals(strips.get(i - 1).material());
+  }
+
+  /** Outline of a strip's body, with those that go on from it. */
+  private static List<SectionPoint> strip(
+      int side, double from, double level, List<Strip> strips, int first) {
+    List<SectionPoint> top = new ArrayList<>();
+    double o = from;
+    double z = level;
+    top.add(point(side * o, z));
+    for (int i = first; i < strips.size() && (i == first || goesOn(strips, i)); i++) {
+      o += strips.get(i).width();
+      z += strips.get(i).climb();
+      top.add(point(side * o, z));
+    }
+    List<SectionPoint> ring = new ArrayList<>(top);
+    for (SectionPoint p : top.reversed()) {
+      ring.add(point(p.offset(), p.level() - strips.get(first).thickness()));
+    }
+    return ring;
   }
 
   private static SectionPoint point(double offset, double z) {

@@ -20,9 +20,9 @@ public record Strip(
       throw new IllegalArgumentException(
           "A strip needs a width above 0, in metres; it was " + width + ".");
     }
-    if (!(Math.abs(fall) <= 100) || !(Math.abs(rise) <= 10)) {
+    if (!(Math.abs(fall) <= 500) || !(Math.abs(rise) <= 10)) {
       throw new IllegalArgumentException(
-          "A strip falls at most 100 % and rises at most 10 m at its edge; it was "
+          "A strip falls at most 500 % and rises at most 10 m at its edge; it was "
               + fall
               + " % and "
               + rise
@@ -37,6 +37,10 @@ public record Strip(
   /** How much higher its outer edge is than its inner one, metres. */
   double climb() {
     return -width * fall / 100;
+  }
+
+  public Strip withFall(double f) {
+    return new Strip(use, width, f, rise, thickness, material);
   }
 
   public Strip withWidth(double w) {

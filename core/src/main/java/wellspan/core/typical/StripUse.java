@@ -9,7 +9,9 @@ public enum StripUse implements Choice {
   KERB("kerb", false),
   FOOTWAY("footway", false),
   CYCLE_TRACK("cycle track", false),
-  VERGE("verge", false);
+  VERGE("verge", false),
+  DITCH("ditch", false),
+  SLOPE("side slope", false);
 
   private final String word;
   private final boolean paved;

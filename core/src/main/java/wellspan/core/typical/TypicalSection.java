@@ -90,6 +90,36 @@ public record TypicalSection(
     return w;
   }
 
+  /** Fall of the strip beside the axis, or of the other side's where there is none, per cent. */
+  public double fall(int side) {
+    return side(side).isEmpty() ? side(-side).getFirst().fall() : side(side).getFirst().fall();
+  }
+
+  /**
+   * The same with other falls of its lanes, and of its shoulders by a rule.
+   *
+   * @param left of the lanes on the left, per cent outwards
+   * @param right of those on the right
+   * @param most largest difference between a shoulder's fall and its lane's
+   */
+  public TypicalSection falling(double left, double right, ShoulderRule shoulders, double most) {
+    return with(-1, falling(this.left, left, shoulders, most))
+        .with(1, falling(this.right, right, shoulders, most));
+  }
+
+  private static List<Strip> falling(
+      List<Strip> strips, double fall, ShoulderRule shoulders, double most) {
+    int paved = paved(strips);
+    List<Strip> out = new ArrayList<>(strips);
+    for (int i = 0; i < paved; i++) {
+      Strip s = strips.get(i);
+      out.set(
+          i,
+          s.withFall(s.use() == StripUse.SHOULDER ? shoulders.fall(s.fall(), fall, most) : fall));
+    }
+    return out;
+  }
+
   /** Thickness of all courses, metres. */
   public double thickness() {
     return courses.stream().mapToDouble(Course::thickness).sum();

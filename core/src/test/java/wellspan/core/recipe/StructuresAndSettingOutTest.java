@@ -26,6 +26,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.core.typical.Course;
+import wellspan.core.typical.ShoulderRule;
 import wellspan.core.typical.Strip;
 import wellspan.core.typical.StripUse;
 import wellspan.core.typical.TypicalSection;
@@ -201,6 +202,11 @@ class StructuresAndSettingOutTest {
     assertThat(made.findings().getFirst().message()).contains("C comes 0.260 m above Arc");
   }
 
+  private static RoadOfTypicalSection road(TypicalSection section, ItemId edge) {
+    return new RoadOfTypicalSection(
+        "R", LINE, section, NONE, edge, false, ShoulderRule.OWN, 8, -1e9, 1e9);
+  }
+
   @Test
   void aSectionFollowsTheEdgeOfAJunction() {
     TypicalSection edge =
@@ -211,7 +217,7 @@ class StructuresAndSettingOutTest {
                 new Strip(StripUse.SHOULDER, 0.5, 2, 0, 0, ""),
                 new Strip(StripUse.KERB, 0.15, 0, 0.1, 0.22, "concrete")),
             List.of(new Course("Surface course", "asphalt", 0.04, 0)));
-    RoadOfTypicalSection road = new RoadOfTypicalSection("R", LINE, edge, NONE, NONE, -1e9, 1e9);
+    RoadOfTypicalSection road = road(edge, NONE);
     Recipe.Made made =
         road.make(inputs(string(0, 0, 5, 10, 0, 5, 10, -10, 6), slope()), Progress.NONE);
     assertThat(made.items())
@@ -224,9 +230,7 @@ class StructuresAndSettingOutTest {
     assertThat(mesh(made.items().get(1)).volume())
         .isCloseTo(0.15 * 0.22 * (20 - 2 * 0.575), within(1e-9));
     assertThatThrownBy(
-            () ->
-                new RoadOfTypicalSection("R", LINE, edge, NONE, LINE, -1e9, 1e9)
-                    .make(inputs(string(0, 0, 5, 10, 0, 5), slope()), Progress.NONE))
+            () -> road(edge, LINE).make(inputs(string(0, 0, 5, 10, 0, 5), slope()), Progress.NONE))
         .hasMessageContaining("along an alignment only");
   }
 }

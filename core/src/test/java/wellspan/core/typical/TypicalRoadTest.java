@@ -56,7 +56,16 @@ class TypicalRoadTest {
     all.put(AXIS, Item.alignment(a.name(), a));
     Inputs in = all::get;
     return new RoadOfTypicalSection(
-            "Road", AXIS, s, NONE, more.containsKey(EDGE) ? EDGE : NONE, from, to)
+            "Road",
+            AXIS,
+            s,
+            NONE,
+            more.containsKey(EDGE) ? EDGE : NONE,
+            false,
+            ShoulderRule.OWN,
+            8,
+            from,
+            to)
         .make(in, Progress.NONE);
   }
 
@@ -127,7 +136,9 @@ class TypicalRoadTest {
             "Road Kerb right is a kerb",
             "Road Footway right is a footway",
             "Road Cycle track right is a footway",
-            "Road Verge right is a verge");
+            "Road Verge right is a verge",
+            "Road Ditch right is a ditch",
+            "Road Side slope right is a side slope");
   }
 
   @Test
