@@ -77,7 +77,7 @@ final class StepsCard extends VBox {
                   .addAll(
                       Parts.row(Parts.label("made here", "muted"), does),
                       Parts.wrapped(m.result().told(), "docket-line"),
-                      Parts.row("figures", m.before().words() + " → " + m.after().words()));
+                      Parts.wrapped(m.before().words() + " → " + m.after().words(), "docket-line"));
               if (m.recipe() instanceof Triangulation t) {
                 rules(t);
               }

@@ -49,7 +49,7 @@ public record RetainingWall(
     @Parameter(label = "top above the line", unit = "m", usual = "0", start = "0") double height,
     @Parameter(label = "wall thickness", unit = "m", start = "0.3", least = 0.01, most = 20)
         double thickness,
-    @Parameter(label = "footing below the ground", unit = "m", start = "0.9", least = 0, most = 50)
+    @Parameter(label = "footing in the ground", unit = "m", start = "0.9", least = 0, most = 50)
         double depth,
     @Parameter(label = "footing width", unit = "m", start = "1.6", least = 0.01, most = 50)
         double footing,

@@ -66,7 +66,7 @@ public record RoadOfTypicalSection(
     @Parameter(label = "shoulders then", usual = "\"keep their own fall within the largest break\"")
         ShoulderRule shoulders,
     @Parameter(
-            label = "largest break at a shoulder",
+            label = "largest break there",
             unit = "%",
             usual = "8",
             start = "8",

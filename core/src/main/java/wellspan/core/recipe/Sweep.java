@@ -61,8 +61,8 @@ public record Sweep(
     @Parameter(label = "to chainage", unit = "m", usual = "1e9", start = "") double to,
     @Parameter(label = "standing on", usual = "\"\"", takes = Takes.SURFACE) ItemId ground,
     @Parameter(
-            label = "corners of a string rounded by",
-            unit = "m, 0 for mitred",
+            label = "corners rounded",
+            unit = "m, 0 for none",
             usual = "0",
             start = "0",
             least = 0,
