@@ -63,6 +63,8 @@ public final class DemoMaker {
   private static final double SETTLED_IN_B = 0.12;
 
   private static final ItemId SHORE = ItemId.of("shore-survey", "points", "shore-survey");
+  private static final ItemId GROUND =
+      ItemId.of(SourceNames.JOB, "terrain surface", "Existing ground");
   private static final List<ItemId> LINES =
       Stream.of(
               "SURV-ROAD-EDGE",
@@ -124,6 +126,7 @@ public final class DemoMaker {
         List.of(quay, link),
         List.of(QuayRoad.profilePoints(raise), QuayRoad.yardLinkPoints()),
         DesignSurface.make(ground, quay),
+        Junction.edges(quay, link),
         ControlPoints.inDesign(ground));
   }
 
@@ -182,8 +185,8 @@ public final class DemoMaker {
     Build build = SourceIntake.build(store, job, Progress.NONE);
     job = ControlIntake.take(job, "control", build.raw().get("control"));
     job = placed(job, build.raw().get("yard-layout"));
-    job = groundOnly(ground(job), build.raw());
-    store.save(furnished(said(job.withRulebook(rulebook))));
+    job = furnished(PavedAreas.in(said(ground(job).withRulebook(rulebook))));
+    store.save(groundOnly(job, build.raw()));
   }
 
   /** The yard by the control points in it. */
@@ -233,7 +236,17 @@ public final class DemoMaker {
             Map.entry("course/Base course (2)", "B"),
             Map.entry("course/Sub-base", "B"),
             Map.entry("course/Sub-base (2)", "F"),
+            Map.entry("course/Surface course (3)", "D"),
+            Map.entry("course/Surface course (4)", "D"),
+            Map.entry("course/Binder course (3)", "D"),
+            Map.entry("course/Binder course (4)", "D"),
+            Map.entry("course/Base course (3)", "D"),
+            Map.entry("course/Base course (4)", "D"),
+            Map.entry("course/Sub-base (3)", "D"),
+            Map.entry("course/Sub-base (4)", "D"),
             Map.entry("kerb/Kerb", "D"),
+            Map.entry("kerb/Kerb (2)", "D"),
+            Map.entry("kerb/Kerb (3)", "D"),
             Map.entry("footway/Footway", "D"));
     Job out = job;
     for (Map.Entry<String, String> s : status.entrySet()) {
@@ -276,7 +289,7 @@ public final class DemoMaker {
     return new BridgeOverGround(
         "Shore Bridge",
         road,
-        new ItemId("job/terrain-surface/Existing ground"),
+        GROUND,
         1020,
         1080,
         "1040 1060",
@@ -303,7 +316,7 @@ public final class DemoMaker {
   private static Job groundOnly(Job job, Map<String, Received> raw) {
     Set<ItemId> held = new TreeSet<>();
     for (ItemId id : Build.of(job, raw).items().keySet()) {
-      if (!id.value().startsWith(SourceNames.JOB + "/") && !id.value().startsWith("control/")) {
+      if (!id.equals(GROUND) && !id.value().startsWith("control/")) {
         held.add(id);
       }
     }

@@ -18,6 +18,7 @@ final class LandXmlText {
       List<Alignment> alignments,
       List<List<Pvi>> profiles,
       Mesh surface,
+      List<Junction.Edge> edges,
       List<double[]> settingOut) {
     LandXmlText x = new LandXmlText();
     x.s
@@ -36,7 +37,9 @@ final class LandXmlText {
     for (int i = 0; i < alignments.size(); i++) {
       x.alignment(alignments.get(i), profiles.get(i), i == 0);
     }
-    x.s.append("  </Alignments>\n  <Surfaces>\n");
+    x.s.append("  </Alignments>\n  <PlanFeatures>\n");
+    edges.forEach(x::edge);
+    x.s.append("  </PlanFeatures>\n  <Surfaces>\n");
     x.surface(surface);
     x.s.append(
         "    <Surface name=\"Yard formation\"><Definition surfType=\"TIN\"><Pnts></Pnts><Faces></Faces></Definition></Surface>\n");
@@ -52,7 +55,7 @@ final class LandXmlText {
     return x.s.toString();
   }
 
-  private void alignment(Alignment a, List<Pvi> pvis, boolean sections) {
+  private void alignment(Alignment a, List<Pvi> pvis, boolean main) {
     s.append(
         f(
             "    <Alignment name=\"%s\" length=\"%.9f\" staStart=\"%.3f\">\n      <CoordGeom>\n",
@@ -89,10 +92,21 @@ final class LandXmlText {
           .append('\n');
     }
     s.append("      </ProfAlign></Profile>\n");
-    if (sections) {
-      s.append(RoadSections.of(a));
-    }
+    s.append(main ? RoadSections.of(a) : RoadSections.ofLink(a));
     s.append("    </Alignment>\n");
+  }
+
+  private void edge(Junction.Edge e) {
+    StringBuilder list = new StringBuilder();
+    for (double[] p : e.points()) {
+      list.append(list.isEmpty() ? "" : " ").append(f("%.4f %.4f %.4f", p[1], p[0], p[2]));
+    }
+    double[] first = e.points().getFirst();
+    double[] last = e.points().getLast();
+    s.append(
+        f(
+            "    <PlanFeature name=\"%s\"><CoordGeom><IrregularLine><Start>%.4f %.4f %.4f</Start><End>%.4f %.4f %.4f</End><PntList3D>%s</PntList3D></IrregularLine></CoordGeom></PlanFeature>\n",
+            e.name(), first[1], first[0], first[2], last[1], last[0], last[2], list));
   }
 
   private void element(PlanElement e) {

@@ -110,7 +110,7 @@ final class QuayRoad {
   /** The branch: leaves Quay Road at 0+812 at a right angle, towards the yard. */
   static Alignment yardLink() {
     Alignment main = quayRoad(0);
-    var from = main.at(812);
+    var from = main.at(Junction.AT);
     PlanPoint start = new PlanPoint(from.east(), from.north(), from.direction() + Math.PI / 2);
     List<PlanElement> plan =
         new QuayRoad(start)
@@ -129,7 +129,7 @@ final class QuayRoad {
 
   /** Points of vertical intersection of Yard Link, which starts at Quay Road's level. */
   static List<Pvi> yardLinkPoints() {
-    double level = quayRoad(0).at(812).level();
+    double level = quayRoad(0).at(Junction.AT).level();
     return List.of(
         pvi(0, level, none()),
         pvi(70, level + 1.4, new Pvi.Rounding.Parabola(20, 20)),

@@ -4,11 +4,14 @@ import java.util.Locale;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Profile;
 
-/** Cross sections of Quay Road as its design office hands them over: courses, kerb, sides. */
+/** Cross sections of both roads as their design office hands them over: courses, kerb, sides. */
 final class RoadSections {
   private static final double EVERY = 20;
   private static final double LANE = 3.25;
-  private static final double CROSSFALL = 0.025;
+  static final double CROSSFALL = 0.025;
+
+  /** Width of a lane of Yard Link, metres. */
+  static final double LINK = 3;
 
   private record Course(String name, String material, double thickness, double wider) {}
 
@@ -29,34 +32,57 @@ final class RoadSections {
       double at = Math.min(d, road.length());
       double level = profile.levelAt(at);
       s.append(f("        <CrossSect sta=\"%.3f\">\n", road.startChainage() + at));
-      for (int side : new int[] {-1, 1}) {
-        double top = level;
-        for (Course c : COURSES) {
-          double w = width(at) + c.wider();
-          double edge = top - CROSSFALL * w;
-          area(
-              s,
-              c.name(),
-              side,
-              c.material(),
-              new double[][] {
-                {0, top},
-                {side * w, edge},
-                {side * w, edge - c.thickness()},
-                {0, top - c.thickness()}
-              },
-              side < 0 ? "LEL" : "LER");
-          top -= c.thickness();
-        }
-      }
+      courses(s, level, width(at));
       sides(s, level, width(at), at);
       s.append("        </CrossSect>\n");
     }
     return s.append("      </CrossSects>\n").toString();
   }
 
+  private static void courses(StringBuilder s, double level, double width) {
+    for (int side : new int[] {-1, 1}) {
+      double top = level;
+      for (Course c : COURSES) {
+        double w = width + c.wider();
+        double edge = top - CROSSFALL * w;
+        area(
+            s,
+            c.name(),
+            side,
+            c.material(),
+            new double[][] {
+              {0, top},
+              {side * w, edge},
+              {side * w, edge - c.thickness()},
+              {0, top - c.thickness()}
+            },
+            side < 0 ? "LEL" : "LER");
+        top -= c.thickness();
+      }
+    }
+  }
+
+  /** The element {@code CrossSects} of Yard Link, from the junction on: courses and kerbs. */
+  static String ofLink(Alignment link) {
+    StringBuilder s = new StringBuilder("      <CrossSects>\n");
+    double length = link.length();
+    int n = (int) Math.ceil((length - Junction.LINK_FROM) / EVERY);
+    for (int i = 0; i <= n; i++) {
+      double at = Junction.LINK_FROM + (length - Junction.LINK_FROM) * i / n;
+      double level = link.profile().orElseThrow().levelAt(at);
+      s.append(f("        <CrossSect sta=\"%.6f\">\n", link.startChainage() + at));
+      courses(s, level, LINK);
+      double edge = level - CROSSFALL * LINK;
+      area(
+          s, "Kerb", -1, "concrete", box(-LINK - 0.15, -LINK, edge + 0.12, edge + 0.12, 0.3), "KL");
+      area(s, "Kerb", 1, "concrete", box(LINK, LINK + 0.15, edge + 0.12, edge + 0.12, 0.3), "KR");
+      s.append("        </CrossSect>\n");
+    }
+    return s.append("      </CrossSects>\n").toString();
+  }
+
   /** Lanes are wider on the quay, after a transition. */
-  private static double width(double distance) {
+  static double width(double distance) {
     return LANE + 0.5 * Math.clamp((distance - 700) / 100, 0.0, 1.0);
   }
 
@@ -73,6 +99,9 @@ final class RoadSections {
           "FR");
     }
     double left = level - CROSSFALL * w;
+    if (Math.abs(at - Junction.AT) < 30) {
+      return; // there the branch leaves
+    }
     area(s, "Verge", -1, "topsoil", box(-w - 1.5, -w, left - 0.06, left, 0.15), "VL");
   }
 

@@ -179,7 +179,7 @@ class DemoPlaceTest {
     assertThat(p.pass()).as(p.findings().toString()).isTrue();
     assertThat(p.maxDeviation()).isLessThan(1e-5);
     assertThat(p.trianglesIdentical()).isTrue();
-    assertThat(p.arrived()).isEqualTo(p.sent()).isEqualTo(121);
+    assertThat(p.arrived()).isEqualTo(p.sent()).isEqualTo(155);
     assertThat(p.controlTally().getFirst().name()).isEqualTo("BN-4");
     Box there = o.arrived().bounds();
     Box here =

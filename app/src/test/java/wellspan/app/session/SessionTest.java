@@ -24,7 +24,7 @@ class SessionTest extends SessionFixture {
   @Test
   void receivingPlacesDeliversAndProves() throws Exception {
     receive(ROAD);
-    assertThat(session.build().items()).hasSize(16);
+    assertThat(session.build().items()).hasSize(31);
     assertThat(session.job().frame().crs()).isEqualTo("EPSG:25832");
     assertThat(session.findingsProperty().get())
         .extracting(Finding::code)
@@ -43,7 +43,7 @@ class SessionTest extends SessionFixture {
     assertThat(run.receipt().proof().pass()).isTrue();
     assertThat(session.messages().sentenceProperty().get())
         .contains("is proven")
-        .contains("15 of 15");
+        .contains("30 of 30");
     Build.BuiltItem road =
         session.build().items().get(ItemId.of("quay-road", "alignment", "Quay Road"));
     assertThat(CellState.of(session, session.job().deliveries().getFirst(), road))
@@ -79,7 +79,7 @@ class SessionTest extends SessionFixture {
         .hasValueSatisfying(c -> assertThat(c.largestLevelDifference()).isBetween(0.34, 0.36));
     session.undo();
     assertThat(session.job().sources().getFirst().current().label()).isEqualTo("Rev A");
-    assertThat(session.build().items()).hasSize(16);
+    assertThat(session.build().items()).hasSize(31);
     session.redo();
     assertThat(session.build().items().values().iterator().next().origin().revision())
         .isEqualTo("Rev B");
@@ -107,7 +107,7 @@ class SessionTest extends SessionFixture {
     again.load();
     session = again;
     settle();
-    assertThat(again.build().items()).hasSize(16);
+    assertThat(again.build().items()).hasSize(31);
     again.save();
     assertThat(store.recoverable()).isEmpty();
     assertThat(store.open().sources()).hasSize(1);
@@ -190,7 +190,7 @@ class SessionTest extends SessionFixture {
     session = again;
     assertThat(again.findingsProperty().get()).isEmpty();
     settle();
-    assertThat(again.build().items()).hasSize(17);
+    assertThat(again.build().items()).hasSize(32);
     assertThat(again.findingsProperty().get()).isNotEmpty();
   }
 }

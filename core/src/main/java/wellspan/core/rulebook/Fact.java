@@ -103,7 +103,12 @@ public record Fact(String id, String title, Function<Subject, Optional<PropertyV
     all.add(new Fact("length", "length, computed", Fact::length));
     all.add(
         said("width", "width, computed", "Wellspan_RoadPart.Width", "Wellspan_Pipe.InnerWidth"));
-    all.add(said("thickness", "thickness, computed", "Wellspan_RoadPart.Thickness"));
+    all.add(
+        said(
+            "thickness",
+            "thickness, computed",
+            "Wellspan_RoadPart.Thickness",
+            "Wellspan_Course.Thickness"));
     all.add(said("section area", "area of the section", "Wellspan_RoadPart.SectionArea"));
     all.add(
         new Fact(
