@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.function.Predicate;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
+import wellspan.app.session.Visibility;
 import wellspan.app.session.WindowActions;
 import wellspan.app.stage.StageView;
 import wellspan.core.build.Build;
@@ -66,6 +67,11 @@ final class FindEverything {
       }
       return true;
     };
+  }
+
+  private void peel(Visibility.Peeled what, boolean away) {
+    session.visibility().peeledProperty().set(what);
+    session.visibility().peel(away);
   }
 
   private static Findable action(String title, String keys, String also, Runnable go) {
@@ -138,9 +144,10 @@ final class FindEverything {
             "alone visible",
             () -> session.visibility().only(session.selection().ids())));
     out.add(action("Show all items", "", "visible unhide", session.visibility()::all));
-    out.add(
-        action("Peel the top stratum away", "[", "hide", () -> session.visibility().peel(true)));
-    out.add(action("Put the stratum back", "]", "show", () -> session.visibility().peel(false)));
+    for (Visibility.Peeled p : Visibility.Peeled.values()) {
+      out.add(action("Peel the topmost " + p.word() + " away", "[", "hide", () -> peel(p, true)));
+      out.add(action("Put peeled " + p.word() + " back", "]", "show", () -> peel(p, false)));
+    }
     out.add(
         action(
             "Select by an outline",

@@ -105,6 +105,7 @@ record WindowKeys(
     }
     switch (e.getCode()) {
       case F -> stage.fit();
+      case G -> session.aim().goTo(session.selection().ids());
       case P ->
           session
               .aim()

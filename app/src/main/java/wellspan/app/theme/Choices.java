@@ -1,5 +1,6 @@
 package wellspan.app.theme;
 
+import java.util.function.Function;
 import javafx.event.ActionEvent;
 import javafx.event.EventHandler;
 import javafx.scene.control.ComboBox;
@@ -46,6 +47,21 @@ public final class Choices {
       @Override
       public String fromString(String s) {
         return s.equals(nothing) ? "" : s;
+      }
+    };
+  }
+
+  /** Shows each value of a list by its word. */
+  public static <T> StringConverter<T> words(Function<T, String> word) {
+    return new StringConverter<>() {
+      @Override
+      public String toString(T value) {
+        return value == null ? "" : word.apply(value);
+      }
+
+      @Override
+      public T fromString(String text) {
+        throw new UnsupportedOperationException("nothing is typed here");
       }
     };
   }

@@ -134,6 +134,32 @@ class SessionTest extends SessionFixture {
   }
 
   @Test
+  void coursesArePeeledByTheirNumber() throws Exception {
+    receive(ROAD);
+    session.visibility().peeledProperty().set(Visibility.Peeled.COURSES);
+    List<String> order = List.of("Surface course", "Binder course", "Base course", "Sub-base");
+    for (int peeled = 1; peeled <= 4; peeled++) {
+      session.visibility().peel(true);
+      List<String> away = order.subList(0, peeled);
+      assertThat(session.build().items().values())
+          .filteredOn(i -> i.item().kind().id().equals("course"))
+          .isNotEmpty()
+          .allSatisfy(
+              i ->
+                  assertThat(session.build().isVisible(i.id()))
+                      .as(i.item().name())
+                      .isEqualTo(away.stream().noneMatch(i.item().name()::startsWith)));
+    }
+    session.visibility().peel(true);
+    assertThat(session.messages().sentenceProperty().get()).contains("All courses are peeled");
+    session.visibility().peel(false);
+    assertThat(session.build().items().values())
+        .filteredOn(i -> i.item().name().startsWith("Sub-base"))
+        .allMatch(i -> session.build().isVisible(i.id()));
+    assertThat(session.visibility().itemsIn(Band.GROUND)).allMatch(session.build()::isVisible);
+  }
+
+  @Test
   void badFilesLeaveTheJobAsItIs() throws Exception {
     receive(Files.writeString(dir.resolve("bad.xml"), "<LandXML version=\"1.2\"><Surfaces>"));
     assertThat(session.messages().complaintProperty().get()).isTrue();

@@ -9,7 +9,7 @@ import wellspan.core.attribute.PropertySet;
  * @param name as in the source, not unique
  * @param side {@code left}, {@code right}, {@code both} or empty, as in the source or by offsets
  * @param material empty where it is not said
- * @param number from the top down among the parts of its side that lie over each other, from 1
+ * @param number from the top down among the parts of its kind that lie over each other, from 1
  * @param kind id of the kind of item that it is
  * @param thickness stated by the source, metres; 0 where it says none
  * @param body its geometry

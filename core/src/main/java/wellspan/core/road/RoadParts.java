@@ -327,13 +327,13 @@ public final class RoadParts {
     return min >= 0 ? "right" : max <= 0 ? "left" : "both";
   }
 
-  /** Numbers parts that lie over each other from the top down. */
+  /** Numbers parts of one kind that lie over each other from the top down: a kerb is no course. */
   private List<RoadPart> numbered(List<RoadPart> parts) {
     List<RoadPart> out = new ArrayList<>();
     for (RoadPart p : parts) {
       int above = 1;
       for (RoadPart o : parts) { // none lies under itself
-        above += p.body().liesUnder(o.body()) ? 1 : 0;
+        above += o.kind().equals(p.kind()) && p.body().liesUnder(o.body()) ? 1 : 0;
       }
       out.add(
           new RoadPart(

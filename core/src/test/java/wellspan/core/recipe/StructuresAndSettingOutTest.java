@@ -23,6 +23,7 @@ import wellspan.core.item.ItemId;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Recipe;
 import wellspan.core.progress.Progress;
+import wellspan.core.road.CourseNumbers;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.core.typical.Course;
@@ -138,6 +139,23 @@ class StructuresAndSettingOutTest {
     assertThat(made.bounds().minH()).isCloseTo(0.9, within(1e-12));
     assertThat(made.kind().id()).isEqualTo(kind);
     assertThat(made.attributes().material()).isEqualTo(material);
+  }
+
+  @Test
+  void coursesUnderOneSurfaceAreNumberedFromTheTop() {
+    Item top = slope();
+    List<Item> made =
+        List.of(
+            course("Base", 0.10).make(inputs(null, top), Progress.NONE).items().getFirst(),
+            course("Top", 0).make(inputs(null, top), Progress.NONE).items().getFirst(),
+            course("Binder", 0.04).make(inputs(null, top), Progress.NONE).items().getFirst());
+    CourseNumbers numbers = CourseNumbers.of(made);
+    assertThat(made).extracting(i -> numbers.of(i).orElseThrow()).containsExactly(3, 1, 2);
+    assertThat(numbers.of(top)).isEmpty();
+  }
+
+  private static CourseUnderSurface course(String name, double depth) {
+    return new CourseUnderSurface(name + " course", GROUND, depth, 0.04, "asphalt");
   }
 
   @Test
