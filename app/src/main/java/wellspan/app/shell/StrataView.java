@@ -19,6 +19,7 @@ import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.session.Visibility;
@@ -141,10 +142,13 @@ final class StrataView extends BorderPane {
     what.getItems().setAll(Visibility.Peeled.values());
     what.setConverter(Choices.words(Visibility.Peeled::word));
     what.valueProperty().bindBidirectional(session.visibility().peeledProperty());
-    what.setPrefWidth(92);
-    HBox peel = new HBox(6, Parts.label("Peel", "muted"), what, Parts.space(), away, again);
+    what.setPrefWidth(84);
+    what.setMinWidth(84);
+    Label peels = Parts.label("Peel", "muted");
+    peels.setMinWidth(Region.USE_PREF_SIZE);
+    HBox peel = new HBox(5, peels, what, Parts.space(), away, again);
     peel.setAlignment(Pos.CENTER_LEFT);
-    peel.setPadding(new Insets(8, 10, 10, 18));
+    peel.setPadding(new Insets(8, 8, 10, 12));
     return peel;
   }
 

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.DoubleFunction;
 import javafx.geometry.Point3D;
 import javafx.scene.Group;
 import javafx.scene.Node;
@@ -56,6 +57,7 @@ final class SpaceContent {
   private boolean grid = true;
   private List<HalfSpace> cuts = List.of();
   private final Map<ItemId, Mesh> kept = new HashMap<>();
+  private final SpaceLines bars = new SpaceLines();
 
   /**
    * @param content holds what is seen
@@ -85,7 +87,7 @@ final class SpaceContent {
     zero = new Position(c.east(), c.north(), Double.isNaN(c.level()) ? 0 : c.level());
     order = SpaceOrder.of(shown);
     SpaceMeshes meshes = new SpaceMeshes(zero);
-    double thickness = Math.max(box.width(), box.depth()) / 700;
+    bars.clear(Math.max(box.width(), box.depth()) / 700);
     GatheredBodies gathered = new GatheredBodies(zero);
     boolean crowded = shown.size() > CROWD;
     ItemColour colours = new ItemColour(session.colours().colouring());
@@ -126,18 +128,17 @@ final class SpaceContent {
                 !i.item().kind().surface(),
                 colours.asked(i).isEmpty() ? i.item().attributes().texture() : Optional.empty());
         case Shape.Axis a when cuts.isEmpty() ->
-            add(
+            bar(
                 i.id(),
-                meshes.line(a.alignment(), thickness * (chosen ? 1.6 : 1)),
+                t -> meshes.line(a.alignment(), t * (chosen ? 1.6 : 1)),
                 chosen ? theme.accent() : theme.ink());
-        case Shape.Axis a -> lines(meshes, i, List.of(a.line()), thickness, theme.ink());
-        case Shape.Lines l ->
-            lines(meshes, i, l.lines(), thickness, Theme.of(i.item().kind().stratum()));
+        case Shape.Axis a -> lines(meshes, i, List.of(a.line()), theme.ink());
+        case Shape.Lines l -> lines(meshes, i, l.lines(), Theme.of(i.item().kind().stratum()));
         case Shape.Picture g -> {} // it has no levels
         case Shape.Points p ->
-            add(
+            bar(
                 i.id(),
-                meshes.points(kept(p), thickness * (p.pointCount() > MANY_POINTS ? 0.5 : 4)),
+                t -> meshes.points(kept(p), t * (p.pointCount() > MANY_POINTS ? 0.5 : 4)),
                 chosen ? theme.accent() : Theme.of(i.item().kind().stratum()));
       }
     }
@@ -145,8 +146,8 @@ final class SpaceContent {
       add(g, g.mesh(), g.colour());
     }
     shown.forEach(this::label);
-    ground(meshes, box, thickness / 2);
-    measured(meshes, thickness);
+    ground(meshes, box);
+    measured(meshes);
     return true;
   }
 
@@ -158,17 +159,18 @@ final class SpaceContent {
         && i.item().attributes().texture().isEmpty();
   }
 
-  private void lines(
-      SpaceMeshes meshes, Build.BuiltItem i, List<Polyline> whole, double thickness, Color colour) {
-    List<Polyline> left = whole;
+  private void lines(SpaceMeshes meshes, Build.BuiltItem i, List<Polyline> whole, Color colour) {
+    List<Polyline> cut = whole;
     for (HalfSpace c : cuts) {
-      left = left.stream().flatMap(l -> c.of(l).stream()).toList();
+      cut = cut.stream().flatMap(l -> c.of(l).stream()).toList();
     }
+    List<Polyline> left = cut;
     boolean chosen = session.selection().ids().contains(i.id());
     if (!left.isEmpty()) {
-      add(
+      Shape.Lines seen = new Shape.Lines(left);
+      bar(
           i.id(),
-          meshes.string(new Shape.Lines(left), thickness * (chosen ? 1.6 : 1)),
+          t -> meshes.string(seen, t * (chosen ? 1.6 : 1)),
           chosen ? theme.accent() : colour);
     }
   }
@@ -220,7 +222,7 @@ final class SpaceContent {
   }
 
   /** A grid under everything, its lines at round coordinates, and where north is. */
-  private void ground(SpaceMeshes meshes, Box box, double thickness) {
+  private void ground(SpaceMeshes meshes, Box box) {
     double size = Math.max(box.width(), box.depth());
     if (!grid || size == 0) { // a single point gives no measure
       return;
@@ -238,7 +240,8 @@ final class SpaceContent {
     for (double n = south; n <= north + step / 2; n += step) {
       lines.add(new Polyline(new double[] {west, n, low, east, n, low}));
     }
-    MeshView net = add("grid", meshes.string(new Shape.Lines(lines), thickness), theme.line());
+    Shape.Lines squares = new Shape.Lines(lines);
+    MeshView net = bar("grid", t -> meshes.string(squares, t / 2), theme.line());
     net.setMouseTransparent(true);
     double middle = (west + east) / 2;
     labels.add(inPicture(new Position(middle, north + step / 2, low)), "N ↑", "name");
@@ -248,7 +251,7 @@ final class SpaceContent {
         "figure");
   }
 
-  private void measured(SpaceMeshes meshes, double thickness) {
+  private void measured(SpaceMeshes meshes) {
     List<Position> places = session.measure().placesProperty().get();
     if (places.size() < 2) {
       return;
@@ -259,11 +262,8 @@ final class SpaceContent {
       xyz[3 * i + 1] = places.get(i).north();
       xyz[3 * i + 2] = places.get(i).level();
     }
-    MeshView line =
-        add(
-            "measured",
-            meshes.string(new Shape.Lines(List.of(new Polyline(xyz))), thickness),
-            theme.accent());
+    Shape.Lines between = new Shape.Lines(List.of(new Polyline(xyz)));
+    MeshView line = bar("measured", t -> meshes.string(between, t), theme.accent());
     line.setMouseTransparent(true);
   }
 
@@ -340,6 +340,12 @@ final class SpaceContent {
   /**
    * @param told the item, or the items, that the mesh shows
    */
+  private MeshView bar(Object told, DoubleFunction<TriangleMesh> of, Color colour) {
+    MeshView view = add(told, of.apply(bars.thickness()), colour);
+    bars.add(view, of);
+    return view;
+  }
+
   private MeshView add(Object told, TriangleMesh mesh, Color colour) {
     MeshView view = new MeshView(mesh);
     view.setCullFace(CullFace.NONE);
@@ -356,11 +362,12 @@ final class SpaceContent {
   }
 
   /**
-   * Sets apart what would speckle through each other at this distance.
+   * Sets apart what would speckle through each other at this distance, and keeps lines fine.
    *
    * @param metresPerPixel at the middle of the picture
    */
   void lift(double metresPerPixel, double exaggeration) {
+    bars.follow(metresPerPixel);
     for (Node n : content.getChildren()) {
       if (n instanceof MeshView view && view.getUserData() instanceof ItemId id) {
         double rank = order.getOrDefault(id, 0) + (view.getDrawMode() == DrawMode.LINE ? 0.5 : 0);
