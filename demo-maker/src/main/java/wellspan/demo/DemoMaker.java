@@ -125,7 +125,7 @@ public final class DemoMaker {
         revision,
         List.of(quay, link),
         List.of(QuayRoad.profilePoints(raise), QuayRoad.yardLinkPoints()),
-        DesignSurface.make(ground, quay),
+        DesignSurface.make(ground, quay, link),
         Junction.edges(quay, link),
         ControlPoints.inDesign(ground));
   }
@@ -202,8 +202,8 @@ public final class DemoMaker {
 
   /** The existing ground from the survey, cleaned in steps. */
   private static Job ground(Job job) {
-    // once the ground is made of them the points only hide it
-    return job.withSettings(List.of(SHORE), s -> s.withVisible(false))
+    // the points would hide the ground made of them, and that, in cuts, the design
+    return job.withSettings(List.of(SHORE, GROUND), s -> s.withVisible(false))
         .withSteps(
             SHORE,
             List.of(

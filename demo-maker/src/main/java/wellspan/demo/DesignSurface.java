@@ -1,5 +1,6 @@
 package wellspan.demo;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.SplittableRandom;
@@ -13,20 +14,31 @@ import wellspan.core.geom.Mesh;
  */
 final class DesignSurface {
   private static final double SPACING = 8.0;
-  private static final double HALF_FORMATION = 6.0;
+
+  /** So wide that no triangle of the net reaches up through kerbs and footways. */
+  private static final double HALF_FORMATION = 12.0;
+
+  /** Of the formation below the road's middle: all courses and the crossfall, metres. */
+  private static final double UNDER = 0.75;
+
+  /** How far the turning head reaches beyond the end, metres. */
+  private static final double HEAD = 20;
+
   private static final double SLOPE = 0.5;
 
   private DesignSurface() {}
 
   /** Same net for every revision, so that only levels differ where only the profile did. */
-  static Mesh make(Ground ground, Alignment road) {
+  static Mesh make(Ground ground, Alignment road, Alignment branch) {
     double e0 = 411_980;
     double n0 = 6_534_300;
     int columns = 166;
     int rows = 100;
     SplittableRandom random = new SplittableRandom(20_261_124);
     double[] xyz = new double[3 * columns * rows];
-    List<AlignmentPoint> line = road.every(2);
+    List<AlignmentPoint> line = new ArrayList<>(road.every(2));
+    line.addAll(branch.every(2));
+    line.addAll(beyond(line.get(road.every(2).size() - 1)));
     for (int j = 0; j < rows; j++) {
       for (int i = 0; i < columns; i++) {
         boolean edge = i == 0 || j == 0 || i == columns - 1 || j == rows - 1;
@@ -52,6 +64,22 @@ final class DesignSurface {
     return new Mesh(xyz, Arrays.copyOf(triangles, t));
   }
 
+  /** On from the end of the road, as high as that. */
+  private static List<AlignmentPoint> beyond(AlignmentPoint end) {
+    List<AlignmentPoint> out = new ArrayList<>();
+    for (double d = 2; d <= HEAD; d += 2) {
+      out.add(
+          new AlignmentPoint(
+              end.distance() + d,
+              end.chainage() + d,
+              end.east() + d * Math.cos(end.direction()),
+              end.north() + d * Math.sin(end.direction()),
+              end.level(),
+              end.direction()));
+    }
+    return out;
+  }
+
   private static double formed(double level, double e, double n, List<AlignmentPoint> line) {
     double best = Double.POSITIVE_INFINITY;
     double formation = level;
@@ -59,7 +87,7 @@ final class DesignSurface {
       double d = Math.hypot(p.east() - e, p.north() - n);
       if (d < best) {
         best = d;
-        formation = p.level();
+        formation = p.level() - UNDER;
       }
     }
     double free = Math.max(0, best - HALF_FORMATION) * SLOPE;
