@@ -3,6 +3,7 @@ package wellspan.app.shape;
 import java.lang.reflect.ParameterizedType;
 import java.math.BigDecimal;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -181,13 +182,23 @@ final class OperationForm<T extends Operation> extends Form {
     return box::isSelected;
   }
 
+  /** Items that may be taken, those of the sort that is named first before others. */
   private List<ItemId> fitting(Parameter d) {
     return session.build().items().values().stream()
         .filter(i -> !i.item().shape().isEmpty())
         .filter(i -> Stream.of(d.takes()).anyMatch((Takes t) -> t.fits(i.item())))
+        .sorted(Comparator.comparingInt(i -> sort(d, i.item())))
         .map(Build.BuiltItem::id)
         .filter(id -> of.filter(o -> o.id().equals(id)).isEmpty())
         .toList();
+  }
+
+  private static int sort(Parameter d, Item item) {
+    int n = 0;
+    while (!d.takes()[n].fits(item)) {
+      n++;
+    }
+    return n;
   }
 
   private Supplier<List<ItemId>> several(Parameters.Of p) {

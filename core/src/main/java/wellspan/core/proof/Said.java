@@ -124,7 +124,7 @@ final class Said {
 
   /**
    * @param moreSets whether sets that were not sent may arrive besides
-   * @param asText whether the arrived file holds texts only, whatever the values were
+   * @param asText whether the arrived file may hold a text for a value of whatever type
    */
   void properties(Description sent, Description arrived, boolean moreSets, boolean asText) {
     this.asText = asText;
@@ -163,7 +163,7 @@ final class Said {
               String said = sent.name() + "." + name;
               if (other == null) {
                 property(sent, said + " did not arrive");
-              } else if (asText ? !tells(other.show(), value) : !same(value, other)) {
+              } else if (!same(value, other) && !(asText && tells(other.show(), value))) {
                 boolean shownAlike = value.show().equals(other.show());
                 property(
                     sent,

@@ -118,6 +118,28 @@ final class AlignmentReader {
     }
   }
 
+  /**
+   * The sets of an alignment with what its cant layout says.
+   *
+   * @param said sets that the file gives it
+   */
+  List<PropertySet> sets(Instance alignment, Alignment read, List<PropertySet> said) {
+    List<PropertySet> out = said;
+    for (Instance layout : nested.getOrDefault(alignment.id(), List.of())) {
+      if (layout.isA("IFCALIGNMENTCANT")) {
+        out =
+            new CantReader(units.length(), geo.scale(), findings)
+                .sets(
+                    read.name(),
+                    layout,
+                    parameters(List.of(layout), "IFCALIGNMENTCANT"),
+                    out,
+                    read.chainages());
+      }
+    }
+    return out;
+  }
+
   /** Layouts and segments of an alignment, and where it stands. */
   private List<Instance> parts(Instance alignment) {
     List<Instance> out = new ArrayList<>(alignment.ref("ObjectPlacement").stream().toList());

@@ -14,6 +14,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import wellspan.core.attribute.Attributes;
 import wellspan.core.attribute.Description;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.MeshWeld;
@@ -107,7 +108,9 @@ public final class IfcReader {
             .ifPresent(
                 a -> {
                   relations.became(p, items.size());
-                  items.add(entry(p, Item.alignment(name, a), Optional.empty()));
+                  Item read = entry(p, Item.alignment(name, a), Optional.empty());
+                  List<PropertySet> sets = alignments.sets(p, a, read.said().propertySets());
+                  items.add(read.saying(read.said().withSets(sets)));
                 });
       } else if (!p.isA("IFCLINEARELEMENT")
           && !p.isA("IFCPOSITIONINGELEMENT")

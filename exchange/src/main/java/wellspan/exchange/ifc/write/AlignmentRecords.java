@@ -13,8 +13,10 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.Cant;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
@@ -108,6 +110,11 @@ final class AlignmentRecords {
     List<Integer> layouts = new ArrayList<>(List.of(horizontal(a.simpleElements(), placement)));
     if (a.profile().isPresent()) {
       layouts.add(vertical(a.profile().get().segments(), placement));
+    }
+    Optional<Cant> cant = Cant.of(p.description().propertySets(), axisOf.alignment().chainages());
+    if (cant.isPresent()) {
+      double along = a.length() / axisOf.alignment().length() / unit;
+      layouts.add(new CantRecords(step, this::id, along, unit).write(cant.get(), placement));
     }
     step.root("IfcRelNests", id("layouts"), UNSET, UNSET, ref(alignment), refs(layouts));
     step.root(

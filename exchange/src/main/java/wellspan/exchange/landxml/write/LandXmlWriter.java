@@ -229,10 +229,25 @@ public final class LandXmlWriter {
         .write(
             name,
             () -> {
+              double along = local.length() / shared.length();
+              CrossfallElements falls = new CrossfallElements(xml, along);
+              for (PropertySet s : sets.stream().filter(CrossfallElements::isCant).toList()) {
+                falls.cant(s);
+              }
               if (!hosts.isEmpty()) {
                 sections(hosts, local.startChainage(), progress);
               }
-              FeatureElements.write(xml, 6, sets);
+              for (PropertySet s :
+                  sets.stream().filter(CrossfallElements::isSuperelevation).toList()) {
+                falls.superelevation(s);
+              }
+              FeatureElements.write(
+                  xml,
+                  6,
+                  sets.stream()
+                      .filter(s -> !CrossfallElements.isCant(s))
+                      .filter(s -> !CrossfallElements.isSuperelevation(s))
+                      .toList());
             });
   }
 

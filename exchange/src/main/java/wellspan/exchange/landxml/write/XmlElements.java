@@ -92,6 +92,12 @@ final class XmlElements {
     return attribute(name, number.toString());
   }
 
+  /** One number as text. */
+  XmlElements number(double value, int decimals) throws IOException {
+    number.setLength(0);
+    return text(DecimalText.append(number, value, decimals));
+  }
+
   /** Two numbers with a space between them. */
   XmlElements numbers(double first, double second, int decimals) throws IOException {
     number.setLength(0);
