@@ -4,13 +4,17 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.nio.file.Path;
+import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
+import wellspan.core.finding.Stop;
 import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
 import wellspan.core.shape.Shape;
+import wellspan.core.step.Raise;
 import wellspan.core.typical.TypicalSection;
 
 /** A road made of a section that was drawn, as a user does it. */
@@ -78,6 +82,24 @@ class TypicalSectionWindowTest extends WindowTest {
         .anySatisfy(i -> assertThat(i.item().kind().id()).isEqualTo("ditch"))
         .filteredOn(i -> i.item().name().startsWith("Road "))
         .allSatisfy(i -> assertThat(lengthOf(i.item())).isCloseTo(50, within(1e-9)));
+  }
+
+  @Test
+  void formsAreFoundByWhatTheyMake() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    push(KeyCode.CONTROL, KeyCode.K);
+    interact(() -> lookup("#find-field").queryAs(TextField.class).setText("culvert"));
+    push(KeyCode.ENTER);
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(session.stopProperty().get()).isEqualTo(Stop.SHAPE);
+    assertThat(lookup("#culvert-clear-width").tryQuery()).isPresent();
+    interact(
+        () ->
+            session
+                .selectedProperty()
+                .set(Optional.of(new ItemId("quay-road/terrain-surface/Design ground"))));
+    interact(() -> session.forms().ask(Raise.class));
+    assertThat(lookup("#step-by").tryQuery()).isPresent();
   }
 
   private void enter(String query, String value) {

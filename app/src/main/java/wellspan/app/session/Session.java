@@ -50,6 +50,7 @@ public final class Session {
   private final MassDesk masses = new MassDesk(this);
   private final ColourDesk colours = new ColourDesk(this);
   private final SectionDesk sections = new SectionDesk(this);
+  private final FormDesk forms = new FormDesk(this);
   private final MeasureDesk measure = new MeasureDesk();
   private final Visibility visibility = new Visibility(this);
   private final ObjectProperty<Stop> stop = new SimpleObjectProperty<>(Stop.RECEIVE);
@@ -341,6 +342,10 @@ public final class Session {
   /** The typical section that roads are made of. */
   public SectionDesk sections() {
     return sections;
+  }
+
+  public FormDesk forms() {
+    return forms;
   }
 
   /** Distances, slopes and areas on the stage. */

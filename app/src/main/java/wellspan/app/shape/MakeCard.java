@@ -19,6 +19,7 @@ import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
+import wellspan.core.operation.Operation;
 import wellspan.core.operation.Outline;
 import wellspan.core.operation.Recipe;
 import wellspan.core.recipe.Extrusion;
@@ -119,6 +120,23 @@ final class MakeCard extends VBox {
     open = Open.NOTHING;
     changing = Optional.empty();
     refresh();
+  }
+
+  /** Opens the form of what is to be made; nothing if it is not made here. */
+  void ask(Class<? extends Operation> operation) {
+    Optional<Class<? extends Recipe>> recipe =
+        Operations.recipes().stream().filter(operation::equals).findFirst();
+    if (recipe.isEmpty()) {
+      return;
+    }
+    open =
+        operation == Triangulation.class
+            ? Open.SURFACE
+            : operation == TexturedGround.class ? Open.TEXTURE : Open.RECIPE;
+    making = recipe.get();
+    changing = Optional.empty();
+    refresh();
+    opened.accept(this);
   }
 
   /** Whether what was made is changed in a form of its parameters. */

@@ -28,6 +28,16 @@ public final class ShapeView extends CardColumn {
               steps.refresh();
               compare.refresh();
             });
+    session
+        .forms()
+        .askedProperty()
+        .addListener(
+            (o, a, asked) ->
+                asked.ifPresent(
+                    operation -> {
+                      make.ask(operation);
+                      steps.ask(operation);
+                    }));
     session.shape().flawsProperty().addListener((o, a, b) -> flaws.refresh());
     session.shape().comparisonProperty().addListener((o, a, b) -> compare.refresh());
     session

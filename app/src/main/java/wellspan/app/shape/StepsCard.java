@@ -18,6 +18,7 @@ import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Extent;
+import wellspan.core.operation.Operation;
 import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Step;
 import wellspan.core.recipe.Triangulation;
@@ -41,6 +42,19 @@ final class StepsCard extends VBox {
     setId("steps");
     getStyleClass().add("card");
     refresh();
+  }
+
+  /** Opens the form of a step for the selected item, if it is for such items. */
+  void ask(Class<? extends Operation> operation) {
+    Optional<Class<? extends Step>> step =
+        session.selectedItem().stream()
+            .flatMap(i -> Operations.stepsFor(i.item()).stream())
+            .filter(operation::equals)
+            .findFirst();
+    if (step.isPresent()) {
+      adding = step;
+      refresh();
+    }
   }
 
   void refresh() {

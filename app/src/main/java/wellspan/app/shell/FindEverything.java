@@ -177,7 +177,7 @@ final class FindEverything {
               declared(o).title(),
               "at Shape",
               "step make operation " + declared(o).about(),
-              () -> session.stopProperty().set(Stop.SHAPE)));
+              () -> session.forms().ask(o)));
     }
     return out;
   }

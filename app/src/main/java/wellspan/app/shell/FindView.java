@@ -65,6 +65,7 @@ final class FindView extends StackPane {
     list.getItems().setAll(everything.find(field.getText()));
     list.getSelectionModel().selectFirst();
     list.scrollTo(0);
+    list.refresh(); // cells that were seen before may have nothing in them otherwise
   }
 
   private void key(KeyEvent e) {
