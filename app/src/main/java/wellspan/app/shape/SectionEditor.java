@@ -48,9 +48,10 @@ public final class SectionEditor extends BorderPane {
     setMinSize(0, 0);
     setTop(head());
     setCenter(picture);
-    HBox below = new HBox(28, strip, courses);
+    HBox below = new HBox(24, strip, courses);
     below.setPadding(new Insets(10, 16, 14, 20));
-    strip.setMinWidth(300);
+    strip.setMinWidth(250);
+    courses.setMinWidth(Region.USE_PREF_SIZE);
     setBottom(below);
     desk.sectionProperty().addListener((o, a, b) -> refresh());
     picture.chosenProperty().addListener((o, a, b) -> refresh());

@@ -63,8 +63,7 @@ public record RoadOfTypicalSection(
     @Parameter(label = "right edge follows", usual = "\"\"", takes = Takes.LINES) ItemId rightEdge,
     @Parameter(label = "superelevated as the alignment says", usual = "false")
         boolean superelevated,
-    @Parameter(label = "shoulders then", usual = "\"keep their own fall within the largest break\"")
-        ShoulderRule shoulders,
+    @Parameter(label = "shoulders then", usual = "\"own within break\"") ShoulderRule shoulders,
     @Parameter(
             label = "largest break there",
             unit = "%",

@@ -4,9 +4,9 @@ import wellspan.core.choice.Choice;
 
 /** How paved shoulders fall where the lanes beside them are superelevated. */
 public enum ShoulderRule implements Choice {
-  OWN("keep their own fall"),
-  LANE("fall with the lane"),
-  LIMITED("keep their own fall within the largest break");
+  OWN("own fall"),
+  LANE("fall of the lane"),
+  LIMITED("own within break");
 
   private final String word;
 
