@@ -62,6 +62,38 @@ class ShapeCommandsTest extends CommandFixture {
   }
 
   @Test
+  void structuresAreMadeFromAWordOfJson() throws IOException {
+    String job = copy();
+    String along = "\"along\":\"quay-road/alignment/Quay Road\"";
+    String culvert =
+        "{\"recipe\":\"culvert\",\"name\":\"Creek\","
+            + along
+            + ",\"at\":560,\"form\":\"pipe\",\"width\":1,\"height\":1,\"wall\":0.1,\"toLeft\":9,\"toRight\":9,\"leftInvert\":12.4,\"rightInvert\":12.2}";
+    assertThat(run("shape", job, "--make", culvert)).as(err.toString()).isZero();
+    assertThat(out.toString()).contains("18.001 m of pipe under Quay Road at chainage 560.000");
+    String points =
+        "{\"recipe\":\"setting out\",\"name\":\"Pegs\","
+            + along
+            + ",\"every\":100,\"ends\":false,\"offsets\":\"-4 4\"}";
+    assertThat(run("shape", job, "--make", points)).as(err.toString()).isZero();
+    assertThat(out.toString()).contains("28 points at 14 chainages of Quay Road");
+    String wall =
+        "{\"recipe\":\"retaining wall\",\"name\":\"Wall\","
+            + along
+            + ",\"ground\":\""
+            + DESIGN
+            + "\",\"offset\":-9,\"height\":1,\"thickness\":0.3,\"depth\":0.8,\"footing\":1.5,\"slab\":0.4,\"from\":100,\"to\":140}";
+    assertThat(run("shape", job, "--make", wall)).as(err.toString()).isZero();
+    assertThat(out.toString()).contains("40.000 m of wall along Quay Road");
+    String road =
+        "{\"recipe\":\"road\",\"name\":\"Bypass\","
+            + along
+            + ",\"superelevated\":true,\"section\":{\"name\":\"s\",\"left\":[],\"right\":[{\"use\":\"lane\",\"width\":3,\"fall\":2.5,\"rise\":0,\"thickness\":0,\"material\":\"\"}],\"courses\":[{\"name\":\"Surface\",\"material\":\"asphalt\",\"thickness\":0.04,\"wider\":0}]}}";
+    assertThat(run("shape", job, "--make", road)).isNotZero();
+    assertThat(out.toString() + err).contains("Quay Road says nothing of a superelevation");
+  }
+
+  @Test
   void wrongCallsSayWhatIsWrong() throws IOException {
     String job = copy();
     assertThat(run("shape", job, "--add", "{}")).isEqualTo(2);
