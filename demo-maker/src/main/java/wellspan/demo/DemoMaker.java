@@ -279,8 +279,9 @@ public final class DemoMaker {
                 "steel"))
         .withRecipe(
             new Repetition(
-                "Marker post", road, ObjectShape.MARKER_POST, 50, -4.4, 0, 100, 1200, ground))
-        .withRecipe(new Repetition("Light", road, ObjectShape.LIGHT, 60, 6.4, 0, 30, 1230, ground))
+                "Marker post", road, ObjectShape.MARKER_POST, 50, "", -4.4, 0, 100, 1200, ground))
+        .withRecipe(
+            new Repetition("Light", road, ObjectShape.LIGHT, 60, "", 6.4, 0, 30, 1230, ground))
         .withRecipe(bridge(road));
   }
 

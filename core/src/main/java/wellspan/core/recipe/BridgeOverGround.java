@@ -242,7 +242,12 @@ public record BridgeOverGround(
                 .saying(rail.facts("steel", SectionShape.HANDRAIL.word())));
         out.add(
             CarriedObjects.together(
-                    title + " posts", ObjectShape.RAILING_POST, line, 2, offset, -depth)
+                    title + " posts",
+                    ObjectShape.RAILING_POST,
+                    line,
+                    CarriedObjects.every(line, 2),
+                    offset,
+                    -depth)
                 .on(name));
       }
     }

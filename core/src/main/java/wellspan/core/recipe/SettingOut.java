@@ -11,6 +11,7 @@ import wellspan.core.item.ItemId;
 import wellspan.core.operation.AlongLine;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
+import wellspan.core.operation.NumberList;
 import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Takes;
 import wellspan.core.progress.Progress;
@@ -130,21 +131,13 @@ public record SettingOut(
   }
 
   private double[] beside() {
-    String[] parts = offsets.strip().split("[;\\s]+");
-    double[] out = new double[parts.length];
-    for (int i = 0; i < parts.length; i++) {
-      try {
-        out[i] = Double.parseDouble(parts[i]);
-      } catch (NumberFormatException e) {
-        out[i] = Double.NaN;
-      }
-      if (!(Math.abs(out[i]) <= 1000)) {
+    double[] out = NumberList.of(offsets, "offsets", "-3.5 0 3.5");
+    for (double o : out) {
+      if (Math.abs(o) > 1000) {
         throw new IllegalArgumentException(
-            "\u201c"
-                + offsets
-                + "\u201d is no list of offsets. Give metres with spaces between, such as -3.5 0 3.5.");
+            o + " m beside the line is too far to set out from it; at most 1000 m are.");
       }
     }
-    return out;
+    return out.length == 0 ? new double[1] : out;
   }
 }

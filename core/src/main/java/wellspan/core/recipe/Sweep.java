@@ -91,7 +91,13 @@ public record Sweep(
             .saying(body.facts(made, word)));
     if (posts > 0) {
       items.add(
-          CarriedObjects.together(name + " posts", ObjectShape.POST, line, posts, offset, height)
+          CarriedObjects.together(
+                  name + " posts",
+                  ObjectShape.POST,
+                  line,
+                  CarriedObjects.every(line, posts),
+                  offset,
+                  height)
               .partOf(items.getFirst()));
     }
     return new Made(

@@ -21,16 +21,28 @@ public final class CarriedObjects {
   /** An object and where it stands. */
   private record Standing(Mesh mesh, double chainage) {}
 
-  private static List<Standing> standing(
-      ObjectShape object, LineOfWork line, double spacing, double offset, double height) {
+  /**
+   * Distances from a line's start at a spacing.
+   *
+   * @throws IllegalArgumentException with a sentence, if there are too many
+   */
+  public static List<Double> every(LineOfWork line, double spacing) {
     int n = (int) Math.floor((line.to() - line.from()) / spacing + 1e-9) + 1;
     if (n > MOST) {
       throw new IllegalArgumentException(
           n + " objects would be too many; at most " + MOST + " are made. Take a larger distance.");
     }
-    List<Standing> out = new ArrayList<>();
+    List<Double> out = new ArrayList<>();
     for (int i = 0; i < n; i++) {
-      double d = Math.min(line.to(), line.from() + i * spacing);
+      out.add(Math.min(line.to(), line.from() + i * spacing));
+    }
+    return out;
+  }
+
+  private static List<Standing> standing(
+      ObjectShape object, LineOfWork line, List<Double> at, double offset, double height) {
+    List<Standing> out = new ArrayList<>();
+    for (double d : at) {
       SweepPath.Station s = line.at(d);
       double[] f = s.forward();
       double[] right = {f[1], -f[0]};
@@ -52,6 +64,7 @@ public final class CarriedObjects {
   /**
    * Each an item of its own, numbered along the line.
    *
+   * @param at distances from the line's start, metres
    * @throws IllegalArgumentException with a sentence, if one of them has no level, or there are too
    *     many
    */
@@ -59,11 +72,11 @@ public final class CarriedObjects {
       String name,
       ObjectShape object,
       LineOfWork line,
-      double spacing,
+      List<Double> at,
       double offset,
       double height) {
     List<Item> out = new ArrayList<>();
-    for (Standing s : standing(object, line, spacing, offset, height)) {
+    for (Standing s : standing(object, line, at, offset, height)) {
       Map<String, PropertyValue> v = new LinkedHashMap<>();
       v.put("Along", new PropertyValue.Label(line.name()));
       v.put("Chainage", new PropertyValue.Length(s.chainage()));
@@ -84,10 +97,10 @@ public final class CarriedObjects {
       String name,
       ObjectShape object,
       LineOfWork line,
-      double spacing,
+      List<Double> at,
       double offset,
       double height) {
-    List<Standing> all = standing(object, line, spacing, offset, height);
+    List<Standing> all = standing(object, line, at, offset, height);
     int vertices = all.stream().mapToInt(s -> s.mesh().vertexCount()).sum();
     int triangles = all.stream().mapToInt(s -> s.mesh().triangleCount()).sum();
     double[] xyz = new double[3 * vertices];

@@ -188,7 +188,7 @@ class SweepTest {
   @EnumSource(ObjectShape.class)
   void objectsStandOnTheGroundAndTurnWithTheLine(ObjectShape object) {
     Recipe.Made made =
-        new Repetition("O", LINE, object, 10, 3, 0, -1e9, 1e9, GROUND)
+        new Repetition("O", LINE, object, 10, "", 3, 0, -1e9, 1e9, GROUND)
             .make(inputs(line(0, 0, 50, 0, 30, 50), Map.of(GROUND, ground(7))), Progress.NONE);
     assertThat(made.items()).hasSize(4);
     assertThat(made.items().getLast().name()).isEqualTo("O 4");
@@ -252,5 +252,26 @@ class SweepTest {
     }
     // both corners have half of the 4 m between them: arcs of 2 m
     assertThat(round.planLength()).isCloseTo(8 + 8 + 2 * Math.PI, within(0.01));
+  }
+
+  @Test
+  void objectsStandAtGivenChainages() {
+    Inputs in = inputs(arc(50, 1), Map.of(GROUND, ground(2)));
+    Repetition r =
+        new Repetition("Sign", LINE, ObjectShape.SIGN, 10, "105; 0+130.5", 3, 0, -1e9, 1e9, GROUND);
+    List<Item> items = r.make(in, Progress.NONE).items();
+    assertThat(items).extracting(Item::name).containsExactly("Sign 1", "Sign 2");
+    double turn = 30.5 / 50; // from chainage 100 on, to the left, 3 m outside
+    assertThat(items.get(1).bounds().centre().east()).isCloseTo(53 * Math.sin(turn), within(0.1));
+    assertThat(items.get(1).bounds().centre().north())
+        .isCloseTo(50 - 53 * Math.cos(turn), within(0.1));
+    for (String wrong : List.of("105 gate", "105 999")) {
+      assertThatThrownBy(
+              () ->
+                  new Repetition("Sign", LINE, ObjectShape.SIGN, 10, wrong, 3, 0, -1e9, 1e9, GROUND)
+                      .make(in, Progress.NONE))
+          .isInstanceOf(IllegalArgumentException.class)
+          .hasMessageContaining("chainage");
+    }
   }
 }
