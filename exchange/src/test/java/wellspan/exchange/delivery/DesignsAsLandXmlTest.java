@@ -117,6 +117,43 @@ class DesignsAsLandXmlTest {
     }
   }
 
+  /** Courses on both sides of two roads share their names, in the file and when it is sent on. */
+  @Test
+  void coursesKeepTheNamesThatTheyShare() throws IOException {
+    StringBuilder design =
+        new StringBuilder(
+            "<LandXML xmlns=\"http://www.landxml.org/schema/LandXML-1.2\" version=\"1.2\"><Units><Metric linearUnit=\"meter\"/></Units><Alignments>");
+    for (String road : List.of("First", "Second")) {
+      design.append(
+          "<Alignment name=\""
+              + road
+              + "\" length=\"50\" staStart=\"0\"><CoordGeom><Line><Start>0 0</Start><End>0 50</End></Line></CoordGeom><CrossSects>");
+      for (int sta : new int[] {0, 50}) {
+        design.append("<CrossSect sta=\"" + sta + "\">");
+        for (int side : new int[] {-1, 1}) {
+          design.append(
+              "<DesignCrossSectSurf name=\"Base\" side=\""
+                  + (side < 0 ? "left" : "right")
+                  + "\" closedArea=\"true\"><CrossSectPnt>0 10</CrossSectPnt><CrossSectPnt>"
+                  + 3 * side
+                  + " 9.9</CrossSectPnt><CrossSectPnt>"
+                  + 3 * side
+                  + " 9.7</CrossSectPnt><CrossSectPnt>0 9.8</CrossSectPnt></DesignCrossSectSurf>");
+        }
+        design.append("</CrossSect>");
+      }
+      design.append("</CrossSects></Alignment>");
+    }
+    Path file = Files.writeString(dir.resolve("two.xml"), design + "</Alignments></LandXML>");
+    List<Item> items = LandXmlReader.read(file, Progress.NONE).items();
+    assertThat(items).extracting(Item::name).contains("Base", "Base (2)", "Base (3)", "Base (4)");
+    whole(deliver(items, SHARED, LinearUnit.METRE), 6, "two");
+    assertThat(Files.readString(dir.resolve("out.xml"))).doesNotContain("Base (2)");
+    List<Item> some =
+        items.stream().filter(i -> !i.name().equals("Base") && !i.name().equals("First")).toList();
+    whole(deliver(some, SITE, LinearUnit.METRE), 4, "some"); // numbers have no first one there
+  }
+
   private List<Item> networks() throws IOException {
     Path file = Files.writeString(dir.resolve("networks.xml"), NETWORKS);
     return LandXmlReader.read(file, Progress.NONE).items();

@@ -1,6 +1,7 @@
 package wellspan.exchange.landxml.write;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -19,8 +20,10 @@ import wellspan.core.network.Chamber;
 import wellspan.core.network.NetworkPart;
 import wellspan.core.network.Pipe;
 import wellspan.core.road.RoadBody;
+import wellspan.core.road.RoadPart;
 import wellspan.core.shape.Curved;
 import wellspan.core.shape.Shape;
+import wellspan.exchange.file.UniqueNames;
 
 /**
  * What a file needs besides the pieces of a parcel: the alignments of cross sections and the
@@ -126,7 +129,7 @@ public final class Companions {
 
   private static boolean holds(Alignment host, double from, List<Parcel.Piece> parts) {
     return parts.stream()
-        .map(p -> ((RoadBody) LandXmlFormat.made(p.item()).orElseThrow()).part().body())
+        .map(p -> part(p).body())
         .allMatch(b -> b.from() > from - SAME && b.to() < from + host.length() + SAME);
   }
 
@@ -136,6 +139,34 @@ public final class Companions {
       name = wanted + " " + n;
     }
     return name;
+  }
+
+  /**
+   * Names that parts of roads have in the cross sections: their own, which courses on both sides
+   * may share, if a reader that keeps names apart comes to those of the pieces; else these.
+   *
+   * @param names of the pieces in the file, by their keys
+   */
+  Map<String, String> partNames(Parcel parcel, Map<String, String> names) {
+    List<Host> order = new ArrayList<>();
+    parcel.pieces().forEach(p -> order.addAll(hostsOf(p)));
+    order.addAll(alone());
+    UniqueNames apart = new UniqueNames();
+    Map<String, String> own = new HashMap<>();
+    boolean same = true;
+    for (Host h : order) {
+      List<Parcel.Piece> along = new ArrayList<>(parts.get(h.axis()));
+      along.sort(Comparator.comparingDouble(p -> part(p).body().from()));
+      for (Parcel.Piece p : along) {
+        own.put(p.key(), part(p).name());
+        same &= apart.of(part(p).kind(), part(p).name()).equals(names.get(p.key()));
+      }
+    }
+    return same ? own : names;
+  }
+
+  private static RoadPart part(Parcel.Piece p) {
+    return ((RoadBody) LandXmlFormat.made(p.item()).orElseThrow()).part();
   }
 
   /** The sections' alignments, each with the parts of roads along it. */

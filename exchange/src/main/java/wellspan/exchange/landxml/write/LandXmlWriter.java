@@ -256,13 +256,14 @@ public final class LandXmlWriter {
    */
   private void sections(List<Companions.Host> hosts, double start, Progress progress)
       throws IOException {
+    Map<String, String> partNames = companions.partNames(parcel, names);
     List<RoadSections.Part> parts = new ArrayList<>();
     for (Companions.Host h : hosts) {
       for (Parcel.Piece p : companions.parts().get(h.axis())) {
         RoadBody body = (RoadBody) LandXmlFormat.made(p.item()).orElseThrow();
         parts.add(
             new RoadSections.Part(
-                names.get(p.key()),
+                partNames.get(p.key()),
                 p.item().attributes().material(),
                 body.part(),
                 p.description().propertySets()));
