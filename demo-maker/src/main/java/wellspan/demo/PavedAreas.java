@@ -1,6 +1,7 @@
 package wellspan.demo;
 
 import java.util.List;
+import java.util.Locale;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Job;
 import wellspan.core.recipe.CourseUnderSurface;
@@ -53,7 +54,7 @@ final class PavedAreas {
                 LevelRule.MEAN,
                 LevelRule.LOWEST));
     for (Layer l : ROAD) {
-      out = course(out, surface, name.toLowerCase(java.util.Locale.ROOT), l);
+      out = course(out, surface, name.toLowerCase(Locale.ROOT), l);
     }
     return out;
   }
@@ -67,7 +68,7 @@ final class PavedAreas {
   }
 
   private static Job kerb(Job job, String edge) {
-    String name = "Kerb, " + edge.toLowerCase(java.util.Locale.ROOT).replace(" edge", "");
+    String name = "Kerb, " + edge.toLowerCase(Locale.ROOT).replace(" edge", "");
     return job.withRecipe(
             new Sweep(
                 name,

@@ -5,7 +5,7 @@ public final class NumberList {
   private NumberList() {}
 
   /**
-   * @param what is listed, for sentences: \u201coffsets\u201d
+   * @param what one of them is, for sentences: “offset”
    * @param example of such a list
    * @return nothing for an empty text
    * @throws IllegalArgumentException with a sentence, if a part is no finite number
@@ -25,8 +25,8 @@ public final class NumberList {
       if (!Double.isFinite(out[i])) {
         throw new IllegalArgumentException(
             "\u201c"
-                + text
-                + "\u201d is no list of "
+                + parts[i]
+                + "\u201d is no "
                 + what
                 + ". Give metres with spaces between, such as "
                 + example

@@ -28,6 +28,7 @@ import wellspan.core.item.Kind;
 import wellspan.core.operation.AlongLine;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
+import wellspan.core.operation.NumberList;
 import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Takes;
 import wellspan.core.progress.Progress;
@@ -167,17 +168,7 @@ public record BridgeOverGround(
 
   private List<Double> piersAt(Alignment a, LineOfWork line) {
     TreeSet<Double> out = new TreeSet<>();
-    for (String s : piers.strip().split("[\\s;]+", -1)) {
-      if (s.isEmpty()) {
-        continue;
-      }
-      double chainage;
-      try {
-        chainage = Double.parseDouble(s.replace("+", ""));
-      } catch (NumberFormatException e) {
-        throw new IllegalArgumentException(
-            "“" + s + "” is no chainage of a pier. Write them with blanks between, as 140 165.", e);
-      }
+    for (double chainage : NumberList.of(piers, "chainage of a pier", "140 165")) {
       double d =
           a.chainages().distances(chainage, a.length()).stream()
               .filter(x -> x > line.from() && x < line.to())

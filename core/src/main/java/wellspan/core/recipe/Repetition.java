@@ -61,7 +61,7 @@ public record Repetition(
 
   private List<Double> distances(LineOfWork line) {
     List<Double> out = new ArrayList<>();
-    for (double chainage : NumberList.of(places, "chainages", "120 240.5")) {
+    for (double chainage : NumberList.of(places, "chainage", "120 240.5")) {
       double d = line.distance(chainage);
       if (Math.abs(line.chainage(d) - chainage) > 1e-3) {
         throw new IllegalArgumentException(

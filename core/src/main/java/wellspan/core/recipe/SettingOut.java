@@ -131,7 +131,7 @@ public record SettingOut(
   }
 
   private double[] beside() {
-    double[] out = NumberList.of(offsets, "offsets", "-3.5 0 3.5");
+    double[] out = NumberList.of(offsets, "offset", "-3.5 0 3.5");
     for (double o : out) {
       if (Math.abs(o) > 1000) {
         throw new IllegalArgumentException(

@@ -102,7 +102,7 @@ class StructuresAndSettingOutTest {
             () ->
                 new SettingOut("SO", LINE, 25, true, "4 m", 0, -1e9, 1e9, NONE)
                     .make(inputs(arc(), slope()), Progress.NONE))
-        .hasMessageContaining("no list of offsets");
+        .hasMessageContaining("“m” is no offset");
   }
 
   @Test
