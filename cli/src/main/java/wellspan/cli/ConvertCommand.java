@@ -239,8 +239,14 @@ final class ConvertCommand implements Callable<Integer> {
     }
     String name = out.getFileName().toString();
     Parcel parcel =
-        Packing.loose(name.replaceFirst("\\.[^.]*$", ""), format, frame, lengths, ids, pieces)
-            .with(project.info());
+        Packing.loose(
+            name.replaceFirst("\\.[^.]*$", ""),
+            project.info(),
+            format,
+            frame,
+            lengths,
+            ids,
+            pieces);
     return Optional.of(
         DeliveryRun.run(name, parcel, doubts, out, Clock.systemUTC(), Progress.NONE));
   }

@@ -18,7 +18,7 @@ import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.ProductClasses;
 import wellspan.core.schema.Schema;
 
-/** Which class items get in each schema, or that they stay here. */
+/** Which class items get in each schema and where they stand, or that they stay here. */
 final class ClassRuleEditor extends VBox {
   private final ClassRule rule;
   private final Consumer<ClassRule> changed;
@@ -36,7 +36,7 @@ final class ClassRuleEditor extends VBox {
     Runnable named =
         () -> {
           if (!name.getText().equals(rule.name())) {
-            take(name.getText().strip(), rule.when(), rule.as(), rule.heldBack());
+            take(name.getText().strip(), rule.when(), rule.as(), rule.partOf(), rule.heldBack());
           }
         };
     name.setOnAction(e -> named.run());
@@ -54,15 +54,18 @@ final class ClassRuleEditor extends VBox {
     CheckBox held = new CheckBox("Such items stay here");
     held.setId("class-rule-held");
     held.setSelected(rule.heldBack());
-    held.setOnAction(e -> take(rule.name(), rule.when(), rule.as(), held.isSelected()));
+    held.setOnAction(
+        e -> take(rule.name(), rule.when(), rule.as(), rule.partOf(), held.isSelected()));
     getChildren()
         .addAll(
+            new PartOfEditor(
+                rule.partOf(), p -> take(rule.name(), rule.when(), rule.as(), p, rule.heldBack())),
             held,
             Parts.line(),
             new ConditionsEditor(
                 rule.when(),
                 attributes,
-                w -> take(rule.name(), w, rule.as(), rule.heldBack()),
+                w -> take(rule.name(), w, rule.as(), rule.partOf(), rule.heldBack()),
                 session::complain));
   }
 
@@ -109,13 +112,17 @@ final class ClassRuleEditor extends VBox {
     } else {
       all.put(schema.name(), new ClassRule.Named(entity, type));
     }
-    take(rule.name(), rule.when(), all, rule.heldBack());
+    take(rule.name(), rule.when(), all, rule.partOf(), rule.heldBack());
   }
 
   private void take(
-      String name, List<Condition> when, Map<String, ClassRule.Named> as, boolean held) {
+      String name,
+      List<Condition> when,
+      Map<String, ClassRule.Named> as,
+      ClassRule.PartOf partOf,
+      boolean held) {
     try {
-      changed.accept(new ClassRule(name, when, as, held, rule.off()));
+      changed.accept(new ClassRule(name, when, as, partOf, held, rule.off()));
     } catch (IllegalArgumentException e) {
       session.complain("This cannot stand: " + e.getMessage() + ".");
     }

@@ -35,15 +35,23 @@ record RuleLine(
     String target =
         c.heldBack()
             ? "stays here"
-            : as == null ? "class by its kind" : (as.entity() + " " + as.predefinedType()).strip();
+            : as != null
+                ? (as.entity() + " " + as.predefinedType()).strip()
+                : c.as().isEmpty() && c.partOf() != null ? place(c.partOf()) : "class by its kind";
     return new RuleLine(
         rule,
         c.name().isEmpty() ? "items" : c.name(),
         "",
         target,
-        c.heldBack() ? "held back" : "class",
+        c.heldBack() ? "held back" : c.as().isEmpty() ? "place" : "class",
         conditions(c.when()),
         c.off());
+  }
+
+  private static String place(ClassRule.PartOf p) {
+    return p.facility().isEmpty()
+        ? "its own road · " + p.part()
+        : p.part().isEmpty() ? p.facility() : p.facility() + " · " + p.part();
   }
 
   private static RuleLine of(RuleRef rule, PropertyRule p) {

@@ -7,6 +7,7 @@ import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleObjectProperty;
 import javafx.beans.property.SimpleStringProperty;
 import javafx.beans.property.StringProperty;
+import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.job.Source;
@@ -27,6 +28,9 @@ public final class SourceDesk {
       new SimpleObjectProperty<>(Optional.empty());
   private Optional<Snap> start = Optional.empty();
 
+  private Numbers asked;
+  private List<Hypotheses.Hypothesis> meanings = List.of();
+
   SourceDesk(Session session) {
     this.session = session;
     open.addListener((o, a, b) -> shown.set(Optional.empty()));
@@ -46,14 +50,25 @@ public final class SourceDesk {
     return session.job().source(open.get());
   }
 
-  /** What the open source's numbers could mean; empty while none is open or read. */
+  /** All that the meanings of a source depend on. */
+  private record Numbers(Box bounds, String crs, Frame frame, Box reference) {}
+
+  /**
+   * What the open source's numbers could mean; empty while none is open or read. Every system
+   * around is tried, so the answer is kept: each picture of the plan asks again.
+   */
   public List<Hypotheses.Hypothesis> hypotheses() {
     Received raw = session.build().raw().get(open.get());
     if (raw == null) {
       return List.of();
     }
     Box reference = session.build().reference(open.get());
-    return Hypotheses.of(raw.bounds(), raw.crs(), session.job().frame(), reference);
+    Numbers now = new Numbers(raw.bounds(), raw.crs(), session.job().frame(), reference);
+    if (!now.equals(asked)) {
+      meanings = Hypotheses.of(now.bounds(), now.crs(), now.frame(), reference);
+      asked = now;
+    }
+    return meanings;
   }
 
   public void place(String source, SourcePlacement placement) {

@@ -1,29 +1,31 @@
 package wellspan.app.shell;
 
-import java.util.function.BiFunction;
+import java.util.function.Function;
 import wellspan.core.build.Build;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.search.StandsIn;
 
 /** What the items of a stratum are put together by. */
 enum Grouping {
-  NONE("no groups", (b, i) -> ""),
-  SOURCE("by source", (b, i) -> i.source()),
-  LAYER("by layer", (b, i) -> i.item().layer()),
-  KIND("by kind", (b, i) -> i.item().kind().title()),
-  CLASS("by class", (b, i) -> b.classOf(i, IfcSchema.IFC4X3).entity()),
-  MATERIAL("by material", (b, i) -> i.item().attributes().material());
+  NONE("no groups", b -> i -> ""),
+  SOURCE("by source", b -> Build.BuiltItem::source),
+  LAYER("by layer", b -> i -> i.item().layer()),
+  KIND("by kind", b -> i -> i.item().kind().title()),
+  STRUCTURE("by road or storey", b -> new StandsIn(b)::of),
+  CLASS("by class", b -> i -> b.classOf(i, IfcSchema.IFC4X3).entity()),
+  MATERIAL("by material", b -> i -> i.item().attributes().material());
 
   private final String title;
-  private final BiFunction<Build, Build.BuiltItem, String> of;
+  private final Function<Build, Function<Build.BuiltItem, String>> on;
 
-  Grouping(String title, BiFunction<Build, Build.BuiltItem, String> of) {
+  Grouping(String title, Function<Build, Function<Build.BuiltItem, String>> on) {
     this.title = title;
-    this.of = of;
+    this.on = on;
   }
 
-  /** The group of an item; empty where it says nothing. */
-  String of(Build build, Build.BuiltItem item) {
-    return of.apply(build, item);
+  /** The group of each item of a build; empty where it says nothing. */
+  Function<Build.BuiltItem, String> on(Build build) {
+    return on.apply(build);
   }
 
   @Override

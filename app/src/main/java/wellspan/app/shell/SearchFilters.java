@@ -15,6 +15,7 @@ import wellspan.app.theme.Figures;
 import wellspan.core.build.Build;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.search.Facet;
+import wellspan.core.search.StandsIn;
 
 /** What items can be searched by, with what there is of each: nobody has to know the words. */
 final class SearchFilters extends MenuButton {
@@ -42,6 +43,7 @@ final class SearchFilters extends MenuButton {
             values("Kind", Facet.KIND, i -> i.item().kind().title()),
             values("Layer", Facet.LAYER, i -> i.item().layer()),
             values("Source", Facet.SOURCE, Build.BuiltItem::source),
+            values("Road or storey", Facet.PART, new StandsIn(b)::of),
             values("Class", Facet.CLASS, i -> b.classOf(i, IfcSchema.IFC4X3).entity()),
             values("Material", Facet.MATERIAL, i -> i.item().attributes().material()),
             new SeparatorMenuItem(),

@@ -4,8 +4,10 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import wellspan.core.build.Build;
 import wellspan.core.item.Band;
@@ -66,6 +68,8 @@ final class StrataRows {
         all++;
       }
     }
+    Optional<Function<Build.BuiltItem, String>> group =
+        Optional.of(grouping).filter(g -> g != Grouping.NONE).map(g -> g.on(build));
     List<Row> out = new ArrayList<>();
     for (Band band : Band.values()) {
       List<Build.BuiltItem> items = byBand.getOrDefault(band, List.of());
@@ -76,26 +80,25 @@ final class StrataRows {
       double share = all == 0 ? 0 : (double) items.size() / all;
       out.add(new BandRow(band, ids(items), share, open));
       if (open) {
-        below(build, band, items, grouping, openGroups, out);
+        below(band, items, group, openGroups, out);
       }
     }
     return out;
   }
 
   private static void below(
-      Build build,
       Band band,
       List<Build.BuiltItem> items,
-      Grouping grouping,
+      Optional<Function<Build.BuiltItem, String>> group,
       Set<String> openGroups,
       List<Row> out) {
-    if (grouping == Grouping.NONE) {
+    if (group.isEmpty()) {
       items.forEach(i -> out.add(new ItemRow(band, i, false)));
       return;
     }
     Map<String, List<Build.BuiltItem>> groups = new TreeMap<>();
     for (Build.BuiltItem i : items) {
-      groups.computeIfAbsent(grouping.of(build, i), g -> new ArrayList<>()).add(i);
+      groups.computeIfAbsent(group.get().apply(i), g -> new ArrayList<>()).add(i);
     }
     groups.forEach(
         (title, of) -> {

@@ -11,6 +11,8 @@ import java.util.Optional;
  * @param finish material and colour, where it has any
  * @param closed whether the file calls its faces a closed body; empty where it does not say
  * @param classification codes of classifications
+ * @param structure where in the structure of its model it stands below the site, outermost first;
+ *     empty in the site itself, and where a format has no structure
  */
 public record Description(
     EntityClass entityClass,
@@ -18,7 +20,8 @@ public record Description(
     List<PropertySet> propertySets,
     Optional<Finish> finish,
     Optional<Boolean> closed,
-    List<Classified> classification) {
+    List<Classified> classification,
+    List<SpatialPart> structure) {
 
   /** Of an item that a file says nothing of. */
   public static final Description NONE =
@@ -27,6 +30,18 @@ public record Description(
   public Description {
     propertySets = List.copyOf(propertySets);
     classification = List.copyOf(classification);
+    structure = List.copyOf(structure);
+  }
+
+  /** Without a place in a structure. */
+  public Description(
+      EntityClass entityClass,
+      String globalId,
+      List<PropertySet> propertySets,
+      Optional<Finish> finish,
+      Optional<Boolean> closed,
+      List<Classified> classification) {
+    this(entityClass, globalId, propertySets, finish, closed, classification, List.of());
   }
 
   /** Without codes. */
@@ -59,20 +74,27 @@ public record Description(
   }
 
   public Description withGlobalId(String id) {
-    return new Description(entityClass, id, propertySets, finish, closed, classification);
+    return new Description(
+        entityClass, id, propertySets, finish, closed, classification, structure);
   }
 
   public Description withSets(List<PropertySet> sets) {
-    return new Description(entityClass, globalId, sets, finish, closed, classification);
+    return new Description(entityClass, globalId, sets, finish, closed, classification, structure);
   }
 
   public Description withClosed(boolean body) {
     return new Description(
-        entityClass, globalId, propertySets, finish, Optional.of(body), classification);
+        entityClass, globalId, propertySets, finish, Optional.of(body), classification, structure);
   }
 
   /** With these codes of classifications instead of its own. */
   public Description withClassification(List<Classified> codes) {
-    return new Description(entityClass, globalId, propertySets, finish, closed, codes);
+    return new Description(entityClass, globalId, propertySets, finish, closed, codes, structure);
+  }
+
+  /** Standing elsewhere in the structure. */
+  public Description within(List<SpatialPart> path) {
+    return new Description(
+        entityClass, globalId, propertySets, finish, closed, classification, path);
   }
 }

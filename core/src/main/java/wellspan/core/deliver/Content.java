@@ -25,6 +25,7 @@ public enum Content {
   MATERIAL_AREAS("areas by material within one item"),
   FACE_COLOURS("colours of single faces"),
   RELATIONS("what belongs to, is connected to or follows what"),
+  STRUCTURE("the part of the structure that things stand in"),
   TEXT_HEIGHTS("heights of the names of points"),
   DESIGN_LOOKS("line types, weights and transparency");
 

@@ -37,6 +37,7 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
               COLOURS,
               FACE_COLOURS,
               RELATIONS,
+              STRUCTURE,
               LAYERS,
               UNIT,
               SYSTEM,

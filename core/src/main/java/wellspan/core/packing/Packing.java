@@ -17,6 +17,7 @@ import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.KnownFacts;
 import wellspan.core.frame.Frame;
@@ -63,16 +64,17 @@ public final class Packing {
             .filter(sent)
             .flatMap(i -> pieces(build, ids, i, delivery))
             .toList();
-    return new Parcel(
-        build.job().name(),
-        delivery.format(),
-        delivery.zero().frame(build.job().frame()),
-        delivery.unit(),
-        ids,
-        ReceivedIds.kept(asSent(pieces, delivery.format())),
-        build.job().control(),
-        build.job().project(),
-        build.relations());
+    return StructurePlaces.settled(
+        new Parcel(
+            build.job().name(),
+            delivery.format(),
+            delivery.zero().frame(build.job().frame()),
+            delivery.unit(),
+            ids,
+            ReceivedIds.kept(asSent(pieces, delivery.format())),
+            build.job().control(),
+            build.job().project(),
+            build.relations()));
   }
 
   private static List<Parcel.Piece> asSent(List<Parcel.Piece> pieces, DeliveryFormat format) {
@@ -179,6 +181,8 @@ public final class Packing {
             + "\u0001"
             + ruled.codes()
             + "\u0001"
+            + ruled.structure()
+            + "\u0001"
             + byHand
             + "\u0001"
             + build.job().rulebook().withoutSets();
@@ -245,7 +249,7 @@ public final class Packing {
     return loosePiece(ids, id, item, new IfcFormat(schema), file);
   }
 
-  /** The parcel of pieces without a job around them; received GlobalIds stay where they can. */
+  /** The same of a project of which nothing but its name is stated. */
   public static Parcel loose(
       String project,
       DeliveryFormat format,
@@ -253,16 +257,30 @@ public final class Packing {
       LinearUnit unit,
       GlobalIds ids,
       List<Parcel.Piece> pieces) {
+    return loose(project, ProjectInfo.NONE, format, frame, unit, ids, pieces);
+  }
+
+  /** The parcel of pieces without a job around them; received GlobalIds stay where they can. */
+  public static Parcel loose(
+      String project,
+      ProjectInfo info,
+      DeliveryFormat format,
+      Frame frame,
+      LinearUnit unit,
+      GlobalIds ids,
+      List<Parcel.Piece> pieces) {
     Map<ItemId, Item> items = new LinkedHashMap<>();
     pieces.forEach(p -> items.put(new ItemId(p.key()), p.item()));
-    return new Parcel(
+    return StructurePlaces.settled(
+        new Parcel(
             project,
             format,
             frame,
             unit,
             ids,
             ReceivedIds.kept(asSent(pieces, format)),
-            Control.NONE)
-        .with(Relations.of(items));
+            Control.NONE,
+            info,
+            Relations.of(items)));
   }
 }

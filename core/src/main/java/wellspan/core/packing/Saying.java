@@ -37,7 +37,8 @@ record Saying(Rulebook book, Ruled ruled, PropertySet facts) {
                     && item.shape() instanceof Shape.Faces b
                     && b.mesh().isClosed())
             : Optional.empty(),
-        format.schema().isPresent() ? ruled.codesOver(item.said().classification()) : List.of());
+        format.schema().isPresent() ? ruled.codesOver(item.said().classification()) : List.of(),
+        ruled.structure().isEmpty() ? item.said().structure() : ruled.structure());
   }
 
   /**

@@ -34,6 +34,7 @@ public record Difference(
     LAYER,
     CLASSIFICATION,
     RELATION,
+    STRUCTURE,
     UNIT,
     SYSTEM,
     PLACE,

@@ -240,6 +240,9 @@ public final class Prover {
     if (coverage.proves(Content.CLASSIFICATION)) {
       said.classification(sent, arrived);
     }
+    if (coverage.proves(Content.STRUCTURE)) {
+      said.structure(sent, arrived);
+    }
     if (coverage.proves(Content.MATERIALS)) {
       said.materials(sent, arrived);
     }

@@ -6,11 +6,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import wellspan.core.attribute.Classified;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.attribute.SpatialPart;
 import wellspan.core.proof.Difference.What;
 
 /** Compares what files say of an item, beside its geometry. */
@@ -81,6 +83,24 @@ final class Said {
     }
   }
 
+  void structure(Description sent, Description arrived) {
+    if (!sent.structure().equals(arrived.structure())) {
+      differs(
+          What.STRUCTURE,
+          "was sent in "
+              + path(sent.structure())
+              + " and arrived in "
+              + path(arrived.structure())
+              + ".");
+    }
+  }
+
+  private static String path(List<SpatialPart> structure) {
+    return structure.isEmpty()
+        ? "the site"
+        : structure.stream().map(SpatialPart::toString).collect(Collectors.joining(", "));
+  }
+
   /** Codes count as what they say, in whatever order. */
   void classification(Description sent, Description arrived) {
     List<String> there = new ArrayList<>(codes(arrived));
@@ -94,7 +114,12 @@ final class Said {
   }
 
   private static List<String> codes(Description d) {
-    return d.classification().stream().map(Classified::show).toList();
+    return d.classification().stream().map(Said::code).toList();
+  }
+
+  /** A code with those above it, which place it in its system. */
+  private static String code(Classified c) {
+    return c.parents().isEmpty() ? c.show() : c.show() + " under " + String.join(", ", c.parents());
   }
 
   void colours(Description sent, Description arrived) {

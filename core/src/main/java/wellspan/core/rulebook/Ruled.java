@@ -9,6 +9,7 @@ import wellspan.core.attribute.Classified;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.attribute.SpatialPart;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 
@@ -18,6 +19,8 @@ import wellspan.core.finding.Stop;
  * @param entityClass by a rule; empty where none is for the item
  * @param classTrouble why the class of a rule does not stand, empty if it does
  * @param heldBack whether it is not delivered
+ * @param structure where a rule places it in the structure, outermost first; a part without a
+ *     facility is one of the facility it is in anyway; empty where no rule does
  * @param sets what the rules say
  * @param codes by the rules; they go in the place of received ones of the same system
  * @param cells what each property rule says, in their order
@@ -27,6 +30,7 @@ public record Ruled(
     Optional<EntityClass> entityClass,
     String classTrouble,
     boolean heldBack,
+    List<SpatialPart> structure,
     List<PropertySet> sets,
     List<Classified> codes,
     List<Cell> cells,
@@ -34,9 +38,10 @@ public record Ruled(
 
   /** Where no rulebook says anything. */
   public static final Ruled NOTHING =
-      new Ruled(Optional.empty(), "", false, List.of(), List.of(), List.of(), List.of());
+      new Ruled(Optional.empty(), "", false, List.of(), List.of(), List.of(), List.of(), List.of());
 
   public Ruled {
+    structure = List.copyOf(structure);
     sets = List.copyOf(sets);
     codes = List.copyOf(codes);
     cells = List.copyOf(cells);

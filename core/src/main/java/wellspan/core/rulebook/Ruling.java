@@ -10,6 +10,7 @@ import wellspan.core.attribute.Classified;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.attribute.SpatialPart;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.StandardSets;
 import wellspan.core.schema.IfcSchema;
@@ -39,11 +40,20 @@ public final class Ruling {
     boolean held = false;
     Optional<EntityClass> chosen = Optional.empty();
     String trouble = "";
+    List<SpatialPart> structure = List.of();
+    boolean classed = false;
     for (ClassRule r : book.classes()) {
-      if (!r.off() && holds(r.when(), s)) {
+      boolean more = !classed && r.saysClass() || structure.isEmpty() && r.partOf() != null;
+      if (r.off() || !more || !holds(r.when(), s)) {
+        continue;
+      }
+      if (!classed && r.saysClass()) {
+        classed = true;
         held = r.heldBack();
         chosen = r.in(schema);
-        break;
+      }
+      if (structure.isEmpty() && r.partOf() != null) {
+        structure = r.partOf().levels();
       }
     }
     if (chosen.isPresent() && !ClassRules.fits(chosen.get(), s.item(), schema)) {
@@ -68,7 +78,7 @@ public final class Ruling {
     List<PropertySet> said = new ArrayList<>();
     sets.forEach(
         (name, values) -> said.add(new PropertySet(name, values, name.startsWith(QUANTITIES))));
-    return new Ruled(chosen, trouble, held, said, codes, cells, codeCells);
+    return new Ruled(chosen, trouble, held, structure, said, codes, cells, codeCells);
   }
 
   private static boolean holds(List<Condition> when, Subject s) {

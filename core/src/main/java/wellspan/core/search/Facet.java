@@ -10,6 +10,7 @@ public enum Facet {
   SOURCE("source"),
   CLASS("class"),
   MATERIAL("material"),
+  PART("part"),
   HAS("has"),
   IN("in");
 

@@ -12,6 +12,7 @@ import java.util.regex.Pattern;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
+import wellspan.core.geom.OnceAsked;
 import wellspan.core.item.ItemId;
 import wellspan.core.schema.IfcSchema;
 
@@ -67,13 +68,14 @@ public record ItemQuery(List<Term> terms) {
     for (Finding f : findings) {
       f.subject().ifPresentOrElse(found::add, () -> named.add(f.item()));
     }
+    Asked asked = new Asked(build, found, named, new OnceAsked<>());
     return item ->
         terms.stream()
             .allMatch(
                 t ->
                     t.facet().isEmpty()
                         ? anywhere(item, t.text())
-                        : holds(t.facet().get(), t.text(), item, build, found, named));
+                        : holds(t.facet().get(), t.text(), item, asked));
   }
 
   private static boolean anywhere(Build.BuiltItem i, String text) {
@@ -83,13 +85,16 @@ public record ItemQuery(List<Term> terms) {
         || has(i.source(), text);
   }
 
-  private static boolean holds(
-      Facet facet,
-      String text,
-      Build.BuiltItem i,
-      Build build,
-      Set<ItemId> found,
-      Set<String> named) {
+  /** What items are asked against; where they stand is worked out only if a term asks for it. */
+  private record Asked(
+      Build build, Set<ItemId> found, Set<String> named, OnceAsked<StandsIn> parts) {
+    String standsIn(Build.BuiltItem i) {
+      return parts.get(() -> new StandsIn(build)).of(i);
+    }
+  }
+
+  private static boolean holds(Facet facet, String text, Build.BuiltItem i, Asked asked) {
+    Build build = asked.build();
     return switch (facet) {
       case KIND -> has(i.item().kind().title(), text) || has(i.item().kind().id(), text);
       case LAYER -> has(i.item().layer(), text);
@@ -97,7 +102,9 @@ public record ItemQuery(List<Term> terms) {
       case CLASS -> has(build.classOf(i, IfcSchema.IFC4X3).entity(), text);
       case MATERIAL -> has(i.item().attributes().material(), text);
       case HAS ->
-          "finding".startsWith(text) && (found.contains(i.id()) || named.contains(i.item().name()));
+          "finding".startsWith(text)
+              && (asked.found().contains(i.id()) || asked.named().contains(i.item().name()));
+      case PART -> has(asked.standsIn(i), text);
       case IN -> build.job().deliveries().stream().anyMatch(d -> in(build, d, text, i));
     };
   }

@@ -366,7 +366,15 @@ class RulingTest {
     Classified elsewhere = new Classified("Costs", "7", "", List.of());
     Classified ruled = new Classified("Works", "2", "", List.of());
     Ruled r =
-        new Ruled(Optional.empty(), "", false, List.of(), List.of(ruled), List.of(), List.of());
+        new Ruled(
+            Optional.empty(),
+            "",
+            false,
+            List.of(),
+            List.of(),
+            List.of(ruled),
+            List.of(),
+            List.of());
     assertThat(r.codesOver(List.of(received, elsewhere))).containsExactly(elsewhere, ruled);
     assertThat(Ruled.NOTHING.codesOver(List.of(received))).containsExactly(received);
   }

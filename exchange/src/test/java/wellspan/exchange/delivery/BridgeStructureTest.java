@@ -14,7 +14,6 @@ import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.Shape;
-import wellspan.core.unit.LinearUnit;
 
 /** Where the parts of a bridge stand in the structure of a model. */
 class BridgeStructureTest extends DeliveredInTest {
@@ -42,10 +41,8 @@ class BridgeStructureTest extends DeliveredInTest {
   private Path written(IfcSchema schema) throws IOException {
     DeliveryRun.Outcome o =
         run(
-            parcel(
+            settled(
                 schema,
-                FRAME,
-                LinearUnit.METRE,
                 box("Deck", "bridge deck", "Creek Bridge", 0),
                 box("Rail", "handrail", "Creek Bridge", 2),
                 box("Column", "bridge column", "Creek Bridge", 4),

@@ -49,6 +49,12 @@ abstract class DeliveredInTest {
     return new Parcel("Prüf & Co", schema, frame, unit, IDS, pieces, Control.NONE);
   }
 
+  /** A parcel whose pieces stand where the structure of a model has them. */
+  static Parcel settled(IfcSchema schema, Item... items) {
+    Parcel p = parcel(schema, FRAME, LinearUnit.METRE, items);
+    return Packing.loose(p.project(), p.format(), p.frame(), p.unit(), IDS, p.pieces());
+  }
+
   static Parcel loose(Parcel.Piece piece) {
     return new Parcel(
         "p", IfcSchema.IFC4X3, FRAME, LinearUnit.METRE, IDS, List.of(piece), Control.NONE);

@@ -153,8 +153,9 @@ class RelationsTravelTest extends DeliveredInTest {
     Proof proof = Prover.compare(p, back(), Progress.NONE);
     assertThat(proof.findings())
         .filteredOn(Finding::isError)
-        .isNotEmpty()
-        .allSatisfy(e -> assertThat(e.code()).isEqualTo("proof.relation"));
+        .anySatisfy(e -> assertThat(e.code()).isEqualTo("proof.relation"))
+        .allSatisfy( // a part that hangs on nothing stands nowhere either
+            e -> assertThat(e.code()).isIn("proof.relation", "proof.structure"));
   }
 
   /** Things that are parts of each other cannot be written so; one of the two relations is. */

@@ -20,6 +20,7 @@ import java.util.regex.Pattern;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import wellspan.core.attribute.Classified;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Finish;
@@ -135,7 +136,11 @@ class SabotageTest {
                     new EntityClass("IfcKerb", "NOTDEFINED"),
                     "0abcdefghijklmnopqrs01",
                     List.of(client, quantities),
-                    Optional.of(new Finish("granite", 0x8090A0)))),
+                    Optional.of(new Finish("granite", 0x8090A0)),
+                    Optional.empty(),
+                    List.of(
+                        new Classified("Client codes", "K10", "Kerbs", List.of("K")),
+                        new Classified("National list", "33.1", "", List.of())))),
         Item.string(
                 "Edge",
                 List.of(
@@ -199,6 +204,12 @@ class SabotageTest {
             "colour",
             "IFCCOLOURRGB\\(\\$," + NUMBER,
             (s, r) -> s.startsWith("0.9") ? "0.1" : "0.95"),
+        Damage.of("code", "IFCCLASSIFICATIONREFERENCE\\((?:\\$|'[^']*'),'([^']*)'", OTHER_WORD),
+        Damage.of("title of a code", "IFCCLASSIFICATIONREFERENCE\\([^;]*'(Kerbs)'", OTHER_WORD),
+        Damage.of(
+            "name of a code system", "IFCCLASSIFICATION\\((?:[^,;]*,){3}'([^']*)'", OTHER_WORD),
+        Damage.out("dropped code", "#\\d+=IFCRELASSOCIATESCLASSIFICATION\\([^;]*;\n"),
+        Damage.of("name of a road", "IFCROAD(?:PART)?\\('[^']*',[^,]*,'([^']*)'", OTHER_WORD),
         Damage.of("layer", "IFCPRESENTATIONLAYERASSIGNMENT\\('([^']*)'", OTHER_WORD),
         Damage.of(
             "name of a product",

@@ -58,6 +58,7 @@ public final class IfcReader {
   private final Set<Integer> grouped = new HashSet<>();
   private final List<NamedPoint> loosePoints = new ArrayList<>();
   private final RelationReader relations;
+  private final StructureReader structure;
   private final Identities identities = new Identities(findings);
   private int texts;
 
@@ -77,6 +78,7 @@ public final class IfcReader {
     layers = new Layers(model);
     relations = new RelationReader(model);
     classification = new ClassificationReader(model);
+    structure = new StructureReader(model, properties::classOf);
   }
 
   /**
@@ -216,7 +218,8 @@ public final class IfcReader {
               .on(layers.of(first))
               .saying(
                   new Description(properties.classOf(first), g.text("GlobalId"), properties.of(g))
-                      .withClassification(classification.of(g, Optional.empty()))));
+                      .withClassification(classification.of(g, Optional.empty()))
+                      .within(structure.of(first))));
     }
   }
 
@@ -287,7 +290,8 @@ public final class IfcReader {
                 properties.of(p),
                 finishes.of(p, properties.typeOf(p)),
                 closed,
-                classification.of(p, properties.typeOf(p))));
+                classification.of(p, properties.typeOf(p)),
+                structure.of(p)));
   }
 
   private Optional<Item> body(Instance p) {

@@ -15,19 +15,20 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.SpatialPart;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.geom.Polyline;
-import wellspan.core.item.Band;
 import wellspan.core.item.Kind;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.Attribute;
-import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.Schema;
 import wellspan.core.shape.FaceFinishes;
 import wellspan.core.shape.NamedPoint;
@@ -35,9 +36,11 @@ import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
 
 /**
- * Writes a parcel as IFC: project and site, in IFC4.3 road and road part, and the items in them.
+ * Writes a parcel as IFC: project, site and the structure in it, and the items where they stand.
  */
 public final class IfcWriter {
+  private static final Kind COURSE = Kind.of("course");
+
   private final Parcel parcel;
   private final Map<String, String> pictures;
   private final Schema schema;
@@ -48,16 +51,15 @@ public final class IfcWriter {
   private final FinishRecords finishes;
   private final ClassificationRecords classification;
   private final MeshRecords meshes;
-  private final List<Integer> inSite = new ArrayList<>();
-  private static final Kind COURSE = Kind.of("course");
-
-  private final List<Integer> inRoad = new ArrayList<>();
   private final List<Integer> alignments = new ArrayList<>();
-  private final Map<String, List<Integer>> pavements = new LinkedHashMap<>();
-  private final BridgeRecords bridges;
+  private final Map<Pavement, List<Integer>> pavements = new LinkedHashMap<>();
   private final RelationRecords relations;
   private final LikeShapes likes;
   private final TypeRecords types;
+  private StructureRecords structure;
+
+  /** The courses of a layer in one place of the structure. */
+  private record Pavement(String layer, List<SpatialPart> within) {}
 
   private IfcWriter(Parcel parcel, Map<String, String> pictures, StepWriter step) {
     this.parcel = parcel;
@@ -65,7 +67,6 @@ public final class IfcWriter {
     this.step = step;
     schema = Schema.forFile(parcel.schema().id()).orElseThrow();
     local = new LocalCoordinates(parcel);
-    bridges = new BridgeRecords(step, parcel);
     relations = new RelationRecords(step, parcel);
     types = new TypeRecords(step, parcel, schema);
     likes = new LikeShapes(parcel, local);
@@ -127,7 +128,8 @@ public final class IfcWriter {
   private void write(Progress progress) throws IOException {
     PropertyRecords properties = new PropertyRecords(step, parcel);
     ProjectRecords project = new ProjectRecords(step, parcel, properties).write();
-    NetworkRecords networks = new NetworkRecords(step, parcel, project, local);
+    structure = StructureRecords.write(step, parcel, project, schema);
+    NetworkRecords networks = new NetworkRecords(step, parcel, project, structure, local);
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
       progress.advance((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
@@ -165,6 +167,7 @@ public final class IfcWriter {
             new AlignmentRecords(step, parcel, project, properties, local, representations)
                 .write(piece, a);
         alignments.add(alignment);
+        structure.along(piece.item().name(), alignment);
         yield alignment;
       }
       case Shape.Axis a -> lines(piece, project, List.of(a.line()));
@@ -193,17 +196,17 @@ public final class IfcWriter {
         .map(t -> new PictureOver(t, pictures.get(piece.key())));
   }
 
-  private int contained(Parcel.Piece piece, int product) {
-    if (relations.isPart(piece) || bridges.takes(piece, product)) {
+  private int contained(Parcel.Piece piece, int product) throws IOException {
+    if (relations.isPart(piece)) {
       return product;
     }
-    boolean ground = piece.item().kind().stratum() == Band.GROUND;
     if (piece.item().kind().is(COURSE)
         && piece.description().entityClass().entity().equals("IfcCourse")) {
-      pavements.computeIfAbsent(piece.item().layer(), k -> new ArrayList<>()).add(product);
+      Pavement of = new Pavement(piece.item().layer(), piece.description().structure());
+      pavements.computeIfAbsent(of, k -> new ArrayList<>()).add(product);
       return product;
     }
-    (ground || parcel.schema() != IfcSchema.IFC4X3 ? inSite : inRoad).add(product);
+    structure.contain(piece, product);
     return product;
   }
 
@@ -231,7 +234,9 @@ public final class IfcWriter {
       }
       members.add(occurrence(piece.description().entityClass(), given));
     }
-    inSite.addAll(members);
+    for (int m : members) {
+      structure.contain(piece, m);
+    }
     int whole =
         step.root(
             "IfcGroup", piece.description().globalId(), text(piece.item().name()), UNSET, UNSET);
@@ -297,19 +302,22 @@ public final class IfcWriter {
     return step.add(c.entity(), values);
   }
 
-  /** The courses of a road are parts of its pavement, which lies in the road in their stead. */
+  /** The courses of a road are parts of its pavement, which stands in the road in their stead. */
   private void pavements(ProjectRecords p) throws IOException {
-    for (Map.Entry<String, List<Integer>> road : pavements.entrySet()) {
-      String key = "pavement " + road.getKey();
+    Set<String> named = new HashSet<>();
+    for (Map.Entry<Pavement, List<Integer>> road : pavements.entrySet()) {
+      String layer = road.getKey().layer();
+      List<SpatialPart> within = road.getKey().within();
+      String key = "pavement " + layer + (named.add(layer) ? "" : "\u0000" + within);
       int placement = step.add("IfcLocalPlacement", ref(p.sitePlacement()), ref(p.identity()));
       int pavement =
           occurrence(
               new EntityClass("IfcPavement", "NOTDEFINED"),
               Map.of(
                   "GlobalId", text(id(key, "product")),
-                  "Name", text((road.getKey() + " pavement").strip()),
+                  "Name", text((layer + " pavement").strip()),
                   "ObjectPlacement", ref(placement)));
-      inRoad.add(pavement);
+      structure.contain(within, pavement);
       step.root(
           "IfcRelAggregates",
           id(key, "courses"),
@@ -326,45 +334,6 @@ public final class IfcWriter {
     parts.addAll(alignments);
     step.root(
         "IfcRelAggregates", id("project", "parts"), UNSET, UNSET, ref(p.project()), refs(parts));
-    if (parcel.schema() == IfcSchema.IFC4X3) {
-      List<Integer> facilities = new ArrayList<>(List.of(p.road()));
-      facilities.addAll(bridges.write(p));
-      step.root(
-          "IfcRelAggregates", id("site", "parts"), UNSET, UNSET, ref(p.site()), refs(facilities));
-      step.root(
-          "IfcRelAggregates",
-          id("road", "parts"),
-          UNSET,
-          UNSET,
-          ref(p.road()),
-          refs(List.of(p.roadPart())));
-    }
-    if (!inSite.isEmpty()) {
-      step.root(
-          "IfcRelContainedInSpatialStructure",
-          id("site", "content"),
-          UNSET,
-          UNSET,
-          refs(inSite),
-          ref(p.site()));
-    }
-    if (!inRoad.isEmpty()) {
-      step.root(
-          "IfcRelContainedInSpatialStructure",
-          id("road part", "content"),
-          UNSET,
-          UNSET,
-          refs(inRoad),
-          ref(p.roadPart()));
-    }
-    if (!alignments.isEmpty()) {
-      step.root(
-          "IfcRelReferencedInSpatialStructure",
-          id("road", "alignments"),
-          UNSET,
-          UNSET,
-          refs(alignments),
-          ref(p.road()));
-    }
+    structure.relate();
   }
 }

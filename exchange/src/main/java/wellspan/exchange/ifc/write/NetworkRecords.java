@@ -20,15 +20,22 @@ final class NetworkRecords {
   private final StepWriter step;
   private final Parcel parcel;
   private final ProjectRecords project;
+  private final StructureRecords structure;
   private final LocalCoordinates local;
   private final Map<String, List<Integer>> members = new LinkedHashMap<>();
   private final Map<String, String> types = new LinkedHashMap<>();
   private final Map<String, List<Integer>> joined = new LinkedHashMap<>();
 
-  NetworkRecords(StepWriter step, Parcel parcel, ProjectRecords project, LocalCoordinates local) {
+  NetworkRecords(
+      StepWriter step,
+      Parcel parcel,
+      ProjectRecords project,
+      StructureRecords structure,
+      LocalCoordinates local) {
     this.step = step;
     this.parcel = parcel;
     this.project = project;
+    this.structure = structure;
     this.local = local;
   }
 
@@ -145,7 +152,7 @@ final class NetworkRecords {
             UNSET,
             UNSET,
             refs(List.of(system)),
-            ref(project.road()));
+            ref(structure.facility(network.getKey())));
       } else {
         step.root(
             "IfcRelServicesBuildings",

@@ -17,10 +17,7 @@ import java.util.List;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.schema.IfcSchema;
 
-/**
- * Writes what every file starts with: units, contexts, georeference, project, site, road and road
- * part.
- */
+/** Writes what every file starts with: units, contexts, georeference, project and site. */
 final class ProjectRecords {
   private final StepWriter step;
   private final Parcel parcel;
@@ -34,8 +31,6 @@ final class ProjectRecords {
   private int project;
   private int sitePlacement;
   private int site;
-  private int road;
-  private int roadPart;
 
   ProjectRecords(StepWriter step, Parcel parcel, PropertyRecords properties) {
     this.step = step;
@@ -70,14 +65,6 @@ final class ProjectRecords {
 
   int site() {
     return site;
-  }
-
-  int road() {
-    return road;
-  }
-
-  int roadPart() {
-    return roadPart;
   }
 
   IfcSchema schema() {
@@ -248,38 +235,5 @@ final class ProjectRecords {
     if (schema() == IfcSchema.IFC2X3) {
       properties.attach("site", site, place.conventionalSets());
     }
-    if (schema() == IfcSchema.IFC4X3) {
-      roadAndPart();
-    }
-  }
-
-  private void roadAndPart() throws IOException {
-    int roadPlacement = step.add("IfcLocalPlacement", ref(sitePlacement), ref(identity));
-    road =
-        step.root(
-            "IfcRoad",
-            id("road"),
-            text(or(parcel.info().facility(), "Road")),
-            UNSET,
-            UNSET,
-            ref(roadPlacement),
-            UNSET,
-            UNSET,
-            literal("ELEMENT"),
-            UNSET);
-    int partPlacement = step.add("IfcLocalPlacement", ref(roadPlacement), ref(identity));
-    roadPart =
-        step.root(
-            "IfcRoadPart",
-            id("road part"),
-            text("Road segment"),
-            UNSET,
-            UNSET,
-            ref(partPlacement),
-            UNSET,
-            UNSET,
-            literal("ELEMENT"),
-            literal("LONGITUDINAL"),
-            literal("ROADSEGMENT"));
   }
 }

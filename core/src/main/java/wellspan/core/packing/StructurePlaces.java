@@ -1,0 +1,54 @@
+package wellspan.core.packing;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import wellspan.core.attribute.RelationType;
+import wellspan.core.attribute.SpatialPart;
+import wellspan.core.deliver.CarriedRelations;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.describe.SpatialStructure;
+import wellspan.core.item.Relation;
+
+/**
+ * Settles where in the structure the pieces of a parcel stand: a part of a whole where its whole
+ * does, all others by themselves. In time of the number of pieces.
+ */
+final class StructurePlaces {
+  private StructurePlaces() {}
+
+  /** The parcel with the place of each piece; formats without a structure say none. */
+  static Parcel settled(Parcel parcel) {
+    if (parcel.format().schema().isEmpty()) {
+      return parcel;
+    }
+    SpatialStructure structure =
+        new SpatialStructure(
+            parcel.pieces().stream().map(Parcel.Piece::item).toList(),
+            parcel.info().facility(),
+            parcel.schema());
+    Map<String, List<SpatialPart>> places = new HashMap<>();
+    for (Parcel.Piece p : parcel.pieces()) {
+      boolean alignment = p.description().entityClass().entity().equals("IfcAlignment");
+      places.put(
+          p.key(),
+          alignment // belongs to the project, the structure only refers to it
+              ? List.of()
+              : structure.of(p.item(), p.description().structure()));
+    }
+    Map<String, String> wholes = new HashMap<>();
+    CarriedRelations.of(parcel).stream()
+        .filter(r -> r.type() == RelationType.PART_OF)
+        .forEach((Relation r) -> wholes.put(r.from().value(), r.to().value()));
+    List<Parcel.Piece> out = new ArrayList<>(parcel.pieces().size());
+    for (Parcel.Piece p : parcel.pieces()) {
+      String stands = p.key();
+      while (wholes.containsKey(stands)) {
+        stands = wholes.get(stands);
+      }
+      out.add(p.with(p.description().within(places.get(stands))));
+    }
+    return parcel.withPieces(out);
+  }
+}

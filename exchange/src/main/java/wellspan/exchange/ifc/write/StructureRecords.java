@@ -1,0 +1,207 @@
+package wellspan.exchange.ifc.write;
+
+import static wellspan.exchange.ifc.write.StepValue.UNSET;
+import static wellspan.exchange.ifc.write.StepValue.literal;
+import static wellspan.exchange.ifc.write.StepValue.ref;
+import static wellspan.exchange.ifc.write.StepValue.refs;
+import static wellspan.exchange.ifc.write.StepValue.text;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.SpatialPart;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.schema.Attribute;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.schema.Schema;
+
+/**
+ * Writes the structure below the site, as the pieces say where they stand, and what stands in each
+ * level of it. A model of IFC4.3 has a road even if nothing stands in it.
+ */
+final class StructureRecords {
+  private static final List<SpatialPart> EMPTY_ROAD =
+      List.of(
+          new SpatialPart(new EntityClass("IfcRoad", ""), ""),
+          new SpatialPart(new EntityClass("IfcRoadPart", "ROADSEGMENT"), "Road segment"));
+
+  private final StepWriter step;
+  private final Parcel parcel;
+  private final ProjectRecords project;
+  private final Schema schema;
+  private final Map<List<SpatialPart>, Level> levels = new LinkedHashMap<>();
+
+  /** One level: its object, where it lies, what is in it and what it only refers to. */
+  private record Level(
+      String key,
+      int object,
+      int placement,
+      List<Integer> parts,
+      List<Integer> content,
+      List<Integer> alignments) {
+    Level(String key, int object, int placement) {
+      this(key, object, placement, new ArrayList<>(), new ArrayList<>(), new ArrayList<>());
+    }
+  }
+
+  private StructureRecords(StepWriter step, Parcel parcel, ProjectRecords project, Schema schema) {
+    this.step = step;
+    this.parcel = parcel;
+    this.project = project;
+    this.schema = schema;
+    levels.put(List.of(), new Level("site", project.site(), project.sitePlacement()));
+  }
+
+  /** Writes every level that a piece of the parcel stands in. */
+  static StructureRecords write(
+      StepWriter step, Parcel parcel, ProjectRecords project, Schema schema) throws IOException {
+    StructureRecords out = new StructureRecords(step, parcel, project, schema);
+    for (Parcel.Piece p : parcel.pieces()) {
+      out.level(p.description().structure());
+    }
+    if (parcel.schema() == IfcSchema.IFC4X3 && out.levels.size() == 1) {
+      String name = parcel.info().facility();
+      out.level(
+          List.of(
+              new SpatialPart(EMPTY_ROAD.getFirst().entityClass(), name.isEmpty() ? "Road" : name),
+              EMPTY_ROAD.getLast()));
+    }
+    return out;
+  }
+
+  private Level level(List<SpatialPart> path) throws IOException {
+    Level there = levels.get(path);
+    if (there != null) {
+      return there;
+    }
+    Level above = level(path.subList(0, path.size() - 1));
+    SpatialPart part = path.getLast();
+    String key = key(path);
+    int placement = step.add("IfcLocalPlacement", ref(above.placement()), ref(project.identity()));
+    Level made = new Level(key, object(part, key, placement), placement);
+    above.parts().add(made.object());
+    levels.put(List.copyOf(path), made);
+    return made;
+  }
+
+  /** The first road and its only part have the identities that they always had. */
+  private String key(List<SpatialPart> path) {
+    boolean road = path.getFirst().entityClass().entity().equals("IfcRoad");
+    boolean standard =
+        road
+            && path.getFirst().name().equals(facility())
+            && (path.size() == 1 || path.equals(List.of(path.getFirst(), EMPTY_ROAD.getLast())));
+    if (standard) {
+      return path.size() == 1 ? "road" : "road part";
+    }
+    StringBuilder out = new StringBuilder("structure");
+    path.forEach(p -> out.append('\u0000').append(p));
+    return out.toString();
+  }
+
+  private String facility() {
+    return parcel.info().facility().isEmpty() ? "Road" : parcel.info().facility();
+  }
+
+  private int object(SpatialPart part, String key, int placement) throws IOException {
+    EntityClass c = part.entityClass();
+    List<Attribute> attributes = schema.entity(c.entity()).orElseThrow().attributes();
+    StepValue[] values = new StepValue[attributes.size()];
+    for (int i = 0; i < values.length; i++) {
+      values[i] =
+          switch (attributes.get(i).name()) {
+            case "GlobalId" -> text(parcel.ids().of(key, "product"));
+            case "OwnerHistory" -> step.owner();
+            case "Name" -> part.name().isEmpty() ? UNSET : text(part.name());
+            case "ObjectType" -> c.objectType().isEmpty() ? UNSET : text(c.objectType());
+            case "ObjectPlacement" -> ref(placement);
+            case "CompositionType" -> literal("ELEMENT");
+            case "InteriorOrExteriorSpace" -> literal("NOTDEFINED");
+            case "UsageType" -> literal(usage(c.predefinedType()));
+            case "PredefinedType" ->
+                c.predefinedType().isEmpty() ? UNSET : literal(c.predefinedType());
+            default -> UNSET;
+          };
+    }
+    return step.add(c.entity(), values);
+  }
+
+  /** How a part divides its facility: along it, across it, one above the other, or as an area. */
+  private static String usage(String type) {
+    return switch (type) {
+      case "ROADSEGMENT", "SEGMENT", "DECK_SEGMENT" -> "LONGITUDINAL";
+      case "SUPERSTRUCTURE", "SUBSTRUCTURE", "FOUNDATION", "ABOVEGROUND", "BELOWGROUND" ->
+          "VERTICAL";
+      case "INTERSECTION", "ROUNDABOUT", "TOLLPLAZA", "JUNCTION", "LEVELCROSSING" -> "REGION";
+      case "", "USERDEFINED", "NOTDEFINED" -> "NOTDEFINED";
+      default -> "LATERAL";
+    };
+  }
+
+  /** Notes that a product stands where its piece says. */
+  void contain(Parcel.Piece piece, int product) throws IOException {
+    contain(piece.description().structure(), product);
+  }
+
+  /** Notes that a product stands in a level. */
+  void contain(List<SpatialPart> path, int product) throws IOException {
+    level(path).content().add(product);
+  }
+
+  /** The object of the road, or other work, that something of a name belongs to. */
+  int facility(String name) {
+    return named(name).object();
+  }
+
+  /** Notes an alignment, which belongs to the project, for the road of its name. */
+  void along(String name, int alignment) {
+    named(name).alignments().add(alignment);
+  }
+
+  /** The level of a name; the first road if there is none of it, else the site. */
+  private Level named(String name) {
+    Level out = levels.get(List.of());
+    for (Map.Entry<List<SpatialPart>, Level> e : levels.entrySet()) {
+      if (!e.getKey().isEmpty() && e.getKey().getLast().name().equals(name)) {
+        return e.getValue();
+      }
+      if (e.getKey().size() == 1 && out.key().equals("site")) {
+        out = e.getValue();
+      }
+    }
+    return out;
+  }
+
+  /** Writes how the levels hang together and what stands in each. */
+  void relate() throws IOException {
+    for (Level l : levels.values()) {
+      if (!l.parts().isEmpty()) {
+        relation("IfcRelAggregates", l, "parts", ref(l.object()), refs(l.parts()));
+      }
+    }
+    for (Level l : levels.values()) {
+      if (!l.content().isEmpty()) {
+        relation(
+            "IfcRelContainedInSpatialStructure", l, "content", refs(l.content()), ref(l.object()));
+      }
+    }
+    for (Level l : levels.values()) {
+      if (!l.alignments().isEmpty()) {
+        relation(
+            "IfcRelReferencedInSpatialStructure",
+            l,
+            "alignments",
+            refs(l.alignments()),
+            ref(l.object()));
+      }
+    }
+  }
+
+  private void relation(String entity, Level l, String role, StepValue one, StepValue other)
+      throws IOException {
+    step.root(entity, parcel.ids().of(l.key(), role), UNSET, UNSET, one, other);
+  }
+}
