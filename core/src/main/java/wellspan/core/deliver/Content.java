@@ -13,6 +13,7 @@ public enum Content {
   IDS("GlobalIds"),
   PROPERTIES("properties and quantities"),
   CLASSIFICATION("codes of classifications"),
+  PARENT_CODES("codes above a code of a classification"),
   MATERIALS("materials"),
   COLOURS("colours"),
   LAYERS("layers"),

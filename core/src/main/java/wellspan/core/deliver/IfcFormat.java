@@ -43,7 +43,7 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
               SYSTEM,
               PLACE),
           EnumSet.of(MATERIAL_AREAS, DESIGN_LOOKS));
-  private static final Coverage IFC4 = IFC2X3.with("IFC4", TEXTURES);
+  private static final Coverage IFC4 = IFC2X3.with("IFC4", TEXTURES).with("IFC4", PARENT_CODES);
   private static final Coverage IFC4X3 = IFC4.with("IFC4.3", ELEMENTS);
 
   @Override

@@ -215,7 +215,7 @@ public final class FileProof {
       said.closed(meant, came);
     }
     if (both(Content.CLASSIFICATION)) {
-      said.classification(meant, came);
+      said.classification(meant, came, both(Content.PARENT_CODES));
     }
     if (both(Content.MATERIALS)) {
       said.materials(meant, came);

@@ -238,7 +238,7 @@ public final class Prover {
       said.closed(sent, arrived);
     }
     if (coverage.proves(Content.CLASSIFICATION)) {
-      said.classification(sent, arrived);
+      said.classification(sent, arrived, coverage.proves(Content.PARENT_CODES));
     }
     if (coverage.proves(Content.STRUCTURE)) {
       said.structure(sent, arrived);

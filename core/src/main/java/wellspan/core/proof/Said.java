@@ -7,7 +7,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import wellspan.core.attribute.Classified;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.PropertySet;
@@ -101,10 +100,14 @@ final class Said {
         : structure.stream().map(SpatialPart::toString).collect(Collectors.joining(", "));
   }
 
-  /** Codes count as what they say, in whatever order. */
-  void classification(Description sent, Description arrived) {
-    List<String> there = new ArrayList<>(codes(arrived));
-    for (String c : codes(sent)) {
+  /**
+   * Codes count as what they say, in whatever order.
+   *
+   * @param parents whether the codes above them count too
+   */
+  void classification(Description sent, Description arrived, boolean parents) {
+    List<String> there = new ArrayList<>(codes(arrived, parents));
+    for (String c : codes(sent, parents)) {
       if (!there.remove(c)) {
         differs(What.CLASSIFICATION, "was sent with the code " + c + ", which did not arrive.");
       }
@@ -113,13 +116,14 @@ final class Said {
         c -> differs(What.CLASSIFICATION, "arrived with the code " + c + ", which was not sent."));
   }
 
-  private static List<String> codes(Description d) {
-    return d.classification().stream().map(Said::code).toList();
-  }
-
-  /** A code with those above it, which place it in its system. */
-  private static String code(Classified c) {
-    return c.parents().isEmpty() ? c.show() : c.show() + " under " + String.join(", ", c.parents());
+  private static List<String> codes(Description d, boolean parents) {
+    return d.classification().stream()
+        .map(
+            c ->
+                parents && !c.parents().isEmpty()
+                    ? c.show() + " under " + String.join(", ", c.parents())
+                    : c.show())
+        .toList();
   }
 
   void colours(Description sent, Description arrived) {
