@@ -11,9 +11,11 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Callable;
+import java.util.stream.Collectors;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
@@ -36,6 +38,7 @@ import wellspan.core.item.ItemId;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.model.Model;
+import wellspan.core.model.ModelComparison;
 import wellspan.core.model.ModelJson;
 import wellspan.core.model.ModelObject;
 import wellspan.core.model.ModelTable;
@@ -63,6 +66,9 @@ import wellspan.exchange.table.write.TableFile;
         "Lists every object of an IFC file, or of a job as it would be delivered, with class, properties, quantities, classification, material, colour and groups.",
     mixinStandardHelpOptions = true)
 final class DescribeCommand implements Callable<Integer> {
+  /** Objects that a change names. */
+  private static final int NAMED = 3;
+
   @Spec private CommandSpec spec;
 
   @Parameters(paramLabel = "JOB|FILE", description = "folder of a job, or an IFC file")
@@ -80,6 +86,13 @@ final class DescribeCommand implements Callable<Integer> {
       description = "as a table: a row for each object, a column for each property")
   private Path table;
 
+  @Option(
+      names = "--against",
+      paramLabel = "SCHEMA|FILE",
+      description =
+          "compares: what becomes of the objects in that schema, or in another IFC file of the same model")
+  private String against;
+
   @Mixin private RulebookOption rulebook = new RulebookOption();
 
   @Option(names = "--json", description = "as JSON")
@@ -87,9 +100,12 @@ final class DescribeCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    schema(); // says early what is wrong with it
+    IfcSchema chosen = schema(); // says early what is wrong with it
     Rulebook book = rulebook.book();
-    Described described = Files.isDirectory(what) ? ofJob(book) : ofFile(book);
+    if (against != null) {
+      return compare(book, chosen);
+    }
+    Described described = Files.isDirectory(what) ? ofJob(book, chosen) : ofFile(book);
     Model model = described.model();
     PrintWriter out = spec.commandLine().getOut();
     PrintWriter err = spec.commandLine().getErr();
@@ -105,6 +121,50 @@ final class DescribeCommand implements Callable<Integer> {
       model.objects().stream().filter(ModelJson::isDescribed).forEach(o -> line(out, o));
     }
     return model.findings().stream().anyMatch(Finding::isError) ? Main.ERRORS_FOUND : Main.DONE;
+  }
+
+  private int compare(Rulebook book, IfcSchema chosen) throws IOException {
+    Optional<IfcSchema> other = IfcSchema.named(against);
+    Path file = Path.of(against);
+    if (other.isEmpty() && !Files.isRegularFile(file)) {
+      throw new IllegalArgumentException(
+          "--against " + against + " is neither IFC4X3, IFC4 nor IFC2X3, nor a file.");
+    }
+    boolean job = Files.isDirectory(what);
+    Model first = (job ? ofJob(book, chosen) : ofFile(book)).model();
+    Model second =
+        other.isEmpty()
+            ? ModelReader.read(file, Progress.NONE)
+            : (job
+                    ? ofJob(book, other.get())
+                    : asModel(
+                        Intake.read(what, ReadingRule.AS_FOUND, Progress.NONE), book, other.get()))
+                .model();
+    ModelComparison c = ModelComparison.of(first, second);
+    PrintWriter out = spec.commandLine().getOut();
+    if (json) {
+      out.println(c.json().toPrettyString());
+      return Main.DONE;
+    }
+    out.println(c.compared() + " objects in " + c.from() + " and in " + c.to() + ".");
+    for (ModelComparison.Change x : c.changes()) {
+      String names =
+          x.objects().stream()
+              .limit(NAMED)
+              .map(ModelObject::name)
+              .collect(Collectors.joining(", "));
+      out.println(
+          x.objects().size()
+              + " "
+              + x.what().words()
+              + ": "
+              + (x.from() + (x.to().isEmpty() || x.from().isEmpty() ? "" : " → ") + x.to())
+              + "  ("
+              + names
+              + (x.objects().size() > NAMED ? " …" : "")
+              + ")");
+    }
+    return Main.DONE;
   }
 
   private static void line(PrintWriter out, ModelObject o) {
@@ -137,7 +197,7 @@ final class DescribeCommand implements Callable<Integer> {
       Received r = Intake.read(what, ReadingRule.AS_FOUND, Progress.NONE);
       return r.format().startsWith("IFC") && !rulebook.isGiven()
           ? new Described(ModelReader.read(what, Progress.NONE), Set.of())
-          : asModel(r, book);
+          : asModel(r, book, schema());
     } catch (NoSuchFileException e) {
       throw new IOException(what + ": there is no such file or folder.", e);
     }
@@ -152,11 +212,11 @@ final class DescribeCommand implements Callable<Integer> {
   }
 
   /** What a file would say as a model that the rulebook has described. */
-  private Described asModel(Received r, Rulebook book) throws IOException {
-    DeliveryFormat format = new IfcFormat(schema());
+  private Described asModel(Received r, Rulebook book, IfcSchema schema) throws IOException {
+    DeliveryFormat format = new IfcFormat(schema);
     String file = String.valueOf(what.getFileName());
     GlobalIds ids = new GlobalIds(UUID.nameUUIDFromBytes(file.getBytes(StandardCharsets.UTF_8)));
-    Ruling ruling = new Ruling(book, schema());
+    Ruling ruling = new Ruling(book, schema);
     Roads roads = new Roads();
     r.items().forEach(i -> roads.add(file, i));
     List<Parcel.Piece> pieces = new ArrayList<>();
@@ -180,7 +240,7 @@ final class DescribeCommand implements Callable<Integer> {
   }
 
   /** What a job would deliver, and what it holds back. */
-  private Described ofJob(Rulebook book) throws IOException {
+  private Described ofJob(Rulebook book, IfcSchema schema) throws IOException {
     JobStore store = new JobStore(what);
     Job job = store.open();
     Build build =
@@ -189,13 +249,13 @@ final class DescribeCommand implements Callable<Integer> {
         new Delivery(
             "describe",
             "",
-            schema(),
+            schema,
             LinearUnit.METRE,
             new LocalZero.BasePoint(),
             "describe.ifc",
             Set.of());
     Map<String, Ruled> ruled = new HashMap<>();
-    build.items().keySet().forEach(id -> ruled.put(id.value(), build.ruled(id, schema())));
+    build.items().keySet().forEach(id -> ruled.put(id.value(), build.ruled(id, schema)));
     return described(Packing.whole(build, delivery), ruled);
   }
 

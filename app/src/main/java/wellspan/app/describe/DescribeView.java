@@ -15,7 +15,7 @@ import wellspan.core.build.Build;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.describe.KnownFacts;
 
-/** What stands beside the rules: the rule in hand, requirements, attributes. */
+/** What stands beside the rules: the rule in hand, requirements, attributes, schemas. */
 public final class DescribeView extends CardColumn {
   /** Sets of properties shown; a layer of features may have thousands. */
   private static final int SHOWN = 12;
@@ -26,6 +26,7 @@ public final class DescribeView extends CardColumn {
   private final RequirementCard requirements;
   private final RuleCard rule;
   private final AttributeCard attributes;
+  private final SchemaCard schemas;
 
   public DescribeView(Session session) {
     super("describe");
@@ -33,6 +34,7 @@ public final class DescribeView extends CardColumn {
     requirements = new RequirementCard(session);
     rule = new RuleCard(session);
     attributes = new AttributeCard(session);
+    schemas = new SchemaCard(session);
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.selection().idsProperty().addListener((o, a, b) -> refresh());
     session.rules().cardProperty().addListener((o, a, b) -> refresh());
@@ -49,6 +51,7 @@ public final class DescribeView extends CardColumn {
       case RULE -> cards.getChildren().setAll(rule);
       case ATTRIBUTES -> cards.getChildren().setAll(attributes);
       case ITEM -> cards.getChildren().setAll(selected());
+      case SCHEMAS -> cards.getChildren().setAll(schemas);
       case REQUIREMENTS -> cards.getChildren().setAll(requirements);
     }
   }

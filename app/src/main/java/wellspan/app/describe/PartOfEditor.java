@@ -1,5 +1,6 @@
 package wellspan.app.describe;
 
+import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
@@ -33,8 +34,10 @@ final class PartOfEditor extends VBox {
     type.setId("part-of-type");
     type.setEditable(true);
     type.setConverter(Choices.orNothing("no type"));
-    type.setMinWidth(130);
-    facilityClass.setMinWidth(130);
+    for (ComboBox<String> c : List.of(facilityClass, type)) {
+      c.setMinWidth(118);
+      c.setPrefWidth(118);
+    }
     String shown = now == null || now.facilityClass().isEmpty() ? "IfcRoad" : now.facilityClass();
     facilityClass.setValue(shown);
     type.getItems().add("");

@@ -21,6 +21,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
+import org.kordamp.ikonli.feather.Feather;
 import wellspan.app.session.DescribeCard;
 import wellspan.app.session.RuleDesk;
 import wellspan.app.session.RuleRef;
@@ -168,7 +169,7 @@ public final class RuleSurface extends BorderPane {
 
   private void showHead(Rulebook book) {
     Label name = Parts.label(title(book), "title");
-    name.setMinWidth(130);
+    name.setMinWidth(84);
     Label about = Parts.label(about(book), "muted");
     HBox schemas = new HBox();
     ToggleGroup group = new ToggleGroup();
@@ -197,6 +198,9 @@ public final class RuleSurface extends BorderPane {
     attributes.setId("open-attributes");
     Button item = Parts.button("Item", "plain", () -> toggle(DescribeCard.ITEM));
     item.setId("open-item");
+    Button compare =
+        Parts.icon(Feather.COLUMNS, "Compare schemas", () -> toggle(DescribeCard.SCHEMAS));
+    compare.setId("open-schemas");
     for (Button b : List.of(requirements, attributes, item)) {
       b.setMinWidth(Region.USE_PREF_SIZE);
     }
@@ -205,7 +209,7 @@ public final class RuleSurface extends BorderPane {
     HBox.setHgrow(about, Priority.SOMETIMES);
     about.setMinWidth(0);
     head.getChildren()
-        .setAll(name, about, Parts.space(), schemas, menu, item, attributes, requirements);
+        .setAll(name, about, Parts.space(), schemas, compare, menu, item, attributes, requirements);
   }
 
   private void toggle(DescribeCard card) {

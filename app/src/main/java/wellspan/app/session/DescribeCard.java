@@ -10,5 +10,7 @@ public enum DescribeCard {
   /** What the receiver asks for. */
   REQUIREMENTS,
   /** What was said of the selected items by hand. */
-  ATTRIBUTES
+  ATTRIBUTES,
+  /** What becomes of the model in another schema. */
+  SCHEMAS
 }

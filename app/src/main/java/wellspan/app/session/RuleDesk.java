@@ -42,10 +42,12 @@ public final class RuleDesk {
   private final ObjectProperty<Optional<RuleRef>> selected =
       new SimpleObjectProperty<>(Optional.empty());
   private final ObjectProperty<DescribeCard> card = new SimpleObjectProperty<>(DescribeCard.NONE);
+  private final SchemaDesk schemas;
 
   RuleDesk(Session session) {
     this.session = session;
     schema.set(session.deliveries().schema());
+    schemas = new SchemaDesk(session, card);
     session
         .historyProperty()
         .addListener(
@@ -69,6 +71,11 @@ public final class RuleDesk {
   /** The rule in hand. */
   public ObjectProperty<Optional<RuleRef>> selectedProperty() {
     return selected;
+  }
+
+  /** How the model differs in two schemas. */
+  public SchemaDesk schemas() {
+    return schemas;
   }
 
   /** What stands beside the rules. */

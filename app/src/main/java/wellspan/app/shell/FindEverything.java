@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Predicate;
+import wellspan.app.session.DescribeCard;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.session.Visibility;
@@ -74,6 +75,17 @@ final class FindEverything {
     session.visibility().peel(away);
   }
 
+  private Findable card(String title, String also, DescribeCard card) {
+    return action(
+        title,
+        "at Describe",
+        also,
+        () -> {
+          session.stopProperty().set(Stop.DESCRIBE);
+          session.rules().cardProperty().set(card);
+        });
+  }
+
   private static Findable action(String title, String keys, String also, Runnable go) {
     return new Findable("action", title, keys, also, go);
   }
@@ -107,6 +119,23 @@ final class FindEverything {
                 session.deliveries().run();
               }));
     }
+    out.add(
+        card(
+            "Compare schemas",
+            "differences proxies lost properties of two models versions",
+            DescribeCard.SCHEMAS));
+    out.add(
+        card("Check requirements", "IDS specification receiver asks", DescribeCard.REQUIREMENTS));
+    out.add(
+        card(
+            "Put attributes on the selection",
+            "properties values by hand table",
+            DescribeCard.ATTRIBUTES));
+    out.add(
+        card(
+            "What the selected item will say",
+            "class properties GlobalId sets",
+            DescribeCard.ITEM));
     out.add(action("Show findings", "Ctrl+F", "errors warnings problems", window::toggleFindings));
     out.add(action("Search items", "Ctrl+L", "filter strata find", searchItems));
     out.add(action("Plan", "Alt+1", "picture", () -> stage.show(StageView.Picture.PLAN)));
@@ -128,7 +157,7 @@ final class FindEverything {
     out.add(
         action(
             "Go to the selection",
-            "",
+            "G",
             "zoom to",
             () -> session.aim().goTo(session.selection().ids())));
     out.add(

@@ -11,7 +11,7 @@ enum Grouping {
   SOURCE("by source", b -> Build.BuiltItem::source),
   LAYER("by layer", b -> i -> i.item().layer()),
   KIND("by kind", b -> i -> i.item().kind().title()),
-  STRUCTURE("by road or storey", b -> new StandsIn(b)::of),
+  STRUCTURE("by road or storey", Grouping::standing),
   CLASS("by class", b -> i -> b.classOf(i, IfcSchema.IFC4X3).entity()),
   MATERIAL("by material", b -> i -> i.item().attributes().material());
 
@@ -21,6 +21,11 @@ enum Grouping {
   Grouping(String title, Function<Build, Function<Build.BuiltItem, String>> on) {
     this.title = title;
     this.on = on;
+  }
+
+  private static Function<Build.BuiltItem, String> standing(Build build) {
+    StandsIn structure = new StandsIn(build);
+    return i -> structure.of(i).isEmpty() ? "the site itself" : structure.of(i);
   }
 
   /** The group of each item of a build; empty where it says nothing. */

@@ -121,6 +121,7 @@ public final class ShellView extends StackPane implements WindowActions {
     getChildren().addAll(frame, new TaskList(session.work()), findings, shortcuts, find);
     session.stopProperty().addListener((o, a, b) -> showStop());
     session.rules().cardProperty().addListener((o, a, b) -> showStop());
+    session.rules().schemas().picturedProperty().addListener((o, a, b) -> showStop());
     addEventFilter(
         KeyEvent.KEY_PRESSED,
         new WindowKeys(session, this, stage, strata, docket, findings, shortcuts)::key);
@@ -150,8 +151,9 @@ public final class ShellView extends StackPane implements WindowActions {
         };
     card.getChildren().setAll(panel);
     boolean onManifest = s == Stop.DELIVER && !proofOnStage;
-    boolean onRules = s == Stop.DESCRIBE;
-    boolean besides = !onRules || session.rules().cardProperty().get() != DescribeCard.NONE;
+    boolean onRules = s == Stop.DESCRIBE && !session.rules().schemas().picturedProperty().get();
+    boolean besides =
+        s != Stop.DESCRIBE || session.rules().cardProperty().get() != DescribeCard.NONE;
     card.setVisible(besides);
     card.setManaged(besides);
     manifest.setVisible(onManifest);

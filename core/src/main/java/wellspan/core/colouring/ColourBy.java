@@ -3,11 +3,13 @@ package wellspan.core.colouring;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.build.Build;
+import wellspan.core.item.ItemId;
 import wellspan.core.schema.IfcSchema;
 
 /** By what items are coloured. Immutable; safe in any thread. */
@@ -94,6 +96,18 @@ public sealed interface ColourBy {
           .map(s -> s.values().get(name))
           .filter(v -> v != null && !(v instanceof PropertyValue.Empty))
           .findFirst();
+    }
+  }
+
+  /** What somebody found out of each item, such as what becomes of it in another schema. */
+  record Told(String title, Map<ItemId, String> says) implements ColourBy {
+    public Told {
+      says = Map.copyOf(says);
+    }
+
+    @Override
+    public Optional<PropertyValue> of(Build build, Build.BuiltItem item) {
+      return text(says.getOrDefault(item.id(), ""));
     }
   }
 

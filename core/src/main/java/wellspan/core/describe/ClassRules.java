@@ -14,7 +14,7 @@ import wellspan.core.shape.Shape;
 
 /**
  * The class that an item gets where nobody chose another: the received one where the schema has it,
- * else the one for its kind.
+ * else what stands for it there, else the one for its kind.
  */
 public final class ClassRules {
   private static final Set<SpiralLaw> LAYOUTS =
@@ -23,18 +23,28 @@ public final class ClassRules {
   private ClassRules() {}
 
   /**
-   * The class of an item as it was received, where the schema can carry it; else that of its kind.
+   * The class of an item as it was received, where the schema can carry it; else one that stands
+   * for it there, else that of its kind.
    *
    * @param received {@link EntityClass#NONE} if it came without a class
    */
   public static EntityClass of(Item item, EntityClass received, IfcSchema schema) {
-    if (saysNothing(received)) {
+    if (received.entity().isEmpty() || saysNothing(received)) {
       return standard(item, schema);
     }
-    EntityClass untyped = new EntityClass(received.entity(), "");
-    return fits(received, item, schema)
-        ? received
-        : fits(untyped, item, schema) ? untyped : standard(item, schema);
+    if (fits(received, item, schema)) {
+      return received;
+    }
+    return EquivalentClasses.of(received, schema).stream()
+        .filter(c -> isPlainBody(item.kind()) || c.entity().equals(received.entity()))
+        .filter(c -> fits(new EntityClass(c.entity(), ""), item, schema))
+        .findFirst()
+        .orElseGet(() -> standard(item, schema));
+  }
+
+  /** Of such a kind nothing is known here but that it is a body. */
+  private static boolean isPlainBody(Kind k) {
+    return k.title().equals("body");
   }
 
   /** What stands for anything; the kind of an item says more. */

@@ -23,6 +23,9 @@ import wellspan.core.shape.Shape;
  * site there. Any thread may use it.
  */
 public final class SpatialStructure {
+  /** What a road's only part is called. */
+  public static final String ONLY_PART = "Road segment";
+
   private static final Kind DECK = Kind.of("bridge deck");
   private static final Set<Kind> BELOW_DECK =
       Set.of(
@@ -68,12 +71,15 @@ public final class SpatialStructure {
     if (!said.getFirst().isPartOfFacility()) {
       return decided;
     }
-    List<SpatialPart> facility = standard(item);
-    List<SpatialPart> out =
-        new ArrayList<>(
-            facility.isEmpty()
-                ? inSchema(List.of(road(roadOf(item).or(() -> whole).orElse("Road"))))
-                : facility.subList(0, 1));
+    List<SpatialPart> usual = standard(item);
+    List<SpatialPart> out = new ArrayList<>();
+    if (usual.isEmpty()) {
+      out.addAll(inSchema(List.of(road(roadOf(item).or(() -> whole).orElse("Road")))));
+    } else {
+      boolean stretch = usual.getLast().equals(item.kind().roadPart().orElse(null));
+      boolean bridge = usual.getFirst().entityClass().entity().equals("IfcBridge");
+      out.addAll(usual.subList(0, usual.size() - (stretch || bridge ? 1 : 0)));
+    }
     out.addAll(decided);
     return List.copyOf(out);
   }
@@ -95,9 +101,11 @@ public final class SpatialStructure {
       return List.of();
     }
     Optional<String> name = roadOf(item);
-    return List.of(
-        road(whole.or(() -> name).orElse("Road")),
-        segment(whole.isPresent() && name.isPresent() ? name.get() : "Road segment"));
+    List<SpatialPart> out = new ArrayList<>();
+    out.add(road(whole.or(() -> name).orElse("Road")));
+    out.add(segment(whole.isPresent() && name.isPresent() ? name.get() : ONLY_PART));
+    item.kind().roadPart().filter(p -> name.isPresent()).ifPresent(out::add);
+    return List.copyOf(out);
   }
 
   private static SpatialPart road(String name) {

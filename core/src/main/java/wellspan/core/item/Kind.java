@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Finish;
+import wellspan.core.attribute.SpatialPart;
 import wellspan.core.schema.IfcSchema;
 
 /**
@@ -23,6 +24,7 @@ import wellspan.core.schema.IfcSchema;
  * @param surface whether it is ground with one level at each place, and not a body
  * @param classes the class it is delivered as in each schema where nobody chose another
  * @param finish material and colour where nobody chose others
+ * @param roadPart the part of a road it lies in, empty where it may be in any
  */
 public record Kind(
     String id,
@@ -30,7 +32,8 @@ public record Kind(
     Band stratum,
     boolean surface,
     Map<IfcSchema, EntityClass> classes,
-    Optional<Finish> finish) {
+    Optional<Finish> finish,
+    Optional<SpatialPart> roadPart) {
   private static final Map<String, Kind> ALL = load();
 
   public static final Kind TERRAIN = of("terrain surface");
@@ -114,6 +117,12 @@ public record Kind(
         c[8].isEmpty()
             ? Optional.empty()
             : Optional.of(new Finish(c[7], Integer.parseInt(c[8], 16)));
-    return new Kind(c[0], c[1], Band.valueOf(c[2]), c[3].equals("surface"), classes, finish);
+    String[] part = c[9].split(" ");
+    Optional<SpatialPart> roadPart =
+        part.length < 2
+            ? Optional.empty()
+            : Optional.of(new SpatialPart(new EntityClass("IfcRoadPart", part[0]), part[1]));
+    return new Kind(
+        c[0], c[1], Band.valueOf(c[2]), c[3].equals("surface"), classes, finish, roadPart);
   }
 }

@@ -23,11 +23,18 @@ public final class StandsIn {
             IfcSchema.IFC4X3);
   }
 
-  /** Names from the outermost level inwards, with a dot between; empty in the site itself. */
+  /**
+   * Names from the outermost level inwards, with a dot between; empty in the site itself. The only
+   * part of a road says nothing and is left out.
+   */
   public String of(Build.BuiltItem item) {
     List<SpatialPart> ruled = build.ruled(item.id(), IfcSchema.IFC4X3).structure();
     List<SpatialPart> said = ruled.isEmpty() ? item.item().said().structure() : ruled;
     return String.join(
-        " · ", structure.of(item.item(), said).stream().map(SpatialPart::name).toList());
+        " · ",
+        structure.of(item.item(), said).stream()
+            .map(SpatialPart::name)
+            .filter(n -> !n.equals(SpatialStructure.ONLY_PART))
+            .toList());
   }
 }

@@ -109,10 +109,10 @@ class StructureTravelsTest extends DeliveredInTest {
   @Test
   void eachRoadIsOneOfItsOwn() throws IOException {
     Received r = delivered(parcel(IfcSchema.IFC4X3, ProjectInfo.NONE, Rulebook.NONE, twoRoads()));
-    assertThat(levels(r, "Base"))
-        .isEqualTo("Road (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT)");
-    assertThat(levels(r, "Link base"))
-        .isEqualTo("Link (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT)");
+    String carriageway =
+        " (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT) / Carriageway (IfcRoadPart CARRIAGEWAY)";
+    assertThat(levels(r, "Base")).isEqualTo("Road" + carriageway);
+    assertThat(levels(r, "Link base")).isEqualTo("Link" + carriageway);
     assertThat(levels(r, "Apron"))
         .as("of no road that is known")
         .isEqualTo("Road (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT)");
@@ -124,7 +124,8 @@ class StructureTravelsTest extends DeliveredInTest {
     ProjectInfo info = new ProjectInfo("", "", "", "", "", "Harbour access");
     Received r = delivered(parcel(IfcSchema.IFC4X3, info, Rulebook.NONE, twoRoads()));
     assertThat(levels(r, "Link base"))
-        .isEqualTo("Harbour access (IfcRoad) / Link (IfcRoadPart ROADSEGMENT)");
+        .isEqualTo(
+            "Harbour access (IfcRoad) / Link (IfcRoadPart ROADSEGMENT) / Carriageway (IfcRoadPart CARRIAGEWAY)");
     assertThat(levels(r, "Apron"))
         .isEqualTo("Harbour access (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT)");
   }
@@ -138,7 +139,7 @@ class StructureTravelsTest extends DeliveredInTest {
 
   @ParameterizedTest
   @CsvSource({
-    "IFC4X3, Link (IfcRoad) / Footways (IfcRoadPart SIDEWALK)",
+    "IFC4X3, Link (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT) / Footways (IfcRoadPart SIDEWALK)",
     "IFC4, Link (IfcBuilding) / Footways (IfcBuildingStorey (SIDEWALK))",
     "IFC2X3, Link (IfcBuilding) / Footways (IfcBuildingStorey (SIDEWALK))"
   })

@@ -14,6 +14,7 @@ import java.util.Map;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.SpatialPart;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.describe.SpatialStructure;
 import wellspan.core.schema.Attribute;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.Schema;
@@ -26,7 +27,8 @@ final class StructureRecords {
   private static final List<SpatialPart> EMPTY_ROAD =
       List.of(
           new SpatialPart(new EntityClass("IfcRoad", ""), ""),
-          new SpatialPart(new EntityClass("IfcRoadPart", "ROADSEGMENT"), "Road segment"));
+          new SpatialPart(
+              new EntityClass("IfcRoadPart", "ROADSEGMENT"), SpatialStructure.ONLY_PART));
 
   private final StepWriter step;
   private final Parcel parcel;
@@ -87,18 +89,20 @@ final class StructureRecords {
     return made;
   }
 
-  /** The first road and its only part have the identities that they always had. */
+  /**
+   * Made of names only, so that a level keeps its identity in every schema; the first road and its
+   * only part have those that they always had.
+   */
   private String key(List<SpatialPart> path) {
-    boolean road = path.getFirst().entityClass().entity().equals("IfcRoad");
-    boolean standard =
-        road
-            && path.getFirst().name().equals(facility())
-            && (path.size() == 1 || path.equals(List.of(path.getFirst(), EMPTY_ROAD.getLast())));
-    if (standard) {
-      return path.size() == 1 ? "road" : "road part";
+    boolean first = path.getFirst().name().equals(facility());
+    if (first && path.size() == 1) {
+      return "road";
+    }
+    if (first && path.size() == 2 && path.getLast().name().equals(SpatialStructure.ONLY_PART)) {
+      return "road part";
     }
     StringBuilder out = new StringBuilder("structure");
-    path.forEach(p -> out.append('\u0000').append(p));
+    path.forEach(p -> out.append('\u0000').append(p.name()));
     return out.toString();
   }
 

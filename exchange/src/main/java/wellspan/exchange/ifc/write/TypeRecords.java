@@ -12,8 +12,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.item.Kind;
 import wellspan.core.schema.Attribute;
 import wellspan.core.schema.Entity;
 import wellspan.core.schema.IfcSchema;
@@ -45,12 +47,22 @@ final class TypeRecords {
   void of(Parcel.Piece piece, int object) {
     EntityClass c = piece.description().entityClass();
     if (!c.predefinedType().isEmpty() && hold(c)) {
-      // the later schema has a class for what the type makes of it
-      String entity = piece.item().kind().classes().get(IfcSchema.IFC4).entity() + "Type";
+      String entity = laterClass(piece.item().kind(), c) + "Type";
       occurrences
           .computeIfAbsent(new EntityClass(entity, c.predefinedType()), k -> new ArrayList<>())
           .add(object);
     }
+  }
+
+  /** The later schema has a class for what the type makes of an occurrence. */
+  private static String laterClass(Kind kind, EntityClass c) {
+    return Stream.concat(Stream.of(kind), Kind.all().stream())
+        .map(Kind::classes)
+        .filter(k -> k.get(IfcSchema.IFC2X3).entity().equals(c.entity()))
+        .filter(k -> k.get(IfcSchema.IFC2X3).predefinedType().equals(c.predefinedType()))
+        .findFirst()
+        .map(k -> k.get(IfcSchema.IFC4).entity())
+        .orElse(c.entity());
   }
 
   void write() throws IOException {
