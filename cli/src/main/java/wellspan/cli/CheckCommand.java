@@ -23,8 +23,8 @@ import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
 import wellspan.core.operation.Step;
 import wellspan.core.progress.Progress;
+import wellspan.exchange.bcf.TopicFile;
 import wellspan.exchange.bcf.write.BcfVersion;
-import wellspan.exchange.bcf.write.FindingTopics;
 import wellspan.exchange.intake.SourceIntake;
 
 /** {@code check JOB}: the findings of a job; {@code check FILE --ids}: requirements on a model. */
@@ -137,7 +137,7 @@ final class CheckCommand implements Callable<Integer> {
   private int tell(Build build) throws IOException {
     List<Finding> findings = JobFindings.of(build, Progress.NONE);
     if (bcf != null) {
-      FindingTopics.write(
+      TopicFile.write(
           bcf, BcfVersion.named(bcfVersion), build, findings, Clock.systemUTC().instant());
     }
     PrintWriter out = spec.commandLine().getOut();

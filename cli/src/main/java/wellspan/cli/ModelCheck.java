@@ -14,8 +14,8 @@ import wellspan.core.requirement.RequirementJson;
 import wellspan.core.requirement.RequirementPage;
 import wellspan.core.requirement.RequirementReport;
 import wellspan.core.requirement.Requirements;
+import wellspan.exchange.bcf.TopicFile;
 import wellspan.exchange.bcf.write.BcfVersion;
-import wellspan.exchange.bcf.write.BcfWriter;
 import wellspan.exchange.bcf.write.RequirementTopics;
 import wellspan.exchange.ids.read.IdsReader;
 import wellspan.exchange.ifc.read.IfcReader;
@@ -33,7 +33,7 @@ record ModelCheck(CommandLine line, Path file, Path ids) {
       AtomicFile.write(html.toAbsolutePath(), RequirementPage.html(report, model.file()));
     }
     if (bcf != null) {
-      BcfWriter.write(
+      TopicFile.write(
           bcf,
           version,
           model.file(),

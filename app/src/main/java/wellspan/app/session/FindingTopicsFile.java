@@ -6,8 +6,8 @@ import java.time.Clock;
 import java.util.List;
 import wellspan.core.build.Build;
 import wellspan.core.finding.Finding;
+import wellspan.exchange.bcf.TopicFile;
 import wellspan.exchange.bcf.write.BcfVersion;
-import wellspan.exchange.bcf.write.FindingTopics;
 
 /** Keeps what was found as topics that others can open. */
 public record FindingTopicsFile(Session session) {
@@ -21,7 +21,7 @@ public record FindingTopicsFile(Session session) {
             "Writing " + findings.size() + " topics",
             p -> {
               try {
-                FindingTopics.write(
+                TopicFile.write(
                     file, BcfVersion.V3_0, build, findings, Clock.systemUTC().instant());
               } catch (IOException e) {
                 throw new IllegalArgumentException(

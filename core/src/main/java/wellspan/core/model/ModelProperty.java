@@ -34,6 +34,19 @@ public record ModelProperty(String name, Kind kind, List<ModelValue> values) {
     values = List.copyOf(values);
   }
 
+  /** Whether there is anything to compare, or a value that cannot be compared. */
+  public boolean isGiven() {
+    if (kind == Kind.OTHER) {
+      return true;
+    }
+    for (ModelValue v : values) {
+      if (v.isGiven()) {
+        return true;
+      }
+    }
+    return false;
+  }
+
   /** The values that are given. */
   public List<ModelValue> given() {
     return values.stream().filter(ModelValue::isGiven).toList();

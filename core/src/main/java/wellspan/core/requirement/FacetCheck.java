@@ -59,8 +59,8 @@ final class FacetCheck {
 
   /** Whether a name fits. */
   boolean fits(Constraint c, String name) {
-    return c instanceof Constraint.Simple
-        ? c.fits(name)
+    return c instanceof Constraint.Simple simple
+        ? simple.text().equals(name)
         : known.computeIfAbsent(c, k -> new HashMap<>()).computeIfAbsent(name, c::fits);
   }
 
@@ -122,34 +122,40 @@ final class FacetCheck {
   }
 
   private Answer property(ModelObject o, Facet.Property p) {
-    List<ModelSet> sets = o.sets().stream().filter(s -> fits(p.set(), s.name())).toList();
-    if (sets.isEmpty()) {
-      return Answer.missing("there is no set " + words(p.set()));
-    }
+    boolean anySet = false;
     boolean there = false;
     String missing = "";
-    for (ModelSet s : sets) {
-      List<ModelProperty> found =
-          s.properties().values().stream().filter(q -> fits(p.baseName(), q.name())).toList();
+    for (ModelSet s : o.sets()) {
+      if (!fits(p.set(), s.name())) {
+        continue;
+      }
+      anySet = true;
+      String named = "";
       boolean given = false;
-      for (ModelProperty q : found) {
-        if (q.given().isEmpty() && q.kind() != ModelProperty.Kind.OTHER) {
+      for (ModelProperty q : s.properties().values()) {
+        if (!fits(p.baseName(), q.name())) {
           continue;
         }
-        given = true;
-        Optional<String> why = value(s, q, p);
-        if (why.isPresent()) {
-          return Answer.wrong(why.get());
+        named = named.isEmpty() ? q.name() : named;
+        if (q.isGiven()) {
+          given = true;
+          Optional<String> why = value(s, q, p);
+          if (why.isPresent()) {
+            return Answer.wrong(why.get());
+          }
         }
       }
       there |= given;
       if (!given) {
         missing =
             s.name()
-                + (found.isEmpty()
+                + (named.isEmpty()
                     ? " has no property " + words(p.baseName())
-                    : "." + found.getFirst().name() + " has no value");
+                    : "." + named + " has no value");
       }
+    }
+    if (!anySet) {
+      return Answer.missing("there is no set " + words(p.set()));
     }
     return missing.isEmpty()
         ? Answer.FITS

@@ -5,19 +5,31 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.stream.IntStream;
 import wellspan.core.model.Model;
 import wellspan.core.model.ModelObject;
 import wellspan.core.progress.Progress;
 
-/** Checks a model against requirements. Cost: specifications times objects of the classes named. */
+/**
+ * Checks a model against requirements, on all cores. Cost: specifications times objects of the
+ * classes named.
+ */
 public final class RequirementCheck {
+  /** Objects are judged in so many lots at most, each with what it remembers of its own. */
+  private static final int LOTS = 16;
+
+  /** Fewer objects are not worth another lot. */
+  private static final int LEAST = 500;
+
   private final Model model;
-  private final FacetCheck facets;
+  private final List<FacetCheck> facets = new ArrayList<>();
   private final Map<String, List<ModelObject>> byClass = new HashMap<>();
 
   private RequirementCheck(Model model) {
     this.model = model;
-    facets = new FacetCheck(model);
+    for (int i = 0; i < LOTS; i++) {
+      facets.add(new FacetCheck(model));
+    }
     for (ModelObject o : model.objects()) {
       byClass.computeIfAbsent(o.entity().toUpperCase(Locale.ROOT), k -> new ArrayList<>()).add(o);
     }
@@ -38,21 +50,23 @@ public final class RequirementCheck {
     if (!s.isFor(model.schema())) {
       return new RequirementReport.Result(s, true, true, 0, List.of(), "");
     }
-    List<RequirementReport.Failure> failures = new ArrayList<>();
-    int applicable = 0;
-    for (ModelObject o : candidates(s)) {
-      if (!s.applicability().stream().allMatch(f -> facets.has(o, f).fits())) {
-        continue;
-      }
-      applicable++;
-      String why =
-          s.occurs() == Specification.Occurs.PROHIBITED
-              ? "it is there, and must not be"
-              : reason(o, s.requirements());
-      if (!why.isEmpty()) {
-        failures.add(new RequirementReport.Failure(o, why));
-      }
-    }
+    List<ModelObject> objects = candidates(s);
+    int lots = Math.clamp(objects.size() / LEAST, 1, LOTS);
+    List<Judged> judged =
+        IntStream.range(0, lots)
+            .parallel()
+            .mapToObj(
+                i ->
+                    judge(
+                        s,
+                        objects.subList(
+                            (int) ((long) objects.size() * i / lots),
+                            (int) ((long) objects.size() * (i + 1) / lots)),
+                        facets.get(i)))
+            .toList();
+    int applicable = judged.stream().mapToInt(Judged::applicable).sum();
+    List<RequirementReport.Failure> failures =
+        judged.stream().flatMap(j -> j.failures().stream()).toList();
     boolean none = applicable == 0 && s.occurs() == Specification.Occurs.REQUIRED;
     return new RequirementReport.Result(
         s,
@@ -63,6 +77,37 @@ public final class RequirementCheck {
         none ? "Nothing in the model is what the specification is about." : "");
   }
 
+  /** What was found of some objects, in their order. */
+  private record Judged(int applicable, List<RequirementReport.Failure> failures) {}
+
+  private static Judged judge(Specification s, List<ModelObject> objects, FacetCheck facets) {
+    List<RequirementReport.Failure> failures = new ArrayList<>();
+    int applicable = 0;
+    for (ModelObject o : objects) {
+      if (!hasAll(o, s.applicability(), facets)) {
+        continue;
+      }
+      applicable++;
+      String why =
+          s.occurs() == Specification.Occurs.PROHIBITED
+              ? "it is there, and must not be"
+              : reason(o, s.requirements(), facets);
+      if (!why.isEmpty()) {
+        failures.add(new RequirementReport.Failure(o, why));
+      }
+    }
+    return new Judged(applicable, failures);
+  }
+
+  private static boolean hasAll(ModelObject o, List<Facet> all, FacetCheck facets) {
+    for (Facet f : all) {
+      if (!facets.has(o, f).fits()) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   /** Objects of the classes that an entity facet names, all where there is none. */
   private List<ModelObject> candidates(Specification s) {
     for (Facet f : s.applicability()) {
@@ -70,7 +115,7 @@ public final class RequirementCheck {
         List<ModelObject> out = new ArrayList<>();
         byClass.forEach(
             (name, objects) -> {
-              if (facets.fits(e.name(), name)) {
+              if (facets.getFirst().fits(e.name(), name)) {
                 out.addAll(objects);
               }
             });
@@ -81,8 +126,8 @@ public final class RequirementCheck {
     return model.objects();
   }
 
-  private String reason(ModelObject o, List<Requirement> requirements) {
-    List<String> out = new ArrayList<>();
+  private static String reason(ModelObject o, List<Requirement> requirements, FacetCheck facets) {
+    List<String> out = new ArrayList<>(0);
     for (Requirement r : requirements) {
       FacetCheck.Answer a = facets.has(o, r.facet());
       switch (r.cardinality()) {

@@ -15,7 +15,6 @@ import java.util.zip.ZipOutputStream;
 import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
-import wellspan.core.job.AtomicFile;
 
 /** Writes topics as BCF 3.0 or 2.1, in the order of elements that their schemas ask for. */
 public final class BcfWriter {
@@ -47,17 +46,11 @@ public final class BcfWriter {
       List<BcfTopic> topics,
       Instant at)
       throws IOException {
-    Path fresh = AtomicFile.fresh(file.toAbsolutePath());
-    try {
-      try (OutputStream out = Files.newOutputStream(fresh);
-          ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
-        new BcfWriter(version, model, project, at).all(zip, topics);
-      } catch (XMLStreamException e) {
-        throw new IOException("The topics could not be written as XML.", e);
-      }
-      AtomicFile.move(fresh, file.toAbsolutePath());
-    } finally {
-      Files.deleteIfExists(fresh);
+    try (OutputStream out = Files.newOutputStream(file);
+        ZipOutputStream zip = new ZipOutputStream(out, StandardCharsets.UTF_8)) {
+      new BcfWriter(version, model, project, at).all(zip, topics);
+    } catch (XMLStreamException e) {
+      throw new IOException("The topics could not be written as XML.", e);
     }
   }
 

@@ -2,8 +2,6 @@ package wellspan.exchange.bcf.write;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
-import java.nio.file.Path;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.IdentityHashMap;
@@ -28,21 +26,18 @@ public final class FindingTopics {
 
   private FindingTopics() {}
 
-  /** Writes a topic for each finding of a job, in their order, about its first delivery's model. */
-  public static void write(
-      Path file, BcfVersion version, Build build, List<Finding> findings, Instant at)
-      throws IOException {
-    Job job = build.job();
-    BcfWriter.write(
-        file,
-        version,
-        job.deliveries().isEmpty() ? job.name() : job.deliveries().getFirst().fileName(),
-        new GlobalIds(job.id()).of("project", "product"),
-        of(build, findings),
-        at);
+  /** What the first delivery's model of a job is called, which its topics are about. */
+  public static String model(Job job) {
+    return job.deliveries().isEmpty() ? job.name() : job.deliveries().getFirst().fileName();
   }
 
-  private static List<BcfTopic> of(Build build, List<Finding> findings) throws IOException {
+  /** GlobalId of the project in that model. */
+  public static String project(Job job) {
+    return new GlobalIds(job.id()).of("project", "product");
+  }
+
+  /** A topic for each finding of a job, in their order. */
+  public static List<BcfTopic> of(Build build, List<Finding> findings) throws IOException {
     IdentityHashMap<Item, String> ids = new IdentityHashMap<>();
     List<Item> items = new ArrayList<>();
     for (Build.BuiltItem i : build.items().values()) {
