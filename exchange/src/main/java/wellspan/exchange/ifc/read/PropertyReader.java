@@ -355,7 +355,7 @@ final class PropertyReader {
     if (type.isEmpty() || type.equals("NOTDEFINED")) {
       Optional<Instance> t = typeOf(p);
       String byType = t.map(i -> i.literal("PredefinedType")).orElse("");
-      if (!byType.isEmpty()) {
+      if (!byType.isEmpty() && !byType.equals("NOTDEFINED")) {
         type = byType;
         own = own.isEmpty() ? t.map(i -> i.text("ElementType")).orElse("") : own;
       }

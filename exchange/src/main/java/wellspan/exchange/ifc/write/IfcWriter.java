@@ -141,7 +141,7 @@ public final class IfcWriter {
           .ifPresent(f -> finishes.made(object, f, FaceFinishes.of(piece.item().shape())));
       relations.wrote(piece, object);
       classification.of(object, piece.description().classification());
-      types.of(piece, object);
+      types.of(piece, object, likes.of(piece).map(p -> meshes.map(p.group())));
       networks.element(piece, object);
       properties.attach(piece.key(), object, piece.description().propertySets());
     }

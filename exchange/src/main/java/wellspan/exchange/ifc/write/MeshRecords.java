@@ -108,6 +108,11 @@ final class MeshRecords {
     return step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(List.of(body)));
   }
 
+  /** The map of a shape that was written. */
+  int map(LikeShapes.Group g) {
+    return maps.get(g);
+  }
+
   private int map(
       ProjectRecords project, LikeShapes.Group g, boolean closed, Optional<Finish> finish)
       throws IOException {

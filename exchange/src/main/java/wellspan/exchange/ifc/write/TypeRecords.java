@@ -8,28 +8,49 @@ import static wellspan.exchange.ifc.write.StepValue.text;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
 import wellspan.core.schema.Attribute;
-import wellspan.core.schema.Entity;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.Schema;
+import wellspan.core.schema.TypeRef;
+import wellspan.exchange.file.UniqueNames;
 
 /**
- * Type objects, where the class of an occurrence has no predefined type of its own: in IFC2x3 a
- * pipe is an IfcFlowSegment that an IfcPipeSegmentType makes one.
+ * Type objects: what like occurrences share, with their shape; and in IFC2x3 also where the class
+ * of an occurrence has no predefined type of its own, as a pipe is an IfcFlowSegment that an
+ * IfcPipeSegmentType makes one.
  */
 final class TypeRecords {
+  private static final Set<String> GIVEN =
+      Set.of("GlobalId", "OwnerHistory", "Name", "PredefinedType");
+
   private final StepWriter step;
   private final Parcel parcel;
   private final Schema schema;
-  private final Map<EntityClass, List<Integer>> occurrences = new LinkedHashMap<>();
+  private final Map<Type, Shared> types = new LinkedHashMap<>();
+  private final UniqueNames names = new UniqueNames();
+  private final Set<Integer> shown = new HashSet<>();
+
+  /**
+   * What tells types apart.
+   *
+   * @param word the sender's own, of a user-defined one
+   * @param map the shape that occurrences share, 0 for none
+   */
+  private record Type(String entity, String predefinedType, String word, int map) {}
+
+  private record Shared(String key, String name, List<Integer> occurrences) {}
 
   TypeRecords(StepWriter step, Parcel parcel, Schema schema) {
     this.step = step;
@@ -43,15 +64,74 @@ final class TypeRecords {
         && schema.entity(c.entity()).map(e -> e.indexOf("PredefinedType") < 0).orElse(false);
   }
 
-  /** Notes an occurrence. */
-  void of(Parcel.Piece piece, int object) {
+  /**
+   * Notes an occurrence.
+   *
+   * @param map the shape that it shares with others, if it does
+   * @throws SchemaViolation if its class cannot do without a type that the schema has not
+   */
+  void of(Parcel.Piece piece, int object, Optional<Integer> map) {
     EntityClass c = piece.description().entityClass();
-    if (!c.predefinedType().isEmpty() && hold(c)) {
-      String entity = laterClass(piece.item().kind(), c) + "Type";
-      occurrences
-          .computeIfAbsent(new EntityClass(entity, c.predefinedType()), k -> new ArrayList<>())
-          .add(object);
+    boolean held = !c.predefinedType().isEmpty() && hold(c);
+    String entity = (held ? laterClass(piece.item().kind(), c) : c.entity()) + "Type";
+    if (held && schema.entity(entity).isEmpty()) {
+      throw new SchemaViolation(entity + " is not an entity of " + schema.id() + ".");
     }
+    if (!held && (map.isEmpty() || !canBeWritten(entity))) {
+      return;
+    }
+    Type type = new Type(entity, typed(entity, c), c.objectType(), map.orElse(0));
+    Shared there = types.get(type);
+    if (there == null) {
+      there =
+          map.isEmpty()
+              ? new Shared(
+                  "type " + new EntityClass(entity, c.predefinedType()),
+                  c.predefinedType(),
+                  new ArrayList<>())
+              : new Shared(
+                  "type\u0000" + piece.key(),
+                  names.of("type", name(piece.item())),
+                  new ArrayList<>());
+      types.put(type, there);
+    }
+    there.occurrences().add(object);
+  }
+
+  /** Whether nothing is asked of it that nobody here knows. */
+  private boolean canBeWritten(String entity) {
+    return schema
+        .entity(entity)
+        .filter(e -> !e.isAbstract())
+        .map(
+            e ->
+                e.attributes().stream()
+                    .allMatch(a -> a.optional() || a.derived() || GIVEN.contains(a.name())))
+        .orElse(false);
+  }
+
+  /** The predefined type as the type object can say it. */
+  private String typed(String entity, EntityClass c) {
+    Optional<Attribute> at =
+        schema.entity(entity).stream()
+            .flatMap(e -> e.attributes().stream())
+            .filter(a -> a.name().equals("PredefinedType"))
+            .findFirst();
+    if (at.isEmpty() || !(at.get().type() instanceof TypeRef.Named(String name))) {
+      return "";
+    }
+    boolean listed =
+        schema.enumeration(name).map(l -> l.contains(c.predefinedType())).orElse(false);
+    return listed ? c.predefinedType() : "NOTDEFINED";
+  }
+
+  /** What like things are called: their kind, else the name of the first without its number. */
+  private static String name(Item first) {
+    String title = first.kind().title();
+    String plain = first.name().replaceFirst("[\\s._-]*\\(?\\d+\\)?$", "");
+    return title.equals("body") && !plain.isBlank()
+        ? plain
+        : title.substring(0, 1).toUpperCase(Locale.ROOT) + title.substring(1);
   }
 
   /** The later schema has a class for what the type makes of an occurrence. */
@@ -66,32 +146,31 @@ final class TypeRecords {
   }
 
   void write() throws IOException {
-    for (Map.Entry<EntityClass, List<Integer>> t : occurrences.entrySet()) {
-      EntityClass c = t.getKey();
-      Optional<Entity> entity = schema.entity(c.entity());
-      if (entity.isEmpty()) {
-        throw new SchemaViolation(c.entity() + " is not an entity of " + schema.id() + ".");
-      }
-      String key = "type " + c;
-      List<Attribute> attributes = entity.get().attributes();
+    for (Map.Entry<Type, Shared> e : types.entrySet()) {
+      Type t = e.getKey();
+      Shared shared = e.getValue();
+      List<Attribute> attributes = schema.entity(t.entity()).orElseThrow().attributes();
       StepValue[] values = new StepValue[attributes.size()];
       for (int i = 0; i < values.length; i++) {
         values[i] =
             switch (attributes.get(i).name()) {
-              case "GlobalId" -> text(parcel.ids().of(key, "product"));
+              case "GlobalId" -> text(parcel.ids().of(shared.key(), "product"));
               case "OwnerHistory" -> step.owner();
-              case "Name" -> text(c.predefinedType());
-              case "PredefinedType" -> literal(c.predefinedType());
+              case "Name" -> text(shared.name());
+              case "ElementType" -> t.word().isEmpty() ? UNSET : text(t.word());
+              case "RepresentationMaps" ->
+                  t.map() != 0 && shown.add(t.map()) ? refs(List.of(t.map())) : UNSET;
+              case "PredefinedType" -> literal(t.predefinedType());
               default -> UNSET;
             };
       }
-      int type = step.add(c.entity(), values);
+      int type = step.add(t.entity(), values);
       step.root(
           "IfcRelDefinesByType",
-          parcel.ids().of(key, "occurrences"),
+          parcel.ids().of(shared.key(), "occurrences"),
           UNSET,
           UNSET,
-          refs(t.getValue()),
+          refs(shared.occurrences()),
           ref(type));
     }
   }
