@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
+import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
@@ -15,8 +16,10 @@ import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.theme.Theme;
@@ -27,6 +30,13 @@ import wellspan.core.job.JobStore;
 class StartWindowTest extends ApplicationTest {
   @TempDir static Path dir;
   private JobWindows windows;
+
+  /** The test closes every window, and the next one opens others in the same toolkit. */
+  @BeforeAll
+  static void toolkit() throws Exception {
+    FxToolkit.registerPrimaryStage();
+    Platform.setImplicitExit(false);
+  }
 
   @Override
   public void start(Stage stage) throws Exception {

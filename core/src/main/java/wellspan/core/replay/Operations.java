@@ -12,6 +12,7 @@ import wellspan.core.recipe.BridgeOverGround;
 import wellspan.core.recipe.Contours;
 import wellspan.core.recipe.Copy;
 import wellspan.core.recipe.CourseUnderSurface;
+import wellspan.core.recipe.CoursesBetweenStrings;
 import wellspan.core.recipe.Culvert;
 import wellspan.core.recipe.Earth;
 import wellspan.core.recipe.Extrusion;
@@ -63,6 +64,7 @@ public final class Operations {
           Earth.class,
           RoadOfTypicalSection.class,
           SideSlopes.class,
+          CoursesBetweenStrings.class,
           CourseUnderSurface.class,
           BridgeOverGround.class,
           Culvert.class,

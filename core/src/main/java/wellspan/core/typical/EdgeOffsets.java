@@ -11,22 +11,27 @@ import wellspan.core.align.Footpoint;
 import wellspan.core.geom.Polyline;
 
 /**
- * How far a string lies beside an alignment, at each of its corners. Between corners offsets run
- * linear in distance along the alignment.
+ * How far a string lies beside an alignment and how high, at each of its corners. Between corners
+ * offsets and levels run linear in distance along the alignment.
  */
 public final class EdgeOffsets {
   /** A string is looked at so often that its chords lie on it beside a curve, metres. */
   private static final double STEP = 5;
 
-  private final List<Footpoint> feet;
+  private final List<Foot> feet;
 
-  private EdgeOffsets(List<Footpoint> feet) {
+  /**
+   * @param level of the string, NaN where it has none
+   */
+  private record Foot(double distance, double offset, double level) {}
+
+  private EdgeOffsets(List<Foot> feet) {
     this.feet = feet;
   }
 
   /** Parts of the string that lie before the alignment's start or beyond its end do not count. */
   public static EdgeOffsets of(Alignment a, List<Polyline> lines) {
-    List<Footpoint> feet = new ArrayList<>();
+    List<Foot> feet = new ArrayList<>();
     for (Polyline l : lines) {
       for (int i = 0; i + 1 < l.pointCount(); i++) {
         double de = l.point(i + 1).east() - l.point(i).east();
@@ -34,12 +39,13 @@ public final class EdgeOffsets {
         int n = (int) Math.max(1, Math.ceil(Math.hypot(de, dn) / STEP));
         for (int k = i == 0 ? 0 : 1; k <= n; k++) {
           double t = (double) k / n;
+          double level = l.point(i).level() + t * (l.point(i + 1).level() - l.point(i).level());
           Footpoint.of(a, l.point(i).east() + t * de, l.point(i).north() + t * dn)
-              .ifPresent(feet::add);
+              .ifPresent(f -> feet.add(new Foot(f.distance(), f.offset(), level)));
         }
       }
     }
-    feet.sort(Comparator.comparingDouble(Footpoint::distance));
+    feet.sort(Comparator.comparingDouble(Foot::distance));
     return new EdgeOffsets(feet);
   }
 
@@ -47,7 +53,7 @@ public final class EdgeOffsets {
   Set<Double> distances(double from, double to) {
     Set<Double> out = new TreeSet<>();
     double last = Double.NEGATIVE_INFINITY;
-    for (Footpoint f : feet) {
+    for (Foot f : feet) {
       if (f.distance() > from + 1e-3 && f.distance() < to - 1e-3 && f.distance() > last + 1e-3) {
         out.add(f.distance());
         last = f.distance();
@@ -56,15 +62,43 @@ public final class EdgeOffsets {
     return out;
   }
 
+  /** Whether the string lies beside the alignment anywhere. */
+  boolean isEmpty() {
+    return feet.size() < 2;
+  }
+
+  /** Distance at which the string begins beside the alignment. */
+  double from() {
+    return feet.getFirst().distance();
+  }
+
+  /** Distance at which the string ends beside the alignment. */
+  double to() {
+    return feet.getLast().distance();
+  }
+
   /** The offset at a distance, positive to the right; empty where the string has no place there. */
   Optional<Double> at(double distance) {
+    return foot(distance).map(Foot::offset);
+  }
+
+  /** The level at a distance; empty where the string has no place there, NaN where it has none. */
+  Optional<Double> levelAt(double distance) {
+    return foot(distance).map(Foot::level);
+  }
+
+  private Optional<Foot> foot(double distance) {
     for (int i = 0; i + 1 < feet.size(); i++) {
-      Footpoint p = feet.get(i);
-      Footpoint q = feet.get(i + 1);
+      Foot p = feet.get(i);
+      Foot q = feet.get(i + 1);
       if (distance >= p.distance() - 1e-6 && distance <= q.distance() + 1e-6) {
         double run = q.distance() - p.distance();
         double t = run < 1e-9 ? 0 : Math.clamp((distance - p.distance()) / run, 0.0, 1.0);
-        return Optional.of(p.offset() + t * (q.offset() - p.offset()));
+        return Optional.of(
+            new Foot(
+                distance,
+                p.offset() + t * (q.offset() - p.offset()),
+                p.level() + t * (q.level() - p.level())));
       }
     }
     return Optional.empty();
