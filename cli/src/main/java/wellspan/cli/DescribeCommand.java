@@ -27,7 +27,6 @@ import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.IfcFormat;
-import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.BasePoints;
@@ -245,18 +244,9 @@ final class DescribeCommand implements Callable<Integer> {
     Job job = store.open();
     Build build =
         SourceIntake.build(store, rulebook.isGiven() ? job.withRulebook(book) : job, Progress.NONE);
-    Delivery delivery =
-        new Delivery(
-            "describe",
-            "",
-            schema,
-            LinearUnit.METRE,
-            new LocalZero.BasePoint(),
-            "describe.ifc",
-            Set.of());
     Map<String, Ruled> ruled = new HashMap<>();
     build.items().keySet().forEach(id -> ruled.put(id.value(), build.ruled(id, schema)));
-    return described(Packing.whole(build, delivery), ruled);
+    return described(Packing.whole(build, Delivery.ofAll(schema)), ruled);
   }
 
   private static Described described(Parcel parcel, Map<String, Ruled> ruled) throws IOException {

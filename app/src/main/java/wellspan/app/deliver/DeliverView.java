@@ -2,7 +2,6 @@ package wellspan.app.deliver;
 
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Insets;
@@ -206,19 +205,15 @@ public final class DeliverView extends BorderPane {
   /** All of a stratum at once: included, held back, or some of both. */
   private Button shareCell(Delivery d, ManifestRows.BandRow b) {
     ManifestRows.Share share = ManifestRows.share(d, b.items());
-    String sign =
-        switch (share) {
-          case ALL -> "○";
-          case SOME -> "◐";
-          case NONE -> "·";
-          case CANNOT -> "–";
-        };
+    CellState state = CellState.of(session, d, b.items());
+    boolean some = share == ManifestRows.Share.SOME;
+    String sign = some ? "◐" : state.sign();
     String words =
         switch (share) {
-          case ALL -> "all included";
-          case SOME -> "some held back";
+          case ALL -> "all " + state.words();
+          case SOME -> "some held back, the others " + state.words();
           case NONE -> "all held back";
-          case CANNOT -> "not in this format";
+          case CANNOT -> state.words();
         };
     Button button =
         Parts.button(
@@ -231,6 +226,7 @@ public final class DeliverView extends BorderPane {
                         d.name(),
                         ManifestRows.carried(d, b.items()),
                         share != ManifestRows.Share.NONE));
+    colour(button, some ? CellState.INCLUDED : state);
     button.setMinWidth(36);
     button.setDisable(share == ManifestRows.Share.CANNOT);
     button.setAccessibleText(b.band().title() + " in " + d.name() + ": " + words);
@@ -246,25 +242,15 @@ public final class DeliverView extends BorderPane {
             "cell",
             () ->
                 session.deliveries().holdBack(d.name(), List.of(i.id()), s != CellState.HELD_BACK));
-    b.setStyle(
-        "-fx-text-fill: "
-            + Map.of(
-                    "proven",
-                    "-w-proven",
-                    "warning",
-                    "-w-warning",
-                    "error",
-                    "-w-error",
-                    "accent",
-                    "-w-accent",
-                    "muted",
-                    "-w-muted")
-                .get(s.style())
-            + ";");
+    colour(b, s);
     b.setMinWidth(36);
-    b.setDisable(s == CellState.CANNOT);
+    b.setDisable(!s.isChoice());
     b.setAccessibleText(i.item().name() + " in " + d.name() + ": " + s.words());
     b.setTooltip(new Tooltip(s.words()));
     return b;
+  }
+
+  private static void colour(Button cell, CellState state) {
+    cell.setStyle("-fx-text-fill: -w-" + state.style() + ";");
   }
 }

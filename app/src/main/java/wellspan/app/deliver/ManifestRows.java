@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Set;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.extract.Extract;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
 
@@ -57,7 +58,7 @@ final class ManifestRows {
     int carried = 0;
     int held = 0;
     for (Build.BuiltItem i : items) {
-      if (d.carries(i.item())) {
+      if (goesAlong(d, i)) {
         carried++;
         held += d.heldBack().contains(i.id()) ? 1 : 0;
       }
@@ -68,8 +69,13 @@ final class ManifestRows {
     return held == 0 ? Share.ALL : held == carried ? Share.NONE : Share.SOME;
   }
 
-  /** Those of a stratum that the format carries. */
+  /** Whether it could go: the format carries it, and it lies in the delivery's chainages. */
+  private static boolean goesAlong(Delivery d, Build.BuiltItem i) {
+    return d.carries(i.item()) && d.range().map(r -> Extract.reaches(i.item(), r)).orElse(true);
+  }
+
+  /** Those of a stratum that could go along. */
   static List<ItemId> carried(Delivery d, List<Build.BuiltItem> items) {
-    return items.stream().filter(i -> d.carries(i.item())).map(Build.BuiltItem::id).toList();
+    return items.stream().filter(i -> goesAlong(d, i)).map(Build.BuiltItem::id).toList();
   }
 }

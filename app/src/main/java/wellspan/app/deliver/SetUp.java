@@ -1,6 +1,7 @@
 package wellspan.app.deliver;
 
 import java.util.List;
+import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.layout.HBox;
@@ -14,6 +15,7 @@ import wellspan.app.theme.Parts;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
+import wellspan.core.extract.ChainageRange;
 import wellspan.core.geom.Position;
 import wellspan.core.unit.LinearUnit;
 
@@ -67,11 +69,53 @@ final class SetUp extends VBox {
     if (delivery.zero() instanceof LocalZero.Own own) {
       getChildren().add(ownZero(own.zero()));
     }
+    getChildren().add(range());
     Button add = Parts.button("Add a delivery", "small", desk::add);
     add.setId("add-delivery");
     Button remove = Parts.button("Remove", "small", () -> desk.remove(name));
     remove.setId("remove-delivery");
     getChildren().add(new HBox(4, add, Parts.space(), remove));
+  }
+
+  /** Roads need not go whole. */
+  private FigureEntry range() {
+    double from = delivery.range().map(ChainageRange::from).orElse(Double.NEGATIVE_INFINITY);
+    double to = delivery.range().map(ChainageRange::to).orElse(Double.POSITIVE_INFINITY);
+    return new FigureEntry(
+            "take-range",
+            "Cut roads there",
+            List.of(
+                new FigureEntry.Row(
+                    "",
+                    List.of(
+                        new FigureEntry.Cell(
+                            "range-from",
+                            "From chainage, m",
+                            "all",
+                            FigureEntry.Takes.NUMBER_OR_NONE),
+                        new FigureEntry.Cell(
+                            "range-to",
+                            "to chainage, m",
+                            "all",
+                            FigureEntry.Takes.NUMBER_OR_NONE)))),
+            t -> cut(t.number("range-from"), t.number("range-to")))
+        .show("range-from", Double.isInfinite(from) ? "" : Figures.number(from, 3))
+        .show("range-to", Double.isInfinite(to) ? "" : Figures.number(to, 3));
+  }
+
+  private void cut(double from, double to) {
+    try {
+      Optional<ChainageRange> range =
+          Double.isNaN(from) && Double.isNaN(to)
+              ? Optional.empty()
+              : Optional.of(
+                  new ChainageRange(
+                      Double.isNaN(from) ? Double.NEGATIVE_INFINITY : from,
+                      Double.isNaN(to) ? Double.POSITIVE_INFINITY : to));
+      session.deliveries().change("Cut " + delivery.name(), delivery.name(), d -> d.within(range));
+    } catch (IllegalArgumentException e) {
+      session.complain(e.getMessage());
+    }
   }
 
   private void zero(String title) {

@@ -1,7 +1,9 @@
 package wellspan.app.session;
 
+import java.util.List;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.extract.Extract;
 import wellspan.core.receipt.PastRun;
 import wellspan.exchange.delivery.DeliveryRun;
 
@@ -12,6 +14,7 @@ public enum CellState {
   FAILED("✕", "did not arrive whole", "error"),
   INCLUDED("○", "included", "accent"),
   HELD_BACK("·", "held back", "muted"),
+  BEYOND("–", "outside its chainages", "muted"),
   CANNOT("–", "not in this format", "muted");
 
   private final String sign;
@@ -41,6 +44,9 @@ public enum CellState {
     if (!d.carries(item.item())) {
       return CANNOT;
     }
+    if (d.range().map(r -> !Extract.reaches(item.item(), r)).orElse(false)) {
+      return BEYOND;
+    }
     if (!session.build().sends(d, item)) {
       return HELD_BACK;
     }
@@ -55,6 +61,35 @@ public enum CellState {
     return sent != null && sent.equals(session.deliveries().fingerprint(item.id(), d))
         ? PROVEN
         : CHANGED;
+  }
+
+  /** Whether there is anything to choose: it could go along. */
+  public boolean isChoice() {
+    return this != CANNOT && this != BEYOND;
+  }
+
+  /**
+   * How several items stand that all go along, or none of them do: as the one that wants looking at
+   * most.
+   */
+  public static CellState of(Session session, Delivery d, List<Build.BuiltItem> items) {
+    CellState out = CANNOT;
+    for (Build.BuiltItem i : items) {
+      CellState s = of(session, d, i);
+      out = s.weight() > out.weight() ? s : out;
+    }
+    return out;
+  }
+
+  private int weight() {
+    return switch (this) {
+      case FAILED -> 5;
+      case CHANGED -> 4;
+      case INCLUDED -> 3;
+      case PROVEN -> 2;
+      case HELD_BACK -> 1;
+      case BEYOND, CANNOT -> 0;
+    };
   }
 
   /** After a failed proof only a run of this session still knows which items were whole. */

@@ -9,7 +9,6 @@ import javafx.beans.property.SimpleObjectProperty;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.GlobalIds;
-import wellspan.core.deliver.LocalZero;
 import wellspan.core.item.ItemId;
 import wellspan.core.model.Model;
 import wellspan.core.packing.Packing;
@@ -17,7 +16,6 @@ import wellspan.core.requirement.RequirementCheck;
 import wellspan.core.requirement.RequirementReport;
 import wellspan.core.requirement.Requirements;
 import wellspan.core.schema.IfcSchema;
-import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveredModel;
 import wellspan.exchange.ids.read.IdsReader;
 
@@ -59,16 +57,7 @@ public final class RequirementDesk {
             "Checking requirements",
             p -> {
               Requirements wanted = IdsReader.read(file);
-              Delivery all =
-                  new Delivery(
-                      "check",
-                      "",
-                      schema,
-                      LinearUnit.METRE,
-                      new LocalZero.BasePoint(),
-                      "check.ifc",
-                      java.util.Set.of());
-              Model model = DeliveredModel.of(Packing.parcel(build, all), p);
+              Model model = DeliveredModel.of(Packing.parcel(build, Delivery.ofAll(schema)), p);
               return new Checked(
                   file, schema, RequirementCheck.run(wanted, model, p), build, items(build));
             },

@@ -7,7 +7,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.SimpleBooleanProperty;
@@ -15,7 +14,6 @@ import javafx.beans.property.SimpleObjectProperty;
 import wellspan.core.build.Build;
 import wellspan.core.colouring.ColourBy;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.LocalZero;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Revision;
 import wellspan.core.job.Source;
@@ -25,7 +23,6 @@ import wellspan.core.model.ModelObject;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.IfcSchema;
-import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.delivery.DeliveredModel;
 import wellspan.exchange.ifc.read.ModelReader;
 
@@ -170,18 +167,8 @@ public final class SchemaDesk {
     return switch (side) {
       case Side.AsReceived(String source, Revision revision) ->
           ModelReader.read(session.store().stored(revision), p);
-      case Side.AsDelivered(IfcSchema schema) -> {
-        Delivery all =
-            new Delivery(
-                "compare",
-                "",
-                schema,
-                LinearUnit.METRE,
-                new LocalZero.BasePoint(),
-                "compare.ifc",
-                Set.of());
-        yield DeliveredModel.of(Packing.parcel(build, all), p);
-      }
+      case Side.AsDelivered(IfcSchema schema) ->
+          DeliveredModel.of(Packing.parcel(build, Delivery.ofAll(schema)), p);
     };
   }
 

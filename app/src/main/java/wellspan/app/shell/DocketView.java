@@ -317,7 +317,7 @@ final class DocketView extends Pane {
     for (Delivery d : session.job().deliveries()) {
       CellState s = CellState.of(session, d, i);
       String words = s.sign() + " " + d.name() + " " + s.words();
-      if (s == CellState.CANNOT) {
+      if (!s.isChoice()) {
         c.line(words, s.style());
       } else {
         delivery(d.name(), words, Parts.id("in-", d.name()), s == CellState.HELD_BACK, s.style());

@@ -1,6 +1,9 @@
 package wellspan.core.deliver;
 
+import java.util.Optional;
 import java.util.Set;
+import wellspan.core.extract.ChainageRange;
+import wellspan.core.extract.Extract;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.schema.IfcSchema;
@@ -15,6 +18,8 @@ import wellspan.core.unit.LinearUnit;
  * @param zero where the zero of the written file lies
  * @param fileName name of the written file, without a path
  * @param heldBack items that stay here although the format could carry them
+ * @param range of chainages that alignments and what is carried along them are cut to; empty for
+ *     all of them
  */
 public record Delivery(
     String name,
@@ -23,10 +28,23 @@ public record Delivery(
     LinearUnit unit,
     LocalZero zero,
     String fileName,
-    Set<ItemId> heldBack) {
+    Set<ItemId> heldBack,
+    Optional<ChainageRange> range) {
 
   public Delivery {
     heldBack = Set.copyOf(heldBack);
+  }
+
+  /** A delivery over all chainages. */
+  public Delivery(
+      String name,
+      String receiver,
+      DeliveryFormat format,
+      LinearUnit unit,
+      LocalZero zero,
+      String fileName,
+      Set<ItemId> heldBack) {
+    this(name, receiver, format, unit, zero, fileName, heldBack, Optional.empty());
   }
 
   /** A delivery as a model. */
@@ -41,6 +59,12 @@ public record Delivery(
     this(name, receiver, new IfcFormat(schema), unit, zero, fileName, heldBack);
   }
 
+  /** Everything that can go as a model of a schema, to see what it would say. */
+  public static Delivery ofAll(IfcSchema schema) {
+    return new Delivery(
+        "all", "", schema, LinearUnit.METRE, new LocalZero.BasePoint(), "all.ifc", Set.of());
+  }
+
   /** The schema whose classes items get; IFC4.3 where the format has no classes. */
   public IfcSchema schema() {
     return format.schema().orElse(IfcSchema.IFC4X3);
@@ -51,25 +75,33 @@ public record Delivery(
     return format.carries(item);
   }
 
+  /** Whether an item goes with it: it can be carried, is not held back, and lies in its range. */
   public boolean sends(ItemId id, Item item) {
-    return carries(item) && !heldBack.contains(id);
+    return carries(item)
+        && !heldBack.contains(id)
+        && range.map(r -> Extract.reaches(item, r)).orElse(true);
   }
 
   public Delivery holdingBack(Set<ItemId> ids) {
-    return new Delivery(name, receiver, format, unit, zero, fileName, ids);
+    return new Delivery(name, receiver, format, unit, zero, fileName, ids, range);
   }
 
   /** In another format; the file's name gets its ending. */
   public Delivery withFormat(DeliveryFormat f) {
     String stem = fileName.replaceFirst("\\.[^.]*$", "");
-    return new Delivery(name, receiver, f, unit, zero, stem + f.ending(), heldBack);
+    return new Delivery(name, receiver, f, unit, zero, stem + f.ending(), heldBack, range);
   }
 
   public Delivery withUnit(LinearUnit u) {
-    return new Delivery(name, receiver, format, u, zero, fileName, heldBack);
+    return new Delivery(name, receiver, format, u, zero, fileName, heldBack, range);
   }
 
   public Delivery withZero(LocalZero z) {
-    return new Delivery(name, receiver, format, unit, z, fileName, heldBack);
+    return new Delivery(name, receiver, format, unit, z, fileName, heldBack, range);
+  }
+
+  /** Over other chainages. */
+  public Delivery within(Optional<ChainageRange> r) {
+    return new Delivery(name, receiver, format, unit, zero, fileName, heldBack, r);
   }
 }

@@ -18,13 +18,17 @@ import wellspan.core.shape.Shape;
 
 /**
  * Where in the structure of a model items stand: where a rule puts them, else where they were
- * received, else by their bridge or road. In IFC4.3 what is of no road is in one of its own, but
- * ground and points are in the site; earlier schemas have no roads, so all of that stands in the
- * site there. Any thread may use it.
+ * received, else by their bridge or road. In IFC4.3 each road is a segment with its carriageway,
+ * footways and others as parts, and what is of no road is in one of its own, but ground and points
+ * are in the site; earlier schemas have no roads, so all of that stands in the site there. Any
+ * thread may use it.
  */
 public final class SpatialStructure {
-  /** What a road's only part is called. */
-  public static final String ONLY_PART = "Road segment";
+  /** What the road is called where nobody names it. */
+  public static final String ROAD = "Road";
+
+  /** What the part is called that holds what is of no road. */
+  public static final String NO_ROAD = "Road segment";
 
   private static final Kind DECK = Kind.of("bridge deck");
   private static final Set<Kind> BELOW_DECK =
@@ -74,11 +78,11 @@ public final class SpatialStructure {
     List<SpatialPart> usual = standard(item);
     List<SpatialPart> out = new ArrayList<>();
     if (usual.isEmpty()) {
-      out.addAll(inSchema(List.of(road(roadOf(item).or(() -> whole).orElse("Road")))));
+      Optional<String> name = roadOf(item).map(SpatialStructure::segmentOf);
+      out.addAll(inSchema(List.of(road(name.or(() -> whole).orElse(ROAD)))));
     } else {
-      boolean stretch = usual.getLast().equals(item.kind().roadPart().orElse(null));
       boolean bridge = usual.getFirst().entityClass().entity().equals("IfcBridge");
-      out.addAll(usual.subList(0, usual.size() - (stretch || bridge ? 1 : 0)));
+      out.addAll(usual.subList(0, bridge ? 1 : 2));
     }
     out.addAll(decided);
     return List.copyOf(out);
@@ -102,10 +106,23 @@ public final class SpatialStructure {
     }
     Optional<String> name = roadOf(item);
     List<SpatialPart> out = new ArrayList<>();
-    out.add(road(whole.or(() -> name).orElse("Road")));
-    out.add(segment(whole.isPresent() && name.isPresent() ? name.get() : ONLY_PART));
-    item.kind().roadPart().filter(p -> name.isPresent()).ifPresent(out::add);
+    out.add(road(whole.orElse(ROAD)));
+    out.add(segment(name.map(SpatialStructure::segmentOf).orElse(NO_ROAD)));
+    if (name.isPresent()) {
+      item.kind()
+          .roadPart()
+          .map(p -> new SpatialPart(p.entityClass(), name.get() + " " + p.name()))
+          .ifPresent(out::add);
+    }
     return List.copyOf(out);
+  }
+
+  /**
+   * What the part of a road is called that is one alignment long. No level has the name of a thing,
+   * or who looks for the thing would find the level.
+   */
+  public static String segmentOf(String road) {
+    return road + " segment";
   }
 
   private static SpatialPart road(String name) {

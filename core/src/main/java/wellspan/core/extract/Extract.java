@@ -120,7 +120,7 @@ public record Extract(
    *
    * @param chord tolerance of curved faces, metres
    */
-  static Optional<Item> inRange(Item i, ChainageRange range, double chord) {
+  public static Optional<Item> inRange(Item i, ChainageRange range, double chord) {
     if (i.shape() instanceof Shape.Axis a) {
       return range
           .on(a.alignment())
@@ -138,6 +138,24 @@ public record Extract(
                       .saying(i.said().withSets(part.facts(i.said().propertySets()))));
     }
     return Optional.of(i);
+  }
+
+  /**
+   * Whether anything of an item lies in a range; without cutting it. Where an alignment has a
+   * number twice it is taken to, and cutting it says what is wrong.
+   */
+  public static boolean reaches(Item i, ChainageRange range) {
+    try {
+      if (i.shape() instanceof Shape.Axis a) {
+        return range.on(a.alignment()).isPresent();
+      }
+      return !(i.shape() instanceof Shape.Faces f
+              && f.curved().isPresent()
+              && f.curved().get() instanceof RoadBody b)
+          || range.on(b.axis()).map(s -> s.from() < b.to() && s.to() > b.from()).orElse(false);
+    } catch (IllegalArgumentException e) {
+      return true;
+    }
   }
 
   private Item thinned(Item i, Thin t, List<Finding> findings) {

@@ -24,7 +24,8 @@ import wellspan.core.schema.IfcSchema;
  * @param surface whether it is ground with one level at each place, and not a body
  * @param classes the class it is delivered as in each schema where nobody chose another
  * @param finish material and colour where nobody chose others
- * @param roadPart the part of a road it lies in, empty where it may be in any
+ * @param roadPart the part of a road it lies in, named as goes behind the road's name; empty where
+ *     it may be in any
  */
 public record Kind(
     String id,

@@ -92,6 +92,13 @@ final class JobJson {
       }
       ArrayNode held = o.put("file", d.fileName()).putArray("heldBack");
       new TreeSet<>(d.heldBack()).forEach(id -> held.add(id.value()));
+      d.range()
+          .ifPresent(
+              r -> {
+                ArrayNode ends = o.putArray("chainages");
+                end(ends, r.from());
+                end(ends, r.to());
+              });
     }
     n.set("control", PlacementJson.node(job.control()));
     n.set("marks", PlacementJson.node(job.marks()));
@@ -120,5 +127,14 @@ final class JobJson {
       n.set("rulebook", RulebookJson.node(job.rulebook()));
     }
     return n;
+  }
+
+  /** An end of a range; null where it is open. */
+  private static void end(ArrayNode to, double chainage) {
+    if (Double.isInfinite(chainage)) {
+      to.addNull();
+    } else {
+      to.add(chainage);
+    }
   }
 }

@@ -18,6 +18,7 @@ import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.ProjectInfo;
+import wellspan.core.extract.ChainageRange;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameJson;
 import wellspan.core.item.ItemId;
@@ -223,7 +224,23 @@ final class JobReading {
         LinearUnit.named(unit).orElseThrow(() -> new IllegalArgumentException("unit " + unit)),
         d.value("zero", new LocalZero.BasePoint(), JobReading::zero),
         d.text("file"),
-        new TreeSet<>(d.list("heldBack", id -> new ItemId(text(id)))));
+        new TreeSet<>(d.list("heldBack", id -> new ItemId(text(id)))),
+        d.value("chainages", Optional.empty(), n -> Optional.of(range(n))));
+  }
+
+  private static ChainageRange range(JsonNode n) {
+    if (!n.isArray() || n.size() != 2) {
+      throw new IllegalArgumentException("chainages " + n);
+    }
+    return new ChainageRange(
+        end(n.get(0), Double.NEGATIVE_INFINITY), end(n.get(1), Double.POSITIVE_INFINITY));
+  }
+
+  private static double end(JsonNode n, double open) {
+    if (!n.isNull() && !n.isNumber()) {
+      throw new IllegalArgumentException("chainage " + n);
+    }
+    return n.isNull() ? open : n.doubleValue();
   }
 
   private static String text(JsonNode v) {

@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Stream;
@@ -20,6 +21,8 @@ import wellspan.core.deliver.Parcel;
 import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.KnownFacts;
+import wellspan.core.extract.ChainageRange;
+import wellspan.core.extract.Extract;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
@@ -32,7 +35,9 @@ import wellspan.core.place.SourcePlacement;
 import wellspan.core.recipe.Triangulation;
 import wellspan.core.rulebook.Rulebook;
 import wellspan.core.rulebook.Ruled;
+import wellspan.core.rulebook.Ruling;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.Curved;
 import wellspan.core.shape.Shape;
 import wellspan.core.triangulate.BreaklineChains;
 import wellspan.core.unit.LinearUnit;
@@ -89,7 +94,11 @@ public final class Packing {
   /** An item; for LandXML also the breaklines that are edges of a surface. */
   private static Stream<Parcel.Piece> pieces(
       Build build, GlobalIds ids, Build.BuiltItem i, Delivery delivery) {
-    Parcel.Piece whole = piece(build, ids, i, delivery);
+    Optional<Build.BuiltItem> part = part(i, delivery);
+    if (part.isEmpty()) {
+      return Stream.empty();
+    }
+    Parcel.Piece whole = piece(build, ids, part.get(), delivery);
     if (!delivery.format().takesBreaklines()
         || !(i.item().kind().is(Kind.TERRAIN) && i.item().shape() instanceof Shape.Faces s)) {
       return Stream.of(whole);
@@ -99,6 +108,24 @@ public final class Packing {
         ? Stream.of(whole)
         : Stream.of(
             whole, breaklines(whole, ids, Item.string(i.item().name() + BREAKLINES, lines)));
+  }
+
+  /** What of an item lies in the delivery's range of chainages. */
+  private static Optional<Build.BuiltItem> part(Build.BuiltItem i, Delivery delivery) {
+    return delivery.range().isEmpty()
+        ? Optional.of(i)
+        : Extract.inRange(i.item(), delivery.range().get(), Curved.USUAL_CHORD)
+            .map(p -> new Build.BuiltItem(i.id(), p, i.source(), i.origin()));
+  }
+
+  /** What the rulebook decides of an item, or of the part of it that is sent. */
+  @SuppressWarnings("ReferenceEquality") // equality would compare all of the geometry
+  private static Ruled ruled(Build build, Build.BuiltItem i, Delivery delivery) {
+    boolean whole = build.items().get(i.id()).item() == i.item();
+    return whole || build.job().rulebook().equals(Rulebook.NONE)
+        ? build.ruled(i.id(), delivery.schema())
+        : new Ruling(build.job().rulebook(), delivery.schema())
+            .of(build.subjects().get(i.id()).of(i.item()));
   }
 
   private static Parcel.Piece breaklines(Parcel.Piece of, GlobalIds ids, Item lines) {
@@ -136,8 +163,7 @@ public final class Packing {
       Build build, GlobalIds ids, Build.BuiltItem i, Delivery delivery) {
     EntityClass c = build.classOf(i, delivery.schema());
     PropertySet facts = KnownFacts.of(i.item(), i.origin().file(), i.origin().revision());
-    Saying saying =
-        new Saying(build.job().rulebook(), build.ruled(i.id(), delivery.schema()), facts);
+    Saying saying = new Saying(build.job().rulebook(), ruled(build, i, delivery), facts);
     return new Parcel.Piece(
         i.id().value(),
         i.item(),
@@ -165,7 +191,8 @@ public final class Packing {
             c.toString(),
             delivery.zero().frame(build.job().frame()).asDelivered().toString(),
             delivery.unit().symbol(),
-            delivery.format().id());
+            delivery.format().id(),
+            delivery.range().map(ChainageRange::toString).orElse(""));
     String said = said(build, i, delivery);
     return new GlobalIds(build.job().id())
         .of(said.isEmpty() ? state : state + "\u0000" + said, "state");

@@ -49,6 +49,16 @@ public record RoadBody(String road, Alignment axis, RoadPart part) implements Cu
     return Optional.of(new RoadBody(road, there, part.with(part.body().moved(how, there))));
   }
 
+  /** Distance along the axis at which it begins, metres. */
+  public double from() {
+    return part.body().from();
+  }
+
+  /** Distance along the axis at which it ends, metres. */
+  public double to() {
+    return part.body().to();
+  }
+
   /** The part between two distances along the axis; empty where it has none. */
   public Optional<RoadBody> between(double from, double to) {
     return part.body().between(from, to).map(b -> new RoadBody(road, axis, part.with(b)));

@@ -39,6 +39,11 @@ public final class Subject {
     return new Subject(item, file, "", List.of());
   }
 
+  /** The same of another form of the item, such as a part of it. */
+  public Subject of(Item other) {
+    return new Subject(other, file, revision, above);
+  }
+
   /** The item itself. */
   public Item item() {
     return item;

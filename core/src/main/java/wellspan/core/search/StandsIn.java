@@ -24,8 +24,8 @@ public final class StandsIn {
   }
 
   /**
-   * Names from the outermost level inwards, with a dot between; empty in the site itself. The only
-   * part of a road says nothing and is left out.
+   * Names from the outermost level inwards, with a dot between; empty in the site itself. A road's
+   * parts say which road it is.
    */
   public String of(Build.BuiltItem item) {
     List<SpatialPart> ruled = build.ruled(item.id(), IfcSchema.IFC4X3).structure();
@@ -33,8 +33,8 @@ public final class StandsIn {
     return String.join(
         " · ",
         structure.of(item.item(), said).stream()
+            .filter(p -> !p.entityClass().entity().equals("IfcRoad"))
             .map(SpatialPart::name)
-            .filter(n -> !n.equals(SpatialStructure.ONLY_PART))
             .toList());
   }
 }

@@ -16,12 +16,15 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.ProjectInfo;
+import wellspan.core.extract.ChainageRange;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.progress.Progress;
@@ -61,6 +64,28 @@ class JobFileTest {
     store.save(job);
     assertThat(store.open()).isEqualTo(job);
     assertThat(store.notUnderstood()).isEmpty();
+  }
+
+  @Test
+  void theRangeOfADeliveryIsKept() throws IOException {
+    put(sample(3));
+    double open = Double.POSITIVE_INFINITY;
+    for (ChainageRange r :
+        List.of(
+            new ChainageRange(120.5, 980),
+            new ChainageRange(-open, 980),
+            new ChainageRange(120.5, open))) {
+      Job job = store.open();
+      Delivery cut = job.deliveries().getFirst().within(Optional.of(r));
+      store.save(job.withDelivery(cut));
+      assertThat(store.open().deliveries()).contains(cut);
+    }
+    String text = Files.readString(store.jobFile());
+    for (String wrong : List.of("7", "[1]", "[1, \"x\"]", "[9, 1]", "[\"a\", 2, 3]")) {
+      put(text.replaceFirst("\"chainages\" : \\[[^]]*]", "\"chainages\" : " + wrong));
+      store.open();
+      assertThat(store.notUnderstood()).as(wrong).isNotEmpty();
+    }
   }
 
   @Test

@@ -78,6 +78,7 @@ class ItemQueryTest {
       value = {
         "''                        | Kerb left,Kerb right,Ground,Lawn",
         "kerb                      | Kerb left,Kerb right",
+        "part:\"road seg\"           | Kerb left,Kerb right",
         "KERB right                | Kerb right",
         "layer:terrain             | Ground",
         "kind:string left          | Kerb left",

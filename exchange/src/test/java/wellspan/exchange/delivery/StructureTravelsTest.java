@@ -107,12 +107,14 @@ class StructureTravelsTest extends DeliveredInTest {
   }
 
   @Test
-  void eachRoadIsOneOfItsOwn() throws IOException {
+  void eachRoadIsASegmentOfItsOwn() throws IOException {
     Received r = delivered(parcel(IfcSchema.IFC4X3, ProjectInfo.NONE, Rulebook.NONE, twoRoads()));
-    String carriageway =
-        " (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT) / Carriageway (IfcRoadPart CARRIAGEWAY)";
-    assertThat(levels(r, "Base")).isEqualTo("Road" + carriageway);
-    assertThat(levels(r, "Link base")).isEqualTo("Link" + carriageway);
+    assertThat(levels(r, "Base"))
+        .isEqualTo(
+            "Road (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT) / Road carriageway (IfcRoadPart CARRIAGEWAY)");
+    assertThat(levels(r, "Link base"))
+        .isEqualTo(
+            "Road (IfcRoad) / Link segment (IfcRoadPart ROADSEGMENT) / Link carriageway (IfcRoadPart CARRIAGEWAY)");
     assertThat(levels(r, "Apron"))
         .as("of no road that is known")
         .isEqualTo("Road (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT)");
@@ -125,7 +127,7 @@ class StructureTravelsTest extends DeliveredInTest {
     Received r = delivered(parcel(IfcSchema.IFC4X3, info, Rulebook.NONE, twoRoads()));
     assertThat(levels(r, "Link base"))
         .isEqualTo(
-            "Harbour access (IfcRoad) / Link (IfcRoadPart ROADSEGMENT) / Carriageway (IfcRoadPart CARRIAGEWAY)");
+            "Harbour access (IfcRoad) / Link segment (IfcRoadPart ROADSEGMENT) / Link carriageway (IfcRoadPart CARRIAGEWAY)");
     assertThat(levels(r, "Apron"))
         .isEqualTo("Harbour access (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT)");
   }
@@ -139,9 +141,9 @@ class StructureTravelsTest extends DeliveredInTest {
 
   @ParameterizedTest
   @CsvSource({
-    "IFC4X3, Link (IfcRoad) / Road segment (IfcRoadPart ROADSEGMENT) / Footways (IfcRoadPart SIDEWALK)",
-    "IFC4, Link (IfcBuilding) / Footways (IfcBuildingStorey (SIDEWALK))",
-    "IFC2X3, Link (IfcBuilding) / Footways (IfcBuildingStorey (SIDEWALK))"
+    "IFC4X3, Road (IfcRoad) / Link segment (IfcRoadPart ROADSEGMENT) / Footways (IfcRoadPart SIDEWALK)",
+    "IFC4, Link segment (IfcBuilding) / Footways (IfcBuildingStorey (SIDEWALK))",
+    "IFC2X3, Link segment (IfcBuilding) / Footways (IfcBuildingStorey (SIDEWALK))"
   })
   void aRulePlacesThingsInAPartOfTheirOwnRoad(IfcSchema schema, String expected)
       throws IOException {
@@ -269,7 +271,7 @@ class StructureTravelsTest extends DeliveredInTest {
   @CsvSource(
       delimiter = '|',
       value = {
-        "(IFCROAD\\([^;]*)'Link'|$1'Lank'",
+        "(IFCROADPART\\([^;]*)'Link segment'|$1'Lank'",
         "\\.ROADSEGMENT\\.|.CARRIAGEWAY.",
         "(IFCRELCONTAINEDINSPATIALSTRUCTURE[^;]*),#\\d+\\)|$1,#1)",
         "IFCROADPART\\(|IFCBRIDGEPART("

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Stream;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipFile;
 import javax.xml.stream.XMLStreamException;
@@ -20,31 +21,39 @@ import wellspan.exchange.file.ReadException;
 public final class BcfReader {
   private static final String TOPIC = "Markup/Topic";
 
+  /** Elements of a topic in their order; several of one sort stand by themselves or in a list. */
+  private static final List<String> OF_TOPIC =
+      List.of(
+          "ReferenceLink",
+          "Title",
+          "Priority",
+          "Index",
+          "Labels",
+          "CreationDate",
+          "CreationAuthor",
+          "ModifiedDate",
+          "ModifiedAuthor",
+          "DueDate",
+          "AssignedTo",
+          "Stage",
+          "Description",
+          "BimSnippet",
+          "DocumentReference",
+          "RelatedTopic");
+
+  private static final Set<String> LISTED_IN_3 =
+      Set.of("ReferenceLink", "DocumentReference", "RelatedTopic");
+
   /** Elements in the order in which they have to stand, by the element that they stand in. */
   private static final Map<String, List<String>> ORDER_3 =
       Map.of(
           "Markup",
           List.of("Header", "Topic"),
           TOPIC,
-          List.of(
-              "ReferenceLinks",
-              "Title",
-              "Priority",
-              "Index",
-              "Labels",
-              "CreationDate",
-              "CreationAuthor",
-              "ModifiedDate",
-              "ModifiedAuthor",
-              "DueDate",
-              "AssignedTo",
-              "Stage",
-              "Description",
-              "BimSnippet",
-              "DocumentReferences",
-              "RelatedTopics",
-              "Comments",
-              "Viewpoints"),
+          Stream.concat(
+                  OF_TOPIC.stream().map(n -> LISTED_IN_3.contains(n) ? n + "s" : n),
+                  Stream.of("Comments", "Viewpoints"))
+              .toList(),
           "Extensions",
           List.of(
               "TopicTypes",
@@ -56,27 +65,7 @@ public final class BcfReader {
               "Stages"));
 
   private static final Map<String, List<String>> ORDER_2 =
-      Map.of(
-          "Markup",
-          List.of("Header", "Topic", "Comment", "Viewpoints"),
-          TOPIC,
-          List.of(
-              "ReferenceLink",
-              "Title",
-              "Priority",
-              "Index",
-              "Labels",
-              "CreationDate",
-              "CreationAuthor",
-              "ModifiedDate",
-              "ModifiedAuthor",
-              "DueDate",
-              "AssignedTo",
-              "Stage",
-              "Description",
-              "BimSnippet",
-              "DocumentReference",
-              "RelatedTopic"));
+      Map.of("Markup", List.of("Header", "Topic", "Comment", "Viewpoints"), TOPIC, OF_TOPIC);
 
   private static final Map<String, List<String>> ORDER_VIEW =
       Map.of(

@@ -27,8 +27,7 @@ final class StructureRecords {
   private static final List<SpatialPart> EMPTY_ROAD =
       List.of(
           new SpatialPart(new EntityClass("IfcRoad", ""), ""),
-          new SpatialPart(
-              new EntityClass("IfcRoadPart", "ROADSEGMENT"), SpatialStructure.ONLY_PART));
+          new SpatialPart(new EntityClass("IfcRoadPart", "ROADSEGMENT"), SpatialStructure.NO_ROAD));
 
   private final StepWriter step;
   private final Parcel parcel;
@@ -98,7 +97,7 @@ final class StructureRecords {
     if (first && path.size() == 1) {
       return "road";
     }
-    if (first && path.size() == 2 && path.getLast().name().equals(SpatialStructure.ONLY_PART)) {
+    if (first && path.size() == 2 && path.getLast().name().equals(SpatialStructure.NO_ROAD)) {
       return "road part";
     }
     StringBuilder out = new StringBuilder("structure");
@@ -107,7 +106,7 @@ final class StructureRecords {
   }
 
   private String facility() {
-    return parcel.info().facility().isEmpty() ? "Road" : parcel.info().facility();
+    return parcel.info().facility().isEmpty() ? SpatialStructure.ROAD : parcel.info().facility();
   }
 
   private int object(SpatialPart part, String key, int placement) throws IOException {
@@ -169,7 +168,8 @@ final class StructureRecords {
   private Level named(String name) {
     Level out = levels.get(List.of());
     for (Map.Entry<List<SpatialPart>, Level> e : levels.entrySet()) {
-      if (!e.getKey().isEmpty() && e.getKey().getLast().name().equals(name)) {
+      if (!e.getKey().isEmpty()
+          && e.getKey().getLast().name().equals(SpatialStructure.segmentOf(name))) {
         return e.getValue();
       }
       if (e.getKey().size() == 1 && out.key().equals("site")) {
