@@ -380,33 +380,6 @@ class RulingTest {
   }
 
   @Test
-  void classAndPlaceAreSaidByTheFirstRuleThatSaysThem() {
-    ClassRule.PartOf part = new ClassRule.PartOf("", "", "Footways", "SIDEWALK");
-    ClassRule.PartOf quay = new ClassRule.PartOf("Quay", "IfcMarineFacility", "", "");
-    ClassRule places = new ClassRule("a", List.of(), Map.of(), part, false, false);
-    ClassRule classes =
-        new ClassRule(
-            "b",
-            List.of(),
-            Map.of("IFC4X3", new ClassRule.Named("IfcSlab", "")),
-            quay,
-            false,
-            false);
-    Subject s = Subject.of(course(Map.of()), "");
-    Ruled both =
-        new Ruling(
-                Rulebook.NONE.withClasses(List.of(places.off(true), places, classes)),
-                IfcSchema.IFC4X3)
-            .of(s);
-    assertThat(both.entityClass().orElseThrow().entity()).isEqualTo("IfcSlab");
-    assertThat(both.structure()).hasToString("[Footways (IfcRoadPart SIDEWALK)]");
-    Ruled other =
-        new Ruling(Rulebook.NONE.withClasses(List.of(classes, places)), IfcSchema.IFC4X3).of(s);
-    assertThat(other.structure()).hasToString("[Quay (IfcMarineFacility)]");
-    assertThat(FacilityClasses.partTypes("IfcBridge")).contains("DECK").doesNotContain("SIDEWALK");
-  }
-
-  @Test
   void whatHandsSayGoesOverWhatTheSourceSays() {
     Item i =
         OwnAttributes.on(

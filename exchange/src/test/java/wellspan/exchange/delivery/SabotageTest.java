@@ -16,7 +16,6 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import java.util.regex.MatchResult;
-import java.util.regex.Pattern;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -62,30 +61,14 @@ class SabotageTest {
 
   @TempDir Path dir;
 
-  /** A kind of damage: a pattern whose group is changed at a random one of its places. */
-  private record Damage(String what, Pattern where, Change change) {
-    static Damage of(String what, String where, Change change) {
-      return new Damage(what, Pattern.compile(where), change);
-    }
-
-    /** Takes the whole match out. */
-    static Damage out(String what, String where) {
-      return of(what, "(" + where + ")", (s, r) -> "");
-    }
-  }
-
-  private interface Change {
-    String of(String found, Random r);
-  }
-
   /** Another number: a millimetre or more beside, in whatever unit. */
-  private static final Change MOVED =
+  private static final Damage.Change MOVED =
       (s, r) -> {
         double by = (0.001 + 3 * r.nextDouble()) * (r.nextBoolean() ? 1 : -1);
         return String.format(Locale.ROOT, "%.7f", Double.parseDouble(s) + by);
       };
 
-  private static final Change OTHER_WORD = (s, r) -> s + "x";
+  private static final Damage.Change OTHER_WORD = (s, r) -> s + "x";
 
   private static List<Item> entries() {
     Mesh box =
