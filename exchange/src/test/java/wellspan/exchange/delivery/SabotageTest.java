@@ -348,7 +348,7 @@ class SabotageTest {
     Map<String, Integer> table = new LinkedHashMap<>();
     for (Damage d : kinds) {
       List<MatchResult> places =
-          d.where
+          d.where()
               .matcher(text)
               .results()
               .filter(m -> !m.group().contains("\n  2\n0\n")) // the layer that every drawing has
@@ -356,20 +356,20 @@ class SabotageTest {
       if (places.isEmpty() && format.id().equals("IFC4")) {
         continue; // its kerb and alignments go in other classes
       }
-      assertThat(places).as(id + ": a place for " + d.what).isNotEmpty();
+      assertThat(places).as(id + ": a place for " + d.what()).isNotEmpty();
       for (int i = 0; i < times; i++) {
         MatchResult at = places.get(r.nextInt(places.size()));
         String damaged =
             text.substring(0, at.start(1))
-                + d.change.of(at.group(1), r)
+                + d.change().of(at.group(1), r)
                 + text.substring(at.end(1));
         Path bad = dir.resolve("bad" + format.ending());
         Files.writeString(bad, damaged, StandardCharsets.ISO_8859_1);
         done++;
         if (isSeen(p, carrier, bad, position)) {
-          table.merge(d.what, 1, Integer::sum);
+          table.merge(d.what(), 1, Integer::sum);
         } else {
-          missed.add(d.what + " at " + at.group(1) + " (offset " + at.start(1) + ")");
+          missed.add(d.what() + " at " + at.group(1) + " (offset " + at.start(1) + ")");
         }
       }
     }
