@@ -14,6 +14,9 @@ import wellspan.core.shape.Shape;
  * not.
  */
 record ProofPicture(PlanInk ink) {
+  /** Room left of the legend, pixels. */
+  private static final double LEGEND = 16;
+
   /** Distance of the drawn points of a curve, metres. */
   private static final double CURVE_STEP = 2;
 
@@ -53,8 +56,8 @@ record ProofPicture(PlanInk ink) {
         default -> {} // drawn as ground
       }
     }
-    double x = ink.window().width() / 2 - 120;
-    double y = ink.window().height() - 18;
+    double x = LEGEND; // above the scale; on the right stand tools
+    double y = ink.window().height() - 48;
     swatch(
         x, y, ink.theme().proven(), "✓ arrived within " + Figures.distance(compared.tolerance()));
     swatch(x + 220, y, ink.theme().error(), "✕ farther away");
