@@ -60,7 +60,7 @@ public final class DeliverView extends BorderPane {
     setCenter(list);
     var legend =
         Parts.label(
-            "✓ proven   ◐ changed since it was sent, or some   ○ included   · held back   ✕ did not arrive whole   – not in this format",
+            "✓ proven   ◐ changed since it was sent, or some   ○ included   · held back   ✕ did not arrive whole   – not in this format or range",
             "muted");
     legend.setPadding(new Insets(6, 18, 10, 18));
     setBottom(legend);

@@ -25,8 +25,8 @@ import wellspan.core.item.ItemId;
 import wellspan.core.model.ModelComparison;
 
 /**
- * The same model in two schemas or files: which objects stand for anything, which properties are
- * lost; in words and in the picture.
+ * The same model in two schemas or files: which objects became proxies, which properties are lost;
+ * in words and in the picture.
  */
 final class SchemaCard extends VBox {
   /** Changes shown of a sort; the rest is counted. */

@@ -83,12 +83,13 @@ public enum CellState {
 
   private int weight() {
     return switch (this) {
-      case FAILED -> 5;
-      case CHANGED -> 4;
-      case INCLUDED -> 3;
-      case PROVEN -> 2;
-      case HELD_BACK -> 1;
-      case BEYOND, CANNOT -> 0;
+      case FAILED -> 6;
+      case CHANGED -> 5;
+      case INCLUDED -> 4;
+      case PROVEN -> 3;
+      case HELD_BACK -> 2;
+      case BEYOND -> 1;
+      case CANNOT -> 0;
     };
   }
 

@@ -51,16 +51,6 @@ public record Parcel(
     this(project, format, frame, unit, ids, pieces, control, ProjectInfo.NONE, List.of());
   }
 
-  /** The same with what else is said of the project; the structure is not settled anew. */
-  public Parcel with(ProjectInfo other) {
-    return new Parcel(project, format, frame, unit, ids, pieces, control, other, relations);
-  }
-
-  /** The same with how its pieces stand to each other. */
-  public Parcel with(List<Relation> others) {
-    return new Parcel(project, format, frame, unit, ids, pieces, control, info, others);
-  }
-
   /** The same with other pieces. */
   public Parcel withPieces(List<Piece> others) {
     return new Parcel(project, format, frame, unit, ids, others, control, info, relations);

@@ -6,7 +6,9 @@ import java.io.IOException;
 import java.nio.file.Files;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.ProjectInfo;
+import wellspan.core.packing.Packing;
 import wellspan.core.proof.Proof;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
@@ -20,7 +22,14 @@ class ProjectInfoTest extends DeliveredInTest {
         new ProjectInfo(
             "R. Exämple", "Example Roads", "head of design", "detailed", "Shore", "Quay Road");
     Proof p =
-        run(parcel(schema, FRAME, LinearUnit.METRE, DeliveredItems.ground()).with(info))
+        run(Packing.loose(
+                "Prüf & Co",
+                info,
+                new IfcFormat(schema),
+                FRAME,
+                LinearUnit.METRE,
+                IDS,
+                parcel(schema, FRAME, LinearUnit.METRE, DeliveredItems.ground()).pieces()))
             .receipt()
             .proof();
     assertThat(p.pass()).as(p.findings().toString()).isTrue();
