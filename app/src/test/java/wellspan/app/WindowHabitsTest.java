@@ -1,6 +1,7 @@
 package wellspan.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import java.nio.file.Files;
 import java.util.List;
@@ -13,6 +14,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.core.finding.Stop;
+import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
 import wellspan.core.schema.IfcSchema;
@@ -124,9 +126,29 @@ class WindowHabitsTest extends WindowTest {
         .extracting(n -> ((Labeled) n).getText())
         .anySatisfy(t -> assertThat(t).startsWith("E 41"))
         .anySatisfy(t -> assertThat(t).startsWith("x "));
+  }
+
+  @Test
+  void thePlanIsEnlargedByKeysAndFittedAgain() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    settle(() -> !shell.stage().plan().isBusy());
+    interact(() -> shell.stage().plan().requestFocus());
     push(KeyCode.F);
-    push(KeyCode.PLUS);
-    push(KeyCode.MINUS);
+    double fitted = metresAcross();
+    push(KeyCode.ADD);
+    assertThat(metresAcross()).isLessThan(0.9 * fitted);
+    push(KeyCode.SUBTRACT);
+    assertThat(metresAcross()).isCloseTo(fitted, withinPercentage(0.01));
+    push(KeyCode.EQUALS);
+    push(KeyCode.F);
+    assertThat(metresAcross()).isCloseTo(fitted, withinPercentage(0.01));
+  }
+
+  private double metresAcross() {
+    Position there = new Position(413_100, 6_534_600, 0);
+    Position further = new Position(413_200, 6_534_600, 0);
+    return 100
+        / shell.stage().plan().onScreen(there).distance(shell.stage().plan().onScreen(further));
   }
 
   @Test

@@ -19,11 +19,8 @@ import javafx.scene.control.TextField;
 import javafx.scene.image.WritableImage;
 import javafx.scene.paint.Color;
 import javafx.stage.Stage;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
-import org.testfx.api.FxToolkit;
-import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Session;
 import wellspan.app.shell.ShellView;
@@ -32,17 +29,12 @@ import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 
 /** A real window on an empty job. */
-abstract class WindowTest extends ApplicationTest {
+abstract class WindowTest extends RobotTest {
   static final Path DEMO = Path.of("..", "demo");
 
   @TempDir static Path dir;
   protected Session session;
   protected ShellView shell;
-
-  @BeforeAll
-  static void toolkit() throws Exception {
-    FxToolkit.registerPrimaryStage();
-  }
 
   @Override
   public void start(Stage stage) throws Exception {
