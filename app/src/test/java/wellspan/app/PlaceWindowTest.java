@@ -268,12 +268,21 @@ class PlaceWindowTest extends WindowTest {
     assertThat(d.schema()).isEqualTo(IfcSchema.IFC2X3);
     assertThat(d.unit()).isEqualTo(LinearUnit.MILLIMETRE);
     assertThat(d.zero()).isEqualTo(new LocalZero.Own(new Position(412_000, 6_534_000, 10)));
+    choose("#split", "a file per length");
+    fill("#split-length", "-3");
+    fire("#take-split");
+    assertThat(session.messages().sentenceProperty().get()).contains("more than 0");
+    fill("#split-length", "300");
+    fire("#take-split");
     fire("#deliver");
     settle(
         () ->
             session.deliveries().runsProperty().get().containsKey("BIM handover")
                 && !session.work().runningProperty().get());
     assertThat(text("#verdict")).startsWith("✓ Proven");
+    assertThat(session.deliveries().runsProperty().get().get("BIM handover").files())
+        .hasSizeGreaterThan(2)
+        .allSatisfy(f -> assertThat(f).exists());
     fire("#add-delivery");
     assertThat(session.job().deliveries()).hasSize(2);
     assertThat(text("#earlier")).isEqualTo("Not delivered yet");

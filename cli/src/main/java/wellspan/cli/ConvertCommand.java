@@ -127,7 +127,15 @@ final class ConvertCommand implements Callable<Integer> {
     List<JsonNode> receipts = new ArrayList<>();
     for (Map.Entry<Path, List<Taken>> file : files(out, taken).entrySet()) {
       Optional<DeliveryRun.Outcome> o =
-          write(file.getKey(), file.getValue(), format, where.frame(frame), lengths, doubts, book);
+          write(
+              file.getKey(),
+              file.getValue(),
+              taken.stream().map(Taken::item).toList(),
+              format,
+              where.frame(frame),
+              lengths,
+              doubts,
+              book);
       if (o.isEmpty()) {
         continue;
       }
@@ -148,7 +156,14 @@ final class ConvertCommand implements Callable<Integer> {
   }
 
   /** An item that goes into a file, with where it came from. */
-  private record Taken(Item item, ItemId id, String file) {}
+  private record Taken(Item item, ItemId id, String file) {
+    /** What of it goes into one of several files. */
+    Taken as(Split.Part p) {
+      boolean only = p.name().isEmpty();
+      return new Taken(
+          p.item(), only ? id : new ItemId(id.value() + Parcel.Piece.PART + p.name()), file);
+    }
+  }
 
   private List<Taken> taken(
       Map<Path, Received> read,
@@ -192,17 +207,12 @@ final class ConvertCommand implements Callable<Integer> {
     int dot = name.lastIndexOf('.');
     split
         .get()
-        .deal(taken.stream().map(Taken::item).toList(), parts.extract().chord())
+        .dealt(taken.stream().map(Taken::item).toList(), parts.extract().chord())
         .forEach(
             (part, dealt) ->
                 all.put(
                     out.resolveSibling(name.substring(0, dot) + "-" + part + name.substring(dot)),
-                    dealt.stream()
-                        .map(
-                            p ->
-                                new Taken(
-                                    p.item(), taken.get(p.of()).id(), taken.get(p.of()).file()))
-                        .toList()));
+                    dealt.stream().map(p -> taken.get(p.of()).as(p)).toList()));
     return all;
   }
 
@@ -210,6 +220,7 @@ final class ConvertCommand implements Callable<Integer> {
   private Optional<DeliveryRun.Outcome> write(
       Path out,
       List<Taken> taken,
+      List<Item> all,
       DeliveryFormat format,
       Frame frame,
       LinearUnit lengths,
@@ -246,7 +257,8 @@ final class ConvertCommand implements Callable<Integer> {
             frame,
             lengths,
             ids,
-            pieces);
+            pieces,
+            all);
     return Optional.of(
         DeliveryRun.run(name, parcel, doubts, out, Clock.systemUTC(), Progress.NONE));
   }

@@ -107,7 +107,7 @@ final class DeliverCommand implements Callable<Integer> {
         1000 * p.maxDeviation(),
         p.trianglesIdentical() ? "identical" : "differ",
         p.propertiesEqual(),
-        o.file());
+        String.join(" ", o.files().stream().map(Path::toString).toList()));
     p.findings().forEach(f -> out.println("  " + f.severity().word() + "  " + f.message()));
   }
 }

@@ -110,6 +110,10 @@ final class ExtractOptions {
   }
 
   Optional<Split> split() {
-    return Optional.ofNullable(split).map(Split::named);
+    try {
+      return Optional.ofNullable(split).map(Split::named);
+    } catch (IllegalArgumentException e) {
+      throw new IllegalArgumentException("--split: " + e.getMessage(), e);
+    }
   }
 }

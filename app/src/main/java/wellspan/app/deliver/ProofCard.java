@@ -81,7 +81,7 @@ public final class ProofCard extends ScrollPane {
     box.getChildren()
         .addAll(
             Parts.label(d.name(), "title"),
-            Parts.wrapped("for " + d.receiver() + ", file " + d.fileName(), "muted"),
+            Parts.wrapped("for " + d.receiver() + ", " + file(d), "muted"),
             new SetUp(session, d));
     Optional<DeliveryRun.Outcome> run =
         Optional.ofNullable(session.deliveries().runsProperty().get().get(d.name()));
@@ -122,6 +122,10 @@ public final class ProofCard extends ScrollPane {
     if (d.format().schema().isPresent()) {
       box.getChildren().addAll(Parts.line(), new ProjectCard(session));
     }
+  }
+
+  private static String file(Delivery d) {
+    return d.split().isPresent() ? "files " + d.fileName("…") : "file " + d.fileName();
   }
 
   /** What stands in the way, or should be known, with where it is mended. */
@@ -238,7 +242,9 @@ public final class ProofCard extends ScrollPane {
             Parts.row("Triangles", p.trianglesIdentical() ? "identical" : "differ"),
             Parts.row("Properties", p.propertiesEqual() + " equal"),
             Parts.row("Control points", tally(p)),
-            Parts.row("File", Figures.bytes(r.files().getFirst().bytes())),
+            Parts.row(
+                run.files().size() > 1 ? run.files().size() + " files" : "File",
+                Figures.bytes(r.files().stream().mapToLong(Receipt.SentFile::bytes).sum())),
             Parts.row("Took", Figures.number(r.seconds(), 1) + " s"));
     p.items().stream()
         .sorted(Comparator.comparing(Proof.ItemProof::identical)) // what differs stands first

@@ -21,6 +21,9 @@ import wellspan.core.unit.LinearUnit;
 
 /** What a delivery is: its schema, unit, and where the zero of its file lies. */
 final class SetUp extends VBox {
+  /** How wide choices are, pixels. */
+  static final double CHOICE = 190;
+
   private static final List<String> ZEROS = List.of("base point", "shared coordinates", "own zero");
 
   private final Session session;
@@ -34,7 +37,7 @@ final class SetUp extends VBox {
     String name = delivery.name();
     ComboBox<String> format = new ComboBox<>();
     format.setId("schema");
-    format.setPrefWidth(190);
+    format.setPrefWidth(CHOICE);
     List<DeliveryFormat> formats = DeliveryFormat.all();
     formats.forEach(f -> format.getItems().add(f.title()));
     format.setValue(delivery.format().title());
@@ -46,6 +49,7 @@ final class SetUp extends VBox {
         });
     ComboBox<String> unit = new ComboBox<>();
     unit.setId("delivery-unit");
+    unit.setPrefWidth(CHOICE);
     unit.getItems().addAll("m", "mm", "ft", "ftUS");
     unit.setValue(delivery.unit().symbol());
     Choices.onChosen(
@@ -58,6 +62,7 @@ final class SetUp extends VBox {
                             "Deliver " + name + " in " + u.title(), name, d -> d.withUnit(u))));
     ComboBox<String> zero = new ComboBox<>();
     zero.setId("zero");
+    zero.setPrefWidth(CHOICE);
     zero.getItems().addAll(ZEROS);
     zero.setValue(delivery.zero().title());
     Choices.onChosen(zero, e -> zero(zero.getValue()));
@@ -69,7 +74,7 @@ final class SetUp extends VBox {
     if (delivery.zero() instanceof LocalZero.Own own) {
       getChildren().add(ownZero(own.zero()));
     }
-    getChildren().add(range());
+    getChildren().addAll(range(), new SplitChoice(session, delivery));
     Button add = Parts.button("Add a delivery", "small", desk::add);
     add.setId("add-delivery");
     Button remove = Parts.button("Remove", "small", () -> desk.remove(name));

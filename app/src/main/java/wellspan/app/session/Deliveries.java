@@ -25,6 +25,7 @@ import wellspan.core.item.ItemId;
 import wellspan.core.job.Job;
 import wellspan.core.proof.Proof;
 import wellspan.core.receipt.PastRun;
+import wellspan.core.receipt.Receipt;
 import wellspan.core.schema.IfcSchema;
 import wellspan.exchange.delivery.DeliveredFile;
 import wellspan.exchange.delivery.DeliveryRun;
@@ -105,7 +106,7 @@ public final class Deliveries {
     if (of.isEmpty()) {
       return;
     }
-    Path sent = session.store().out().resolve(of.get().fileName());
+    Path sent = session.store().out().resolve(sentAs(of.get(), file));
     if (!Files.isRegularFile(sent)) {
       session.complain(
           delivery
@@ -122,6 +123,18 @@ public final class Deliveries {
             p -> CameBack.compare(sent, file, p),
             back -> cameBack(delivery, back),
             session::complain);
+  }
+
+  /** Of several files that were sent the one of the same name is meant. */
+  private String sentAs(Delivery delivery, Path file) {
+    PastRun run = latest.get().get(delivery.name());
+    return run == null || delivery.split().isEmpty()
+        ? delivery.fileName()
+        : run.files().stream()
+            .map(Receipt.SentFile::name)
+            .filter(n -> n.equals(String.valueOf(file.getFileName())))
+            .findFirst()
+            .orElse(run.files().getFirst().name());
   }
 
   private void cameBack(String delivery, CameBack back) {
@@ -267,7 +280,7 @@ public final class Deliveries {
               + " of "
               + o.receipt().proof().sent()
               + " items arrived in "
-              + o.file().getFileName()
+              + (o.files().size() > 1 ? o.files().size() + " files" : o.file().getFileName())
               + ".");
     } else {
       session.complain(name + " is not proven. The last good file is untouched; see the findings.");

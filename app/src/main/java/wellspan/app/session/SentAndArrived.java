@@ -42,11 +42,14 @@ public record SentAndArrived(List<Item> sent, List<Arrived> arrived, double tole
   }
 
   static SentAndArrived of(DeliveryRun.Outcome run) {
-    Map<String, Proof.ItemProof> figures = new HashMap<>();
-    run.receipt().proof().items().forEach(i -> figures.put(i.name(), i));
+    Map<String, List<Proof.ItemProof>> figures = new HashMap<>();
+    run.receipt()
+        .proof()
+        .items()
+        .forEach(i -> figures.computeIfAbsent(i.name(), n -> new ArrayList<>(1)).add(i));
     List<Arrived> arrived = new ArrayList<>();
     for (Item i : run.arrived().items()) {
-      Optional<Proof.ItemProof> f = Optional.ofNullable(figures.get(i.name()));
+      Optional<Proof.ItemProof> f = take(figures.getOrDefault(i.name(), List.of()), i);
       arrived.add(
           new Arrived(
               i,
@@ -55,6 +58,17 @@ public record SentAndArrived(List<Item> sent, List<Arrived> arrived, double tole
     }
     return new SentAndArrived(
         run.sent().pieces().stream().map(Parcel.Piece::item).toList(), arrived, Proof.TOLERANCE);
+  }
+
+  /** Things of several kinds, and the parts of one in several files, share their name. */
+  private static Optional<Proof.ItemProof> take(List<Proof.ItemProof> of, Item arrived) {
+    for (Proof.ItemProof p : of) {
+      if (p.kind().equals(arrived.kind().title())) {
+        of.remove(p);
+        return Optional.of(p);
+      }
+    }
+    return of.isEmpty() ? Optional.empty() : Optional.of(of.removeFirst());
   }
 
   static SentAndArrived of(FilesProven proven, Progress progress) {

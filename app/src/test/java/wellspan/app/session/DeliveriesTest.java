@@ -106,7 +106,7 @@ class DeliveriesTest extends SessionFixture {
     session.deliveries().latestProperty().addListener((o, a, b) -> shown.add(states()));
     session
         .deliveries()
-        .delivered(new DeliveryRun.Outcome(receipt, good.sent(), arrived, good.file()));
+        .delivered(new DeliveryRun.Outcome(receipt, good.sent(), arrived, good.files()));
     assertThat(failed.pass()).isFalse();
     assertThat(shown)
         .as("what the manifest sees when it is told")

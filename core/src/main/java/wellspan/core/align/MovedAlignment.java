@@ -38,7 +38,7 @@ public final class MovedAlignment {
     return new Alignment(a.name(), elements, a.chainages(), a.profile());
   }
 
-  private static PlanElement by(Similarity s, PlanElement e) {
+  static PlanElement by(Similarity s, PlanElement e) {
     PlanPoint p = e.start();
     Position q = s.apply(new Position(p.east(), p.north(), 0));
     PlanPoint start = new PlanPoint(q.east(), q.north(), p.direction() + s.rotation());

@@ -74,7 +74,7 @@ public sealed interface PlanElement {
   /**
    * A transition whose curvature runs from one value to another by a law. Positions along curvature
    * laws are integrated numerically (Gauss–Legendre, ten nodes on panels that turn by less than
-   * half a radian); error below 1e-12 of the length.
+   * half a radian and end where the law's formula changes); error below 1e-12 of the length.
    *
    * @param startCurvature nominal one, as the law's formula counts it
    * @param endCurvature nominal one; laws over the tangent need one end without curvature
@@ -113,13 +113,25 @@ public sealed interface PlanElement {
     }
 
     private PlanPoint alongCurve(double s) {
-      double turn = (Math.abs(startCurvature) + Math.abs(endCurvature)) * Math.abs(s);
+      double knee = law.knee() * length;
+      double[] way = s > knee ? way(0, knee) : way(0, s);
+      if (s > knee) {
+        double[] rest = way(knee, s);
+        way[0] += rest[0];
+        way[1] += rest[1];
+      }
+      return laid(way[0], way[1], turned(s));
+    }
+
+    /** How far it goes between two lengths along it, from its start's direction as x. */
+    private double[] way(double from, double to) {
+      double turn = (Math.abs(startCurvature) + Math.abs(endCurvature)) * Math.abs(to - from);
       int panels = Math.max(2, (int) Math.ceil(turn / 0.5));
-      double half = s / panels / 2;
+      double half = (to - from) / panels / 2;
       double x = 0;
       double y = 0;
       for (int p = 0; p < panels; p++) {
-        double middle = (2 * p + 1) * half;
+        double middle = from + (2 * p + 1) * half;
         for (int k = 0; k < NODE.length; k++) {
           double a = turned(middle - half * NODE[k]);
           double b = turned(middle + half * NODE[k]);
@@ -127,7 +139,7 @@ public sealed interface PlanElement {
           y += WEIGHT[k] * (Math.sin(a) + Math.sin(b));
         }
       }
-      return laid(x * half, y * half, turned(s));
+      return new double[] {x * half, y * half};
     }
 
     /** From the flat end on; if that is the end of the element the curve is run backwards. */

@@ -91,6 +91,11 @@ public enum SpiralLaw {
     return ordinal() < CUBIC.ordinal();
   }
 
+  /** Where its formula changes, which sums over it must not step across; 1 where it does not. */
+  double knee() {
+    return this == BIQUADRATIC || this == BIQUADRATIC_PARABOLA ? 0.5 : 1;
+  }
+
   /** Fraction of the curvature's change reached at t. */
   double curvature(double t) {
     throw new IllegalStateException(name() + " is given over its tangent");

@@ -66,13 +66,21 @@ final class TangentCurve {
     return new double[] {x, height(x, run), Math.atan(slope(x, run))};
   }
 
-  /** Length of the curve from its flat end to x, by Gauss–Legendre on eight panels. */
+  /** Length of the curve from its flat end to x. */
   private double lengthOver(double x, double whole) {
+    double knee = law.knee() * whole;
+    return x <= knee
+        ? lengthOver(0, x, whole)
+        : lengthOver(0, knee, whole) + lengthOver(knee, x, whole);
+  }
+
+  /** By Gauss–Legendre on eight panels. */
+  private double lengthOver(double from, double to, double whole) {
     int panels = 8;
-    double half = x / panels / 2;
+    double half = (to - from) / panels / 2;
     double sum = 0;
     for (int p = 0; p < panels; p++) {
-      double middle = (2 * p + 1) * half;
+      double middle = from + (2 * p + 1) * half;
       for (int k = 0; k < NODE.length; k++) {
         sum +=
             WEIGHT[k]

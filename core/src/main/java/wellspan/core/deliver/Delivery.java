@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.Set;
 import wellspan.core.extract.ChainageRange;
 import wellspan.core.extract.Extract;
+import wellspan.core.extract.Split;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.schema.IfcSchema;
@@ -20,6 +21,8 @@ import wellspan.core.unit.LinearUnit;
  * @param heldBack items that stay here although the format could carry them
  * @param range of chainages that alignments and what is carried along them are cut to; empty for
  *     all of them
+ * @param split how it is dealt to several files, each of the name with a part's behind its stem;
+ *     empty for one file
  */
 public record Delivery(
     String name,
@@ -29,13 +32,14 @@ public record Delivery(
     LocalZero zero,
     String fileName,
     Set<ItemId> heldBack,
-    Optional<ChainageRange> range) {
+    Optional<ChainageRange> range,
+    Optional<Split> split) {
 
   public Delivery {
     heldBack = Set.copyOf(heldBack);
   }
 
-  /** A delivery over all chainages. */
+  /** A delivery of one file over all chainages. */
   public Delivery(
       String name,
       String receiver,
@@ -44,7 +48,8 @@ public record Delivery(
       LocalZero zero,
       String fileName,
       Set<ItemId> heldBack) {
-    this(name, receiver, format, unit, zero, fileName, heldBack, Optional.empty());
+    this(
+        name, receiver, format, unit, zero, fileName, heldBack, Optional.empty(), Optional.empty());
   }
 
   /** A delivery as a model. */
@@ -83,25 +88,36 @@ public record Delivery(
   }
 
   public Delivery holdingBack(Set<ItemId> ids) {
-    return new Delivery(name, receiver, format, unit, zero, fileName, ids, range);
+    return new Delivery(name, receiver, format, unit, zero, fileName, ids, range, split);
   }
 
   /** In another format; the file's name gets its ending. */
   public Delivery withFormat(DeliveryFormat f) {
     String stem = fileName.replaceFirst("\\.[^.]*$", "");
-    return new Delivery(name, receiver, f, unit, zero, stem + f.ending(), heldBack, range);
+    return new Delivery(name, receiver, f, unit, zero, stem + f.ending(), heldBack, range, split);
   }
 
   public Delivery withUnit(LinearUnit u) {
-    return new Delivery(name, receiver, format, u, zero, fileName, heldBack, range);
+    return new Delivery(name, receiver, format, u, zero, fileName, heldBack, range, split);
   }
 
   public Delivery withZero(LocalZero z) {
-    return new Delivery(name, receiver, format, unit, z, fileName, heldBack, range);
+    return new Delivery(name, receiver, format, unit, z, fileName, heldBack, range, split);
   }
 
   /** Over other chainages. */
   public Delivery within(Optional<ChainageRange> r) {
-    return new Delivery(name, receiver, format, unit, zero, fileName, heldBack, r);
+    return new Delivery(name, receiver, format, unit, zero, fileName, heldBack, r, split);
+  }
+
+  /** As one file, or dealt to several. */
+  public Delivery dealt(Optional<Split> s) {
+    return new Delivery(name, receiver, format, unit, zero, fileName, heldBack, range, s);
+  }
+
+  /** The name of the file of a part. */
+  public String fileName(String part) {
+    int dot = fileName.lastIndexOf('.');
+    return fileName.substring(0, dot) + "-" + part + fileName.substring(dot);
   }
 }

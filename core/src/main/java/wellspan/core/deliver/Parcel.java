@@ -84,6 +84,15 @@ public record Parcel(
   public record Piece(
       String key, Item item, Description description, String fingerprint, String within) {
 
+    /** Between the identity of an item and that of a part of it; no item's identity holds it. */
+    public static final char PART = '\u0000';
+
+    /** Identity of the item that this is, or is a part of. */
+    public String itemKey() {
+      int part = key.indexOf(PART);
+      return part < 0 ? key : key.substring(0, part);
+    }
+
     /** An item that stands for itself. */
     public Piece(String key, Item item, Description description, String fingerprint) {
       this(key, item, description, fingerprint, "");

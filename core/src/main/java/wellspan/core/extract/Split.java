@@ -29,11 +29,37 @@ public sealed interface Split {
   Map<String, List<Part>> deal(List<Item> items, double chord);
 
   /**
+   * The same, with each part of what lies in several files named.
+   *
+   * @param chord tolerance of curved faces that are cut, metres
+   */
+  default Map<String, List<Part>> dealt(List<Item> items, double chord) {
+    Map<String, List<Part>> dealt = deal(items, chord);
+    int[] files = new int[items.size()];
+    dealt.values().forEach(parts -> parts.forEach(p -> files[p.of()]++));
+    Map<String, List<Part>> out = new LinkedHashMap<>();
+    dealt.forEach(
+        (name, parts) ->
+            out.put(
+                name,
+                parts.stream()
+                    .map(p -> files[p.of()] > 1 ? new Part(p.of(), p.item(), name) : p)
+                    .toList()));
+    return out;
+  }
+
+  /**
    * An item, or a part of it, in one of the files.
    *
    * @param of its place in the list that was dealt
+   * @param name which of several parts it is, empty where it is the only one: parts are things of
+   *     their own at the receiver, who joins the files
    */
-  record Part(int of, Item item) {}
+  record Part(int of, Item item, String name) {
+    Part(int of, Item item) {
+      this(of, item, "");
+    }
+  }
 
   /**
    * @param text {@code strata}, {@code road} or a length in metres
@@ -48,14 +74,22 @@ public sealed interface Split {
           yield new ByChainage(Double.parseDouble(text));
         } catch (NumberFormatException e) {
           throw new IllegalArgumentException(
-              "--split " + text + " is not one of strata, road, or a length in metres.", e);
+              "\"" + text + "\" is not one of strata, road, or a length in metres.", e);
         }
       }
     };
   }
 
+  /** What {@link #named} reads. */
+  String word();
+
   /** A file for each stratum. */
   record ByStratum() implements Split {
+    @Override
+    public String word() {
+      return "strata";
+    }
+
     @Override
     public Map<String, List<Part>> deal(List<Item> items, double chord) {
       Map<String, List<Part>> out = new LinkedHashMap<>();
@@ -70,6 +104,11 @@ public sealed interface Split {
 
   /** A file for each road: an alignment with what follows it or says that it belongs to it. */
   record ByRoad() implements Split {
+    @Override
+    public String word() {
+      return "road";
+    }
+
     @Override
     public Map<String, List<Part>> deal(List<Item> items, double chord) {
       List<String> roads =
@@ -120,6 +159,11 @@ public sealed interface Split {
     }
 
     @Override
+    public String word() {
+      return Double.toString(length);
+    }
+
+    @Override
     public Map<String, List<Part>> deal(List<Item> items, double chord) {
       List<Alignment> axes =
           items.stream()
@@ -132,7 +176,6 @@ public sealed interface Split {
       TreeMap<Long, List<Part>> parts = new TreeMap<>();
       List<Part> rest = new ArrayList<>();
       for (int n = 0; n < items.size(); n++) {
-        int index = n;
         Item i = items.get(n);
         Optional<Alignment> own = followed(i);
         if (own.isPresent()) {
@@ -149,14 +192,17 @@ public sealed interface Split {
             throw new IllegalArgumentException(
                 "Every " + length + " m would be more than " + MOST + " files. Take longer parts.");
           }
+          boolean taken = false;
           for (long k = first; k < last; k++) {
-            long part = k;
-            Extract.inRange(i, new ChainageRange(k * length, (k + 1) * length), chord)
-                .ifPresent(
-                    p ->
-                        parts
-                            .computeIfAbsent(part, q -> new ArrayList<>())
-                            .add(new Part(index, p)));
+            Optional<Item> part =
+                Extract.inRange(i, new ChainageRange(k * length, (k + 1) * length), chord);
+            if (part.isPresent()) {
+              parts.computeIfAbsent(k, q -> new ArrayList<>()).add(new Part(n, part.get()));
+              taken = true;
+            }
+          }
+          if (!taken) {
+            rest.add(new Part(n, i));
           }
         } else {
           Optional<Double> at = chainage(i, axes);

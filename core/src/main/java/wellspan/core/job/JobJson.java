@@ -99,6 +99,7 @@ final class JobJson {
                 end(ends, r.from());
                 end(ends, r.to());
               });
+      d.split().ifPresent(split -> o.put("split", split.word()));
     }
     n.set("control", PlacementJson.node(job.control()));
     n.set("marks", PlacementJson.node(job.marks()));

@@ -19,6 +19,7 @@ import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.extract.ChainageRange;
+import wellspan.core.extract.Split;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameJson;
 import wellspan.core.item.ItemId;
@@ -225,7 +226,8 @@ final class JobReading {
         d.value("zero", new LocalZero.BasePoint(), JobReading::zero),
         d.text("file"),
         new TreeSet<>(d.list("heldBack", id -> new ItemId(text(id)))),
-        d.value("chainages", Optional.empty(), n -> Optional.of(range(n))));
+        d.value("chainages", Optional.empty(), n -> Optional.of(range(n))),
+        d.value("split", Optional.empty(), n -> Optional.of(Split.named(text(n)))));
   }
 
   private static ChainageRange range(JsonNode n) {

@@ -23,6 +23,7 @@ import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.KnownFacts;
 import wellspan.core.extract.ChainageRange;
 import wellspan.core.extract.Extract;
+import wellspan.core.extract.Split;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
@@ -47,9 +48,6 @@ public final class Packing {
   /** What is put behind a surface's name for its breaklines. */
   public static final String BREAKLINES = " breaklines";
 
-  /** Between the identity of an item and that of a part of it. */
-  private static final char PART = '\u0000';
-
   private Packing() {}
 
   /** Everything that a delivery sends from a job as it is now. */
@@ -63,12 +61,38 @@ public final class Packing {
   }
 
   private static Parcel parcel(Build build, Delivery delivery, Predicate<Build.BuiltItem> sent) {
+    List<DealtItem> items = sent(build, delivery, sent).map(i -> new DealtItem(i, "")).toList();
+    return parcel(build, delivery, items, items);
+  }
+
+  /**
+   * What a delivery sends from a job as it is now, dealt to the files that it asks for. All have
+   * the same frame, and what they share (project, site, roads) has the same GlobalIds in each.
+   *
+   * @return by what stands behind the stem of a file's name; empty for a delivery of one file
+   */
+  public static Map<String, Parcel> parcels(Build build, Delivery delivery) {
+    if (delivery.split().isEmpty()) {
+      return Map.of("", parcel(build, delivery));
+    }
+    List<Build.BuiltItem> sent = sent(build, delivery, i -> build.sends(delivery, i)).toList();
+    Map<String, List<DealtItem>> dealt = DealtItem.deal(sent, delivery.split().get());
+    List<DealtItem> all = dealt.values().stream().flatMap(List::stream).toList();
+    Map<String, Parcel> out = new LinkedHashMap<>();
+    dealt.forEach((part, items) -> out.put(part, parcel(build, delivery, items, all)));
+    return out;
+  }
+
+  private static Stream<Build.BuiltItem> sent(
+      Build build, Delivery delivery, Predicate<Build.BuiltItem> sent) {
+    return build.items().values().stream().filter(sent).flatMap(i -> part(i, delivery).stream());
+  }
+
+  private static Parcel parcel(
+      Build build, Delivery delivery, List<DealtItem> items, List<DealtItem> all) {
     GlobalIds ids = new GlobalIds(build.job().id());
     List<Parcel.Piece> pieces =
-        build.items().values().stream()
-            .filter(sent)
-            .flatMap(i -> pieces(build, ids, i, delivery))
-            .toList();
+        items.stream().flatMap(i -> pieces(build, ids, i, delivery)).toList();
     return StructurePlaces.settled(
         new Parcel(
             build.job().name(),
@@ -79,7 +103,8 @@ public final class Packing {
             ReceivedIds.kept(asSent(pieces, delivery.format())),
             build.job().control(),
             build.job().project(),
-            build.relations()));
+            DealtItem.relations(build.relations(), items)),
+        all.stream().map(i -> i.built().item()).toList());
   }
 
   private static List<Parcel.Piece> asSent(List<Parcel.Piece> pieces, DeliveryFormat format) {
@@ -93,12 +118,9 @@ public final class Packing {
 
   /** An item; for LandXML also the breaklines that are edges of a surface. */
   private static Stream<Parcel.Piece> pieces(
-      Build build, GlobalIds ids, Build.BuiltItem i, Delivery delivery) {
-    Optional<Build.BuiltItem> part = part(i, delivery);
-    if (part.isEmpty()) {
-      return Stream.empty();
-    }
-    Parcel.Piece whole = piece(build, ids, part.get(), delivery);
+      Build build, GlobalIds ids, DealtItem dealt, Delivery delivery) {
+    Build.BuiltItem i = dealt.built();
+    Parcel.Piece whole = piece(build, ids, dealt, delivery);
     if (!delivery.format().takesBreaklines()
         || !(i.item().kind().is(Kind.TERRAIN) && i.item().shape() instanceof Shape.Faces s)) {
       return Stream.of(whole);
@@ -129,7 +151,7 @@ public final class Packing {
   }
 
   private static Parcel.Piece breaklines(Parcel.Piece of, GlobalIds ids, Item lines) {
-    String key = of.key() + PART + BREAKLINES; // no item's identity holds the separator
+    String key = of.key() + Parcel.Piece.PART + BREAKLINES;
     Description d =
         new Description(
             ClassRules.standard(lines, IfcSchema.IFC4X3), ids.of(key, "product"), List.of());
@@ -160,14 +182,15 @@ public final class Packing {
    * run.
    */
   private static Parcel.Piece piece(
-      Build build, GlobalIds ids, Build.BuiltItem i, Delivery delivery) {
+      Build build, GlobalIds ids, DealtItem dealt, Delivery delivery) {
+    Build.BuiltItem i = dealt.built();
     EntityClass c = build.classOf(i, delivery.schema());
     PropertySet facts = KnownFacts.of(i.item(), i.origin().file(), i.origin().revision());
     Saying saying = new Saying(build.job().rulebook(), ruled(build, i, delivery), facts);
     return new Parcel.Piece(
-        i.id().value(),
+        dealt.key(),
         i.item(),
-        saying.of(c, ids.of(i.id().value(), "product"), i.item(), delivery.format()),
+        saying.of(c, ids.of(dealt.key(), "product"), i.item(), delivery.format()),
         fingerprint(build, i, c, delivery));
   }
 
@@ -192,7 +215,8 @@ public final class Packing {
             delivery.zero().frame(build.job().frame()).asDelivered().toString(),
             delivery.unit().symbol(),
             delivery.format().id(),
-            delivery.range().map(ChainageRange::toString).orElse(""));
+            delivery.range().map(ChainageRange::toString).orElse("")
+                + delivery.split().map(Split::word).orElse(""));
     String said = said(build, i, delivery);
     return new GlobalIds(build.job().id())
         .of(said.isEmpty() ? state : state + "\u0000" + said, "state");
@@ -287,7 +311,7 @@ public final class Packing {
     return loose(project, ProjectInfo.NONE, format, frame, unit, ids, pieces);
   }
 
-  /** The parcel of pieces without a job around them; received GlobalIds stay where they can. */
+  /** The same of one file that goes out by itself. */
   public static Parcel loose(
       String project,
       ProjectInfo info,
@@ -296,6 +320,24 @@ public final class Packing {
       LinearUnit unit,
       GlobalIds ids,
       List<Parcel.Piece> pieces) {
+    List<Item> all = pieces.stream().map(Parcel.Piece::item).toList();
+    return loose(project, info, format, frame, unit, ids, pieces, all);
+  }
+
+  /**
+   * The parcel of pieces without a job around them; received GlobalIds stay where they can.
+   *
+   * @param all what goes out together, this parcel's and that of others beside it
+   */
+  public static Parcel loose(
+      String project,
+      ProjectInfo info,
+      DeliveryFormat format,
+      Frame frame,
+      LinearUnit unit,
+      GlobalIds ids,
+      List<Parcel.Piece> pieces,
+      List<Item> all) {
     Map<ItemId, Item> items = new LinkedHashMap<>();
     pieces.forEach(p -> items.put(new ItemId(p.key()), p.item()));
     return StructurePlaces.settled(
@@ -308,6 +350,7 @@ public final class Packing {
             ReceivedIds.kept(asSent(pieces, format)),
             Control.NONE,
             info,
-            Relations.of(items)));
+            Relations.of(items)),
+        all);
   }
 }

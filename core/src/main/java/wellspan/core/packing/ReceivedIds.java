@@ -24,7 +24,8 @@ final class ReceivedIds {
     List<Parcel.Piece> out = new ArrayList<>();
     for (Parcel.Piece p : pieces) {
       String id = p.item().said().globalId();
-      boolean keeps = GLOBAL_ID.matcher(id).matches() && taken.add(id);
+      boolean whole = p.key().equals(p.itemKey()); // parts of one thing lie in several files
+      boolean keeps = whole && GLOBAL_ID.matcher(id).matches() && taken.add(id);
       out.add(keeps ? p.with(p.description().withGlobalId(id)) : p);
     }
     return out;

@@ -9,6 +9,7 @@ import wellspan.core.attribute.SpatialPart;
 import wellspan.core.deliver.CarriedRelations;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.SpatialStructure;
+import wellspan.core.item.Item;
 import wellspan.core.item.Relation;
 
 /**
@@ -18,16 +19,18 @@ import wellspan.core.item.Relation;
 final class StructurePlaces {
   private StructurePlaces() {}
 
-  /** The parcel with the place of each piece; formats without a structure say none. */
-  static Parcel settled(Parcel parcel) {
+  /**
+   * The parcel with the place of each piece; formats without a structure say none.
+   *
+   * @param all among which roads and bridges are looked for: more than the parcel holds if it is
+   *     one of several that fit together
+   */
+  static Parcel settled(Parcel parcel, List<Item> all) {
     if (parcel.format().schema().isEmpty()) {
       return parcel;
     }
     SpatialStructure structure =
-        new SpatialStructure(
-            parcel.pieces().stream().map(Parcel.Piece::item).toList(),
-            parcel.info().facility(),
-            parcel.schema());
+        new SpatialStructure(all, parcel.info().facility(), parcel.schema());
     Map<String, List<SpatialPart>> places = new HashMap<>();
     for (Parcel.Piece p : parcel.pieces()) {
       boolean alignment = p.description().entityClass().entity().equals("IfcAlignment");

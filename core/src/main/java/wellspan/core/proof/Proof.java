@@ -1,7 +1,9 @@
 package wellspan.core.proof;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.function.Function;
 import wellspan.core.finding.Finding;
 import wellspan.core.place.ControlTally;
 
@@ -60,6 +62,35 @@ public record Proof(
         differences,
         notCompared,
         List.copyOf(all));
+  }
+
+  /** The proof of several files that were sent together: it passes if each of them does. */
+  public static Proof together(List<Proof> files) {
+    if (files.size() == 1) {
+      return files.getFirst();
+    }
+    return new Proof(
+        files.stream().allMatch(Proof::pass),
+        files.stream().mapToInt(Proof::sent).sum(),
+        files.stream().mapToInt(Proof::arrived).sum(),
+        files.stream().mapToDouble(Proof::maxDeviation).reduce(0, Math::max), // NaN stays
+        files.stream().allMatch(Proof::trianglesIdentical),
+        files.stream().mapToInt(Proof::propertiesEqual).sum(),
+        all(files, Proof::items),
+        all(files, Proof::missing),
+        all(files, Proof::extra),
+        all(files, Proof::propertyMismatches),
+        files.stream()
+            .flatMap(f -> f.controlTally().stream())
+            .sorted(Comparator.comparingDouble(ControlTally.Line::space).reversed())
+            .toList(),
+        all(files, Proof::differences),
+        all(files, Proof::notCompared).stream().distinct().toList(),
+        all(files, Proof::findings).stream().distinct().toList());
+  }
+
+  private static <T> List<T> all(List<Proof> files, Function<Proof, List<T>> of) {
+    return files.stream().flatMap(f -> of.apply(f).stream()).toList();
   }
 
   /** Whether what was sent was whole: nothing of it was left out or in doubt when received. */

@@ -25,6 +25,7 @@ import wellspan.core.recipe.SideSlopes;
 import wellspan.core.recipe.Sweep;
 import wellspan.core.recipe.TexturedGround;
 import wellspan.core.recipe.Triangulation;
+import wellspan.core.step.ChainageAtStart;
 import wellspan.core.step.Clip;
 import wellspan.core.step.CutCover;
 import wellspan.core.step.DropFalseLevels;
@@ -32,8 +33,11 @@ import wellspan.core.step.DropFlawedTriangles;
 import wellspan.core.step.DropIslands;
 import wellspan.core.step.DropSpikes;
 import wellspan.core.step.FillHoles;
+import wellspan.core.step.JoinElements;
+import wellspan.core.step.KeepChainages;
 import wellspan.core.step.MergeDuplicates;
 import wellspan.core.step.Raise;
+import wellspan.core.step.ReverseDirection;
 import wellspan.core.step.SetIn;
 import wellspan.core.step.Simplify;
 import wellspan.core.step.Trim;
@@ -53,7 +57,11 @@ public final class Operations {
           SetIn.class,
           Raise.class,
           Simplify.class,
-          FillHoles.class);
+          FillHoles.class,
+          JoinElements.class,
+          KeepChainages.class,
+          ChainageAtStart.class,
+          ReverseDirection.class);
 
   private static final List<Class<? extends Recipe>> RECIPES =
       List.of(

@@ -1,9 +1,11 @@
 package wellspan.core.step;
 
 import java.util.Locale;
+import wellspan.core.align.MovedAlignment;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
+import wellspan.core.geom.Similarity;
 import wellspan.core.item.Item;
 import wellspan.core.operation.Declared;
 import wellspan.core.operation.Inputs;
@@ -23,7 +25,7 @@ import wellspan.core.shape.Shape;
     id = "raise",
     title = "Raise or lower",
     about = "Moves everything vertically.",
-    accepts = {Takes.POINTS, Takes.SURFACE, Takes.LINES})
+    accepts = {Takes.POINTS, Takes.SURFACE, Takes.LINES, Takes.AXIS})
 public record Raise(
     @Parameter(label = "by", unit = "m, down is negative", start = "0.100") double by)
     implements Step {
@@ -35,6 +37,15 @@ public record Raise(
   @Override
   public Done apply(Item item, Inputs inputs, Progress progress) {
     String told = String.format(Locale.ROOT, "Moved by %+.3f m.", by);
+    if (item.shape() instanceof Shape.Axis a) {
+      if (a.alignment().profile().isEmpty()) {
+        throw new IllegalArgumentException(
+            item.name() + " has no profile, so it has no level that could be changed.");
+      }
+      Position zero = new Position(0, 0, 0);
+      Similarity up = new Similarity(zero, new Position(0, 0, by), 0, 1);
+      return new Done(new Shape.Axis(MovedAlignment.by(up, a.alignment())), told);
+    }
     if (item.shape() instanceof Shape.Lines l) {
       return new Done(
           new Shape.Lines(l.lines().stream().map(p -> new Polyline(raised(p.xyz()))).toList()),

@@ -62,6 +62,27 @@ class PlanElementTest {
     assertThat(numeric).isCloseTo(s.curvatureAt(40), within(1e-9));
   }
 
+  /** Not at the end only: where a formula changes half way, sums must not step across. */
+  @ParameterizedTest
+  @EnumSource(
+      value = SpiralLaw.class,
+      names = {"CLOTHOID", "BLOSS", "COSINE", "SINE", "BIQUADRATIC", "VIENNESE"})
+  void placesWithinAreThoseOfFineSums(SpiralLaw law) {
+    PlanElement.Spiral s = new PlanElement.Spiral(ORIGIN, 80, 1 / 400.0, -1 / 150.0, law);
+    for (double at : new double[] {27, 41, 79}) {
+      int n = 60_000;
+      double x = 0;
+      double y = 0;
+      for (int i = 0; i < n; i++) {
+        double direction = s.at((i + 0.5) * at / n).direction();
+        x += Math.cos(direction) * at / n;
+        y += Math.sin(direction) * at / n;
+      }
+      assertThat(s.at(at).east()).as(law + " at " + at).isCloseTo(x, within(1e-9));
+      assertThat(s.at(at).north()).isCloseTo(y, within(1e-9));
+    }
+  }
+
   @ParameterizedTest
   @EnumSource(SpiralLaw.class)
   void aSpiralRunBackwardsComesHome(SpiralLaw law) {

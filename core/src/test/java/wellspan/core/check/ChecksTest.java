@@ -10,12 +10,17 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import wellspan.core.align.Alignment;
+import wellspan.core.align.Chainages;
+import wellspan.core.align.PlanElement;
+import wellspan.core.align.PlanPoint;
 import wellspan.core.build.Build;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
@@ -69,10 +74,20 @@ class ChecksTest {
     Item ground = Item.surface("G", Grounds.grid(2, 2, 5, (x, y) -> x));
     Item points = Item.points("P", List.of(new NamedPoint("1", new Position(0, 0, 0), "")));
     Item body = Item.body("B", Grounds.grid(2, 2, 5, (x, y) -> x), Band.STRUCTURES);
+    Item axis =
+        Item.alignment(
+            "A",
+            new Alignment(
+                "A",
+                List.of(new PlanElement.Line(new PlanPoint(0, 0, 0), 9)),
+                new Chainages(0, List.of()),
+                Optional.empty()));
     for (Check c : Check.all()) {
       assertThat(c.definition()).as(c.code()).isNotBlank();
       if (c.canMend()) {
-        assertThat(c.mendFor(ground).or(() -> c.mendFor(points))).as(c.code()).isPresent();
+        assertThat(c.mendFor(ground).or(() -> c.mendFor(points)).or(() -> c.mendFor(axis)))
+            .as(c.code())
+            .isPresent();
       }
       assertThat(c.mendFor(body)).isEmpty();
     }

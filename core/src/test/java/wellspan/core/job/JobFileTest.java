@@ -25,6 +25,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.extract.ChainageRange;
+import wellspan.core.extract.Split;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.progress.Progress;
@@ -83,6 +84,24 @@ class JobFileTest {
     String text = Files.readString(store.jobFile());
     for (String wrong : List.of("7", "[1]", "[1, \"x\"]", "[9, 1]", "[\"a\", 2, 3]")) {
       put(text.replaceFirst("\"chainages\" : \\[[^]]*]", "\"chainages\" : " + wrong));
+      store.open();
+      assertThat(store.notUnderstood()).as(wrong).isNotEmpty();
+    }
+  }
+
+  @Test
+  void howADeliveryIsDealtToFilesIsKept() throws IOException {
+    put(sample(3));
+    Job job = store.open();
+    for (Split split :
+        List.of(new Split.ByStratum(), new Split.ByRoad(), new Split.ByChainage(0.1))) {
+      Delivery dealt = job.deliveries().getFirst().dealt(Optional.of(split));
+      store.save(job.withDelivery(dealt));
+      assertThat(store.open().deliveries()).contains(dealt);
+    }
+    String text = Files.readString(store.jobFile());
+    for (String wrong : List.of("7", "\"-1\"", "\"each\"", "null")) {
+      put(text.replaceFirst("\"split\" : \"[^\"]*\"", "\"split\" : " + wrong));
       store.open();
       assertThat(store.notUnderstood()).as(wrong).isNotEmpty();
     }

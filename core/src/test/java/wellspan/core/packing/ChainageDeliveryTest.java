@@ -23,6 +23,7 @@ import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.extract.ChainageRange;
+import wellspan.core.extract.Split;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
@@ -161,5 +162,32 @@ class ChainageDeliveryTest {
     Build b = build(List.of(new Chainages.Equation(60, 1060, 1010, true)));
     assertThatThrownBy(() -> Packing.parcel(b, delivery(1020, 1030)))
         .hasMessageContaining("in 2 places");
+  }
+
+  @Test
+  void aDeliveryIsDealtToFilesWithNothingLost() {
+    Build b = build(List.of());
+    Delivery d = delivery(1000, 1090).dealt(Optional.of(new Split.ByChainage(40)));
+    Map<String, Parcel> files = Packing.parcels(b, d);
+    assertThat(files.keySet()).containsExactly("1+000", "1+040", "1+080");
+    List<Parcel.Piece> all = files.values().stream().flatMap(p -> p.pieces().stream()).toList();
+    assertThat(all)
+        .extracting(Parcel.Piece::itemKey)
+        .containsAll(Packing.parcel(b, d).pieces().stream().map(Parcel.Piece::key).toList());
+    assertThat(all).extracting(p -> p.description().globalId()).doesNotHaveDuplicates();
+    double volume = 0;
+    for (Parcel.Piece p : all) {
+      if (p.item().name().equals("Surface course")) {
+        volume += p.item().triangles().orElseThrow().volume();
+      }
+    }
+    double whole =
+        piece(Packing.parcel(b, d), "Surface course").item().triangles().orElseThrow().volume();
+    assertThat(volume).isCloseTo(whole, within(1e-6));
+    Parcel.Piece fence = piece(files.get("1+000"), "Fence");
+    assertThat(fence.key())
+        .as("what lies in one file only is what it always was")
+        .isEqualTo(fence.itemKey());
+    assertThat(Packing.parcels(b, d.dealt(Optional.empty())).keySet()).containsExactly("");
   }
 }

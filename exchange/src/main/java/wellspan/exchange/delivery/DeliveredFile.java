@@ -50,6 +50,26 @@ public final class DeliveredFile {
     }
   }
 
+  /**
+   * Checks the name of one of several files of a delivery.
+   *
+   * @throws JobException if another delivery writes it too
+   */
+  static void checkPart(Job job, Delivery delivery, String name) throws JobException {
+    for (Delivery other : job.deliveries()) {
+      if (!other.name().equals(delivery.name()) && other.fileName().equalsIgnoreCase(name)) {
+        throw new JobException(
+            "A part of the delivery "
+                + delivery.name()
+                + " would be written to "
+                + name
+                + ", the file of the delivery "
+                + other.name()
+                + ". Give one of them another file.");
+      }
+    }
+  }
+
   /** Names of the files that a delivery leaves, without regard to case as some systems do. */
   private static Set<String> files(Job job, Delivery d) {
     Set<String> out = new TreeSet<>();

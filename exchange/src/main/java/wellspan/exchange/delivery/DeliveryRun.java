@@ -8,25 +8,24 @@ import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
 import wellspan.core.job.AtomicFile;
-import wellspan.core.job.Sha256;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
-import wellspan.core.proof.Prover;
 import wellspan.core.receipt.Receipt;
 import wellspan.core.receipt.ReceiptJson;
 import wellspan.core.receipt.ReceiptPage;
-import wellspan.core.receive.FileStem;
 import wellspan.core.receive.Received;
 
 /**
@@ -42,16 +41,24 @@ public final class DeliveryRun {
   /**
    * The outcome of a run.
    *
-   * @param arrived the file as read back
-   * @param file where it lies, also if the proof failed: then beside the last good one, with the
+   * @param sent what went, of all its files
+   * @param arrived the files as read back, as one
+   * @param files where they lie, also if the proof failed: then beside the last good ones, with the
    *     ending {@code .unproven}
    */
-  public record Outcome(Receipt receipt, Parcel sent, Received arrived, Path file) {}
+  public record Outcome(Receipt receipt, Parcel sent, Received arrived, List<Path> files) {
+
+    /** The file, or the first of them. */
+    public Path file() {
+      return files.getFirst();
+    }
+  }
 
   /**
-   * Runs a delivery of a job. A failed or cancelled run leaves the last good file.
+   * Runs a delivery of a job. A failed or cancelled run leaves the last good files; of several
+   * files either all are proven and take their places, or none does.
    *
-   * @param out folder for the file
+   * @param out folder for the files
    * @param receipts folder for the receipt as JSON and HTML
    * @throws IOException with a sentence, if nothing can be sent or a folder cannot be written
    */
@@ -59,21 +66,23 @@ public final class DeliveryRun {
       Build build, Delivery delivery, Path out, Path receipts, Clock clock, Progress progress)
       throws IOException {
     DeliveredFile.check(build.job(), delivery);
-    Parcel parcel = Packing.parcel(build, delivery);
-    if (parcel.pieces().isEmpty()) {
+    Map<Path, Parcel> parcels = new LinkedHashMap<>();
+    Set<Finding> lost = new LinkedHashSet<>();
+    for (Map.Entry<String, Parcel> e : Packing.parcels(build, delivery).entrySet()) {
+      if (!e.getValue().pieces().isEmpty()) {
+        String name = e.getKey().isEmpty() ? delivery.fileName() : delivery.fileName(e.getKey());
+        DeliveredFile.checkPart(build.job(), delivery, name);
+        parcels.put(out.resolve(name), e.getValue());
+        lost.addAll(LostAtReceiving.of(build, e.getValue()));
+      }
+    }
+    if (parcels.isEmpty()) {
       throw new IOException(
           "The delivery "
               + delivery.name()
               + " has nothing to send. Receive a design first, or stop holding its items back.");
     }
-    Outcome o =
-        run(
-            delivery.name(),
-            parcel,
-            LostAtReceiving.of(build, parcel),
-            out.resolve(delivery.fileName()),
-            clock,
-            progress);
+    Outcome o = run(delivery.name(), parcels, List.copyOf(lost), clock, progress);
     Files.createDirectories(receipts);
     String name =
         delivery.name().toLowerCase(Locale.ROOT).replaceAll("[^a-z0-9]+", "-")
@@ -99,73 +108,61 @@ public final class DeliveryRun {
   public static Outcome run(
       String name, Parcel parcel, List<Finding> lost, Path target, Clock clock, Progress progress)
       throws IOException {
+    return run(name, Map.of(target, parcel), lost, clock, progress);
+  }
+
+  /** Writes and proves parcels by the files that they go to. */
+  private static Outcome run(
+      String name, Map<Path, Parcel> parcels, List<Finding> lost, Clock clock, Progress progress)
+      throws IOException {
     Instant begin = clock.instant();
     long nanos = System.nanoTime();
-    Path folder = target.toAbsolutePath().getParent();
-    Files.createDirectories(folder);
-    String fileName = String.valueOf(target.getFileName());
-    Carrier carrier = Carriers.of(parcel.format());
-    FreshFiles fresh = FreshFiles.of(target.toAbsolutePath(), carrier.companions());
-    PicturesBeside pictures =
-        PicturesBeside.write(
-            parcel, folder, FileStem.withoutEnding(fileName), progress.part(0, 0.05));
-    Optional<PositionBeside.Fresh> place = Optional.empty();
-    boolean delivered = false;
+    List<FileUnderProof> all = new ArrayList<>();
     try {
-      carrier.write(
-          parcel, pictures.names(), fresh.main(), fileName, clock, progress.part(0.05, 0.45));
-      if (!parcel.format().saysPlace(parcel.frame())) {
-        place = Optional.of(PositionBeside.write(parcel, target.toAbsolutePath()));
+      for (Map.Entry<Path, Parcel> p : parcels.entrySet()) {
+        double share = 0.9 / parcels.size();
+        Progress of = progress.part(all.size() * share, (all.size() + 1) * share);
+        all.add(FileUnderProof.write(p.getValue(), p.getKey(), clock, of));
       }
-      String position = place.isPresent() ? place.get().read() : "";
-      Received arrived = carrier.readBack(parcel, fresh.main(), position, progress.part(0.45, 0.8));
-      Proof proof = Prover.compare(parcel, arrived, progress.part(0.8, 0.9)).with(lost);
-      Path kept = proof.pass() ? target : folder.resolve(fileName + ".unproven");
+      Proof proof = Proof.together(all.stream().map(FileUnderProof::proof).toList()).with(lost);
       List<Receipt.SentFile> files = new ArrayList<>();
-      files.add(sent(kept, fresh.main(), progress.part(0.9, 1)));
-      for (Map.Entry<Path, Path> c : fresh.companions(kept).entrySet()) {
-        files.add(sent(c.getValue(), c.getKey(), Progress.NONE));
+      for (FileUnderProof f : all) {
+        files.addAll(f.files(proof.pass(), progress.part(0.9, 1)));
       }
-      for (Path p : pictures.files()) {
-        files.add(sent(p, p, Progress.NONE));
+      Map<String, String> contents = new TreeMap<>();
+      for (FileUnderProof f : all) {
+        files.addAll(f.keep(proof.pass())); // from the first on it cannot be cancelled
+        f.sent().pieces().forEach(p -> contents.put(p.itemKey(), p.fingerprint()));
       }
-      fresh.keep(kept); // from here on it is delivered and cannot be cancelled
-      delivered = true;
-      if (place.isPresent()) {
-        for (Path p : place.get().keep()) {
-          files.add(sent(p, p, Progress.NONE));
-        }
-      }
+      Parcel first = all.getFirst().sent();
       Receipt receipt =
           new Receipt(
               name,
-              parcel.format().id(),
+              first.format().id(),
               begin,
               (System.nanoTime() - nanos) / 1e9,
-              parcel.frame(),
+              first.frame(),
               files,
-              contents(parcel),
+              contents,
               proof);
-      return new Outcome(receipt, parcel, arrived, kept);
+      return new Outcome(
+          receipt,
+          first.withPieces(all.stream().flatMap(f -> f.sent().pieces().stream()).toList()),
+          together(all.stream().map(FileUnderProof::arrived).toList()),
+          all.stream().map(f -> f.place(proof.pass())).toList());
     } finally {
-      if (!delivered) {
-        pictures.discard();
-      }
-      fresh.discard();
-      if (place.isPresent()) {
-        place.get().discard();
+      for (FileUnderProof f : all) {
+        f.close();
       }
     }
   }
 
-  private static Receipt.SentFile sent(Path name, Path file, Progress progress) throws IOException {
-    return new Receipt.SentFile(
-        String.valueOf(name.getFileName()), Files.size(file), Sha256.of(file, progress));
-  }
-
-  private static Map<String, String> contents(Parcel parcel) {
-    Map<String, String> out = new TreeMap<>();
-    parcel.pieces().forEach(p -> out.put(p.key(), p.fingerprint()));
-    return out;
+  private static Received together(List<Received> all) {
+    Received first = all.getFirst();
+    return all.size() == 1
+        ? first
+        : first.withItems(
+            all.stream().flatMap(r -> r.items().stream()).toList(),
+            all.stream().flatMap(r -> r.findings().stream()).distinct().toList());
   }
 }
