@@ -11,7 +11,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 
@@ -54,7 +53,7 @@ class CrossSectionWindowTest extends WindowTest {
         (Hyperlink) lookup("#docket-relations").queryAs(VBox.class).getChildren().getFirst();
     assertThat(link.getText()).isEqualTo("follows Mill Lane");
     interact(link::fire);
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     assertThat(session.selectedProperty().get()).contains(id("alignment"));
     Hyperlink back =
         (Hyperlink) lookup("#docket-relations").queryAs(VBox.class).getChildren().getFirst();
@@ -78,13 +77,13 @@ class CrossSectionWindowTest extends WindowTest {
         .extracting(i -> i.item().kind().title())
         .contains("course");
     interact(() -> lookup("#picture-cross").queryAs(ToggleButton.class).fire());
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     Slider along = lookup("#section-along").queryAs(Slider.class);
     assertThat(along.getMax()).isEqualTo(100);
     double before = along.getValue();
     interact(() -> lookup("#cross-section").query().requestFocus());
     press(KeyCode.RIGHT).release(KeyCode.RIGHT);
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     assertThat(along.getValue()).isEqualTo(before + 1);
     var view = lookup("#cross-section").query();
     var box = view.localToScreen(view.getBoundsInLocal());

@@ -14,7 +14,6 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
 import wellspan.core.deliver.LocalZero;
 import wellspan.core.geom.Position;
@@ -299,6 +298,6 @@ class PlaceWindowTest extends WindowTest {
   private void choose(String query, String value) {
     ComboBox<String> box = lookup(query).queryAs(ComboBox.class);
     interact(() -> box.setValue(value));
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
   }
 }

@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import javafx.scene.control.Button;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.RequirementDesk;
 import wellspan.core.finding.Stop;
 import wellspan.core.requirement.RequirementReport;
@@ -30,7 +29,7 @@ class RequirementWindowTest extends WindowTest {
         .doesNotContain("Pipes fall by 0.5 per cent or more");
     RequirementReport.Result owner = c.report().results().get(2);
     assertThat(owner.failures()).hasSize(14);
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     assertThat(card("#requirements")).contains("Client_Operation").contains("and 2 more");
     Button go =
         from(lookup("#requirements").<javafx.scene.Node>query())

@@ -2,8 +2,13 @@ package wellspan.app;
 
 import java.util.EnumSet;
 import java.util.Set;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.stream.IntStream;
+import javafx.animation.AnimationTimer;
 import javafx.application.Platform;
 import javafx.collections.ListChangeListener;
 import javafx.event.EventHandler;
@@ -17,6 +22,7 @@ import org.junit.jupiter.api.BeforeAll;
 import org.testfx.api.FxRobot;
 import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.robot.KeyboardRobot;
 import org.testfx.robot.Motion;
 import org.testfx.service.query.PointQuery;
 import org.testfx.util.WaitForAsyncUtils;
@@ -91,11 +97,59 @@ public abstract class RobotTest extends ApplicationTest {
   @Override
   public FxRobot push(KeyCode... keys) {
     interact(HELD::clear); // a window that closed under a key never hears of its release
-    if (!arrives(KEYS, keys.length, () -> super.push(keys))) {
+    if (!arrives(KEYS, keys.length, () -> stroke(keys))) {
       interact(() -> Window.getWindows().getFirst().requestFocus());
-      arrives(KEYS, keys.length, () -> super.push(keys));
+      arrives(KEYS, keys.length, () -> stroke(keys));
     }
     return this;
+  }
+
+  private void stroke(KeyCode... keys) {
+    KeyboardRobot hand = robotContext().getKeyboardRobot();
+    hand.pressNoWait(keys);
+    hand.releaseNoWait(
+        IntStream.rangeClosed(1, keys.length)
+            .mapToObj(i -> keys[keys.length - i])
+            .toArray(KeyCode[]::new));
+  }
+
+  @Override
+  public FxRobot interact(Runnable work) {
+    interactNoWait(work);
+    calm();
+    return this;
+  }
+
+  /**
+   * Waits until what was asked for has happened and is laid out: two frames, and what they brought
+   * about. The library's own wait sleeps five times, however little there is to do, and on a busy
+   * machine is over before a frame.
+   */
+  protected static void calm() {
+    for (int frame = 0; frame < 2; frame++) {
+      CompletableFuture<Void> drawn = new CompletableFuture<>();
+      Platform.runLater(
+          () ->
+              new AnimationTimer() {
+                @Override
+                public void handle(long now) {
+                  stop();
+                  drawn.complete(null);
+                }
+              }.start());
+      await(drawn);
+    }
+    CompletableFuture<Void> after = new CompletableFuture<>();
+    Platform.runLater(() -> after.complete(null));
+    await(after);
+  }
+
+  private static void await(CompletableFuture<Void> done) {
+    try {
+      done.get(60, TimeUnit.SECONDS);
+    } catch (InterruptedException | ExecutionException | TimeoutException e) {
+      throw new IllegalStateException("The window did not come to rest.", e);
+    }
   }
 
   @Override
@@ -128,7 +182,7 @@ public abstract class RobotTest extends ApplicationTest {
     while (events.get() - before < sent && System.nanoTime() < end) {
       WaitForAsyncUtils.sleep(5, TimeUnit.MILLISECONDS);
     }
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     return events.get() - before >= sent;
   }
 }

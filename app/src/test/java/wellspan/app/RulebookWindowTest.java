@@ -16,7 +16,6 @@ import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.DescribeCard;
 import wellspan.app.session.RuleRef;
 import wellspan.core.build.Build;
@@ -65,7 +64,7 @@ class RulebookWindowTest extends WindowTest {
   private void press(String query) {
     Button b = lookup(query).queryAs(Button.class);
     interact(b::fire);
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
   }
 
   @Test
@@ -179,7 +178,7 @@ class RulebookWindowTest extends WindowTest {
     int before = session.rules().book().properties().size();
     interact(rules::requestFocus);
     type(KeyCode.DELETE);
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     assertThat(session.rules().book().properties()).hasSize(before - 1);
   }
 

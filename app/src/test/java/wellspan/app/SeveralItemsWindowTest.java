@@ -10,7 +10,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.item.ItemId;
@@ -40,7 +39,7 @@ class SeveralItemsWindowTest extends WindowTest {
     String other =
         box.getItems().stream().filter(c -> c.equals("IfcAnnotation")).findFirst().orElseThrow();
     interact(() -> box.setValue(other));
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     for (ItemId id : ids.subList(1, 3)) {
       assertThat(session.job().settingsOf(id).entityClass())
           .hasValueSatisfying(c -> assertThat(c.entity()).isEqualTo(other));

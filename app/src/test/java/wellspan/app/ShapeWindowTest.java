@@ -9,7 +9,6 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
 import wellspan.app.stage.SurfaceStyle;
 import wellspan.core.geom.Position;
@@ -30,7 +29,7 @@ class ShapeWindowTest extends WindowTest {
           c.getSelectionModel().select(value);
           c.getOnAction().handle(null);
         });
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
   }
 
   private void idle() throws Exception {

@@ -12,7 +12,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.stage.StageView;
 import wellspan.core.job.SavedView;
 
@@ -26,7 +25,7 @@ class SpaceWindowTest extends WindowTest {
         .isTrue();
     receive(DEMO.resolve("road/quay-road.xml"));
     push(KeyCode.ALT, KeyCode.DIGIT2);
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     assertThat(colours(lookup("#space").query()))
         .as("the shaded ground has many tones")
         .isGreaterThan(60);
@@ -43,7 +42,7 @@ class SpaceWindowTest extends WindowTest {
     assertThat(cut.getValue()).as("there is nothing to go round").isEqualTo("Whole");
     assertThat(text("#message")).contains("Select what the box is to go round");
     interact(() -> cut.setValue("Cut across"));
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     Slider along = lookup("#space-cut-along").queryAs(Slider.class);
     assertThat(along.getMax()).isGreaterThan(1000);
     assertThat(lookup("#space-cut-along").query().isVisible()).isTrue();

@@ -31,7 +31,7 @@ import wellspan.core.job.SavedView;
 class StageToolsWindowTest extends WindowTest {
   private void click(double e, double n) {
     interact(() -> session.place().clicked(new Position(e, n, 5), 0.001));
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
   }
 
   @Test
@@ -67,7 +67,7 @@ class StageToolsWindowTest extends WindowTest {
             .findFirst()
             .orElseThrow();
     interact(button::fire);
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
   }
 
   @Test
@@ -76,7 +76,7 @@ class StageToolsWindowTest extends WindowTest {
     receive(DEMO.resolve("survey/control.csv"));
     assertThat(lookup("#colour-legend").query().isVisible()).isFalse();
     interact(() -> session.colours().byProperty().set(Optional.of(new ColourBy.Source())));
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     List<String> lines =
         lookup("#colour-legend").query().lookupAll(".legend-line").stream()
             .map(n -> ((Labeled) n).getAccessibleText())

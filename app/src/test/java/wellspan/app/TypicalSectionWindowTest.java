@@ -9,7 +9,6 @@ import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import wellspan.core.finding.Stop;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -90,7 +89,7 @@ class TypicalSectionWindowTest extends WindowTest {
     push(KeyCode.CONTROL, KeyCode.K);
     interact(() -> lookup("#find-field").queryAs(TextField.class).setText("culvert"));
     push(KeyCode.ENTER);
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     assertThat(session.stopProperty().get()).isEqualTo(Stop.SHAPE);
     assertThat(lookup("#culvert-clear-width").tryQuery()).isPresent();
     interact(
@@ -123,7 +122,7 @@ class TypicalSectionWindowTest extends WindowTest {
     double y = picture.getLayoutBounds().getHeight() - 70;
     var at = picture.localToScreen(x, y);
     drag(at.getX(), at.getY()).moveBy(40, 0).drop();
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
   }
 
   private static double width(TypicalSection s, int side) {

@@ -10,7 +10,6 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.VBox;
 import org.junit.jupiter.api.Test;
-import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
@@ -38,7 +37,7 @@ class WholeSliceTest extends WindowTest {
                     session.build().items().keySet().stream()
                         .filter(i -> i.value().endsWith("Quay Road"))
                         .findFirst()));
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     assertThat(
             lookup((Node n) -> "item-quay-road/alignment/Quay Road".equals(n.getId())).tryQuery())
         .isPresent();
@@ -49,7 +48,7 @@ class WholeSliceTest extends WindowTest {
     assertThat(session.stopProperty().get()).isEqualTo(Stop.PLACE);
     assertThat(session.findingsProperty().get()).extracting(Finding::code).contains("frame.far");
     clickOn(".take-proposal");
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     assertThat(session.findingsProperty().get())
         .extracting(Finding::code)
         .doesNotContain("frame.far");
@@ -137,7 +136,7 @@ class WholeSliceTest extends WindowTest {
   void theLongSectionIsDrawn() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));
     push(KeyCode.ALT, KeyCode.DIGIT3);
-    WaitForAsyncUtils.waitForFxEvents();
+    calm();
     assertThat(lookup("#section").query().isVisible()).isTrue();
     assertThat(colours(lookup("#section").query())).isGreaterThan(8);
   }

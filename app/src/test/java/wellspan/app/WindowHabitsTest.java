@@ -135,9 +135,9 @@ class WindowHabitsTest extends WindowTest {
     interact(() -> shell.stage().plan().requestFocus());
     push(KeyCode.F);
     double fitted = metresAcross();
-    push(KeyCode.ADD);
+    push(KeyCode.EQUALS);
     assertThat(metresAcross()).isLessThan(0.9 * fitted);
-    push(KeyCode.SUBTRACT);
+    push(KeyCode.MINUS);
     assertThat(metresAcross()).isCloseTo(fitted, withinPercentage(0.01));
     push(KeyCode.EQUALS);
     push(KeyCode.F);

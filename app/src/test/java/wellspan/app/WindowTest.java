@@ -62,10 +62,10 @@ abstract class WindowTest extends RobotTest {
         60,
         TimeUnit.SECONDS,
         () -> {
-          WaitForAsyncUtils.waitForFxEvents();
+          calm();
           return condition.getAsBoolean();
         });
-    WaitForAsyncUtils.waitForFxEvents(); // what the end of the work brings about
+    calm(); // what the end of the work brings about
     assertThat(condition.getAsBoolean()).isTrue();
   }
 
@@ -87,13 +87,11 @@ abstract class WindowTest extends RobotTest {
           f.setText(text);
           f.getOnAction().handle(null);
         });
-    WaitForAsyncUtils.waitForFxEvents();
   }
 
   protected void fire(String query) {
     ButtonBase b = lookup(query).queryAs(ButtonBase.class);
     interact(b::fire);
-    WaitForAsyncUtils.waitForFxEvents();
   }
 
   /** All words on a card, a line for each label. */

@@ -14,6 +14,7 @@ import wellspan.core.operation.Step;
 import wellspan.core.operation.Takes;
 import wellspan.core.replay.OperationJson;
 import wellspan.core.replay.Operations;
+import wellspan.core.typical.CrossfallTable;
 import wellspan.core.typical.TypicalSection;
 
 /** What operations do and need, from what they declare. */
@@ -88,7 +89,7 @@ final class OperationHelp {
 
   private static String example(Parameters.Of p) {
     String start = p.declared().start().isEmpty() ? p.declared().usual() : p.declared().start();
-    if (!start.isEmpty() && !start.equals("[]")) {
+    if (!start.isEmpty() && !start.contains("[]")) {
       return start;
     }
     if (p.type() == ItemId.class) {
@@ -96,6 +97,9 @@ final class OperationHelp {
     }
     if (p.type() == Outline.class) {
       return "{\"from\":\"item\",\"source\":\"SOURCE/KIND/NAME\",\"offset\":0}";
+    }
+    if (p.type() == CrossfallTable.class) {
+      return "{\"rows\":[{\"chainage\":120,\"left\":2.5,\"right\":-2.5}]}";
     }
     if (p.type() == TypicalSection.class) {
       return OperationJson.value(TypicalSection.FIRST).toString();

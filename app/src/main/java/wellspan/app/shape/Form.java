@@ -59,6 +59,11 @@ class Form extends VBox {
     return f;
   }
 
+  /** What was filled in, by the fields' identities. */
+  final Map<String, String> filled() {
+    return filled;
+  }
+
   /** Identity of the field of a label. */
   final String id(String label) {
     return prefix + label.replaceAll("[^A-Za-z0-9]+", "-").replaceAll("-$", "");

@@ -25,6 +25,7 @@ import wellspan.core.operation.Outline;
 import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Parameters;
 import wellspan.core.operation.Takes;
+import wellspan.core.typical.CrossfallTable;
 import wellspan.core.typical.TypicalSection;
 
 /** The form of an operation, made from what its parameters declare. */
@@ -92,6 +93,12 @@ final class OperationForm<T extends Operation> extends Form {
     }
     if (p.type() == TypicalSection.class) {
       return section(d);
+    }
+    if (p.type() == CrossfallTable.class) {
+      CrossfallTable start = was(p).map(CrossfallTable.class::cast).orElse(CrossfallTable.NONE);
+      CrossfallRows rows = new CrossfallRows(id(""), filled(), start);
+      getChildren().addAll(Parts.label(d.label(), "muted"), rows);
+      return rows::table;
     }
     if (p.type() == Outline.class) {
       return outline(of.map(Build.BuiltItem::id), was(p).map(Outline.class::cast));

@@ -25,6 +25,7 @@ import wellspan.core.road.RoadParts;
 import wellspan.core.shape.Shape;
 import wellspan.core.sweep.LineOfWork;
 import wellspan.core.sweep.SweptBody;
+import wellspan.core.typical.CrossfallTable;
 import wellspan.core.typical.EdgeOffsets;
 import wellspan.core.typical.SectionLayout;
 import wellspan.core.typical.ShoulderRule;
@@ -42,6 +43,7 @@ import wellspan.core.typical.TypicalSection;
  * @param leftEdge string that the paved edge on the left follows; empty for none
  * @param rightEdge string that the paved edge on the right follows; empty for none
  * @param superelevated whether lanes fall as the alignment's source says
+ * @param crossfalls listed ones, instead of what the alignment's source says
  * @param shoulders how paved shoulders fall then
  * @param largestBreak between a shoulder's fall and its lane's, per cent
  * @param from first chainage, metres
@@ -63,6 +65,8 @@ public record RoadOfTypicalSection(
     @Parameter(label = "right edge follows", usual = "\"\"", takes = Takes.LINES) ItemId rightEdge,
     @Parameter(label = "superelevated as the alignment says", usual = "false")
         boolean superelevated,
+    @Parameter(label = "or crossfalls listed by chainage", usual = "{\"rows\":[]}")
+        CrossfallTable crossfalls,
     @Parameter(label = "shoulders then", usual = "\"own within break\"") ShoulderRule shoulders,
     @Parameter(
             label = "largest break there",
@@ -85,7 +89,10 @@ public record RoadOfTypicalSection(
 
   /** Each body swept along the string: lines have no elements that sections could follow. */
   private Made alongEdge(LineOfWork line, Progress progress) {
-    if (!leftEdge.value().isEmpty() || !rightEdge.value().isEmpty() || superelevated) {
+    if (!leftEdge.value().isEmpty()
+        || !rightEdge.value().isEmpty()
+        || superelevated
+        || !crossfalls.isEmpty()) {
       throw new IllegalArgumentException(
           line.name()
               + " is a string; edges and a superelevation can be followed along an alignment only. Leave them out.");
@@ -158,13 +165,17 @@ public record RoadOfTypicalSection(
   }
 
   private Optional<TypicalRoad.Turned> turned(Inputs inputs, Alignment a) {
-    return superelevated
-        ? Optional.of(
-            new TypicalRoad.Turned(
-                Superelevation.of(inputs.item(along), a, section.fall(-1), section.fall(1)),
-                shoulders,
-                largestBreak))
-        : Optional.empty();
+    if (superelevated && !crossfalls.isEmpty()) {
+      throw new IllegalArgumentException(
+          "The falls are those that the alignment says or those that are listed, not both. Choose one of them.");
+    }
+    Optional<Superelevation> by = Optional.empty();
+    if (superelevated) {
+      by = Optional.of(Superelevation.of(inputs.item(along), a, section.fall(-1), section.fall(1)));
+    } else if (!crossfalls.isEmpty()) {
+      by = Optional.of(Superelevation.of(crossfalls, a));
+    }
+    return by.map(s -> new TypicalRoad.Turned(s, shoulders, largestBreak));
   }
 
   private static Optional<EdgeOffsets> edge(Inputs inputs, Alignment a, ItemId edge) {

@@ -7,14 +7,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import wellspan.core.align.Alignment;
+import wellspan.core.align.Chainages;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.item.Item;
 
 /**
- * Crossfalls of both sides along an alignment whose source says how it is superelevated. In the
- * runout the side outside of the curve turns from its own fall to level, in the runoff on to the
- * full crossfall; the inner side goes along from where that is steeper than its own fall.
+ * Crossfalls of both sides along an alignment: listed, or as its source says how it is
+ * superelevated. Then in the runout the side outside of the curve turns from its own fall to level,
+ * in the runoff on to the full crossfall; the inner side goes along from where that is steeper than
+ * its own fall.
  */
 public final class Superelevation {
   /** What readers call the set that says it; further ones have a number behind. */
@@ -53,6 +55,39 @@ public final class Superelevation {
               + " says nothing of a superelevation. Choose the falls of the typical section, or an alignment that says it.");
     }
     rows.sort(Comparator.comparingDouble(Falls::distance));
+    return new Superelevation(List.copyOf(rows));
+  }
+
+  /**
+   * As listed.
+   *
+   * @throws IllegalArgumentException with a sentence, if the alignment has no such chainage, or
+   *     several
+   */
+  public static Superelevation of(CrossfallTable table, Alignment a) {
+    List<Falls> rows = new ArrayList<>();
+    for (CrossfallTable.Row r : table.rows()) {
+      List<Double> at = a.chainages().distances(r.chainage(), a.length());
+      if (at.size() != 1) {
+        throw new IllegalArgumentException(
+            a.name()
+                + " has "
+                + (at.isEmpty() ? "no" : at.size() + " places at")
+                + " chainage "
+                + Chainages.format(r.chainage())
+                + ", where a crossfall is listed; it runs from "
+                + Chainages.format(a.startChainage())
+                + " to "
+                + Chainages.format(a.endChainage())
+                + ".");
+      }
+      rows.add(new Falls(at.getFirst(), r.left(), r.right()));
+    }
+    rows.sort(Comparator.comparingDouble(Falls::distance));
+    Falls first = rows.getFirst();
+    Falls last = rows.getLast();
+    rows.addFirst(new Falls(Math.min(0, first.distance), first.left, first.right));
+    rows.addLast(new Falls(Math.max(a.length(), last.distance), last.left, last.right));
     return new Superelevation(List.copyOf(rows));
   }
 

@@ -27,6 +27,7 @@ import wellspan.core.road.CourseNumbers;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.core.typical.Course;
+import wellspan.core.typical.CrossfallTable;
 import wellspan.core.typical.ShoulderRule;
 import wellspan.core.typical.Strip;
 import wellspan.core.typical.StripUse;
@@ -222,7 +223,7 @@ class StructuresAndSettingOutTest {
 
   private static RoadOfTypicalSection road(TypicalSection section, ItemId edge) {
     return new RoadOfTypicalSection(
-        "R", LINE, section, NONE, edge, false, ShoulderRule.OWN, 8, -1e9, 1e9);
+        "R", LINE, section, NONE, edge, false, CrossfallTable.NONE, ShoulderRule.OWN, 8, -1e9, 1e9);
   }
 
   @Test

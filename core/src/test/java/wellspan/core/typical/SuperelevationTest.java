@@ -113,7 +113,8 @@ class SuperelevationTest {
             List.of(lane(), shoulder()),
             List.of(new Course("Surface", "asphalt", 0.05, 0)));
     Mesh m =
-        new RoadOfTypicalSection("R", AXIS, section, NONE, NONE, true, rule, 8, -1e9, 1e9)
+        new RoadOfTypicalSection(
+                "R", AXIS, section, NONE, NONE, true, CrossfallTable.NONE, rule, 8, -1e9, 1e9)
             .make(id -> usual(a, ""), Progress.NONE)
             .items()
             .getFirst()
@@ -175,7 +176,17 @@ class SuperelevationTest {
             arc(150).profile());
     List<Item> made =
         new RoadOfTypicalSection(
-                "R", AXIS, section, NONE, NONE, false, ShoulderRule.OWN, 8, -1e9, 1e9)
+                "R",
+                AXIS,
+                section,
+                NONE,
+                NONE,
+                false,
+                CrossfallTable.NONE,
+                ShoulderRule.OWN,
+                8,
+                -1e9,
+                1e9)
             .make(id -> Item.alignment("Line", line), Progress.NONE)
             .items();
     assertThat(made).extracting(i -> i.kind().id()).containsExactly("ditch", "side slope");
@@ -185,5 +196,89 @@ class SuperelevationTest {
     assertThat(ditch.volume()).isCloseTo(2 * thickness * 50, within(1e-9));
     double edge = 10 - 0.025 * 3.5;
     assertThat(ditch.bounds().minH()).isCloseTo(edge - 0.594 - thickness, within(1e-9));
+  }
+
+  private static RoadOfTypicalSection listed(boolean also, CrossfallTable.Row... rows) {
+    TypicalSection section =
+        new TypicalSection(
+            "Two lanes",
+            List.of(lane()),
+            List.of(lane()),
+            List.of(new Course("Surface", "asphalt", 0.05, 0)));
+    return new RoadOfTypicalSection(
+        "R",
+        AXIS,
+        section,
+        NONE,
+        NONE,
+        also,
+        new CrossfallTable(List.of(rows)),
+        ShoulderRule.OWN,
+        8,
+        -1e9,
+        1e9);
+  }
+
+  /** From a roof over a level side to a full crossfall, as a designer's list has it. */
+  @Test
+  void lanesFallAsListed() {
+    Alignment a = arc(150); // chainages from 500 on
+    RoadOfTypicalSection road =
+        listed(
+            false,
+            new CrossfallTable.Row(520, 2.5, 2.5),
+            new CrossfallTable.Row(560, 2.5, -2.5),
+            new CrossfallTable.Row(600, 5, -5));
+    Mesh m =
+        road.make(id -> Item.alignment("Bend", a), Progress.NONE)
+            .items()
+            .getFirst()
+            .triangles()
+            .orElseThrow();
+    assertThat(m.isClosed()).isTrue();
+    double[][] expected = {
+      {0, 2.5, 2.5}, {20, 2.5, 2.5}, {60, 2.5, -2.5}, {100, 5, -5}, {200, 5, -5}
+    };
+    for (double[] e : expected) {
+      assertThat(top(m, a, e[0], -3.5))
+          .as("left at " + e[0])
+          .isCloseTo(10 - e[1] / 100 * 3.5, within(1e-9));
+      assertThat(top(m, a, e[0], 3.5))
+          .as("right at " + e[0])
+          .isCloseTo(10 - e[2] / 100 * 3.5, within(1e-9));
+    }
+  }
+
+  @Test
+  void listsThatCannotBeFollowedAreRefused() {
+    Alignment a = arc(150);
+    assertThatThrownBy(
+            () ->
+                listed(false, new CrossfallTable.Row(5000, 2, 2))
+                    .make(id -> Item.alignment("Bend", a), Progress.NONE))
+        .hasMessageContaining("Bend has no chainage 5+000.000")
+        .hasMessageContaining("0+500.000");
+    assertThatThrownBy(
+            () ->
+                listed(true, new CrossfallTable.Row(520, 2, 2))
+                    .make(id -> usual(a, ""), Progress.NONE))
+        .hasMessageContaining("not both");
+    assertThatThrownBy(
+            () ->
+                listed(false, new CrossfallTable.Row(520, 2, 2), new CrossfallTable.Row(520, 3, 3)))
+        .hasMessageContaining("row 2");
+    assertThatThrownBy(() -> listed(false, new CrossfallTable.Row(520, 40, 2)))
+        .hasMessageContaining("-30 to 30 %");
+    assertThatThrownBy(() -> listed(false, new CrossfallTable.Row(Double.NaN, 2, 2)))
+        .hasMessageContaining("row 1");
+  }
+
+  @Test
+  void alongAnEdgeListedFallsMeanNothingAndAreRefused() {
+    Item string =
+        Item.string("Edge", new wellspan.core.geom.Polyline(new double[] {0, 0, 5, 10, 0, 5}));
+    assertThatThrownBy(
+            () -> listed(false, new CrossfallTable.Row(5, 2, 2)).make(id -> string, Progress.NONE))
+        .hasMessageContaining("along an alignment only");
   }
 }

@@ -62,6 +62,7 @@ class TypicalRoadTest {
             NONE,
             more.containsKey(EDGE) ? EDGE : NONE,
             false,
+            CrossfallTable.NONE,
             ShoulderRule.OWN,
             8,
             from,

@@ -105,7 +105,7 @@ final class AlignmentReader {
           parameters(children, "IFCALIGNMENTHORIZONTAL"),
           parameters(children, "IFCALIGNMENTVERTICAL"));
       jumps.drawn(alignment, curves, soundness);
-      Placement placement = Placement.of(alignment, Placement.memory());
+      Placement placement = Placements.withoutLines().of(alignment);
       return Optional.of(shared(own, placement, chainages(children, name), placement.m()[11]));
     } catch (Refused | IllegalArgumentException | Unread e) {
       findings.add(

@@ -15,6 +15,7 @@ final class CurveReader {
 
   private static final double METRES = 0.001;
 
+  private final Units units;
   private final double tolerance;
   private final double gap;
   private final double metre;
@@ -24,10 +25,20 @@ final class CurveReader {
    * @param units of the file
    */
   CurveReader(Units units) {
-    tolerance = METRES / units.length();
+    this(units, METRES);
+  }
+
+  private CurveReader(Units units, double chord) {
+    this.units = units;
+    tolerance = chord / units.length();
     gap = METRES / units.length();
     metre = 1 / units.length();
     angle = units.angle();
+  }
+
+  /** With chords that even over kilometres are not noticeably shorter than their curve. */
+  CurveReader finer() {
+    return new CurveReader(units, METRES / 100);
   }
 
   /** Largest distance of a chord from its curve, in the file's unit. */

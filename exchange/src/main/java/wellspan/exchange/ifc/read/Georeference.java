@@ -307,7 +307,7 @@ record Georeference(
     for (Instance site : model.all("IFCSITE")) {
       double[] m;
       try {
-        m = Placement.of(site, Placement.memory()).m();
+        m = Placements.withoutLines().of(site).m();
       } catch (Unread e) {
         continue; // what stands on the site is left out with this reason
       }

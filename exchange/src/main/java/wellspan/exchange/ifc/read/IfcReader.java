@@ -5,7 +5,6 @@ import static wellspan.core.finding.Stop.RECEIVE;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -40,7 +39,7 @@ public final class IfcReader {
   private final List<Finding> findings = new ArrayList<>();
   private final List<Item> items = new ArrayList<>();
   private final UniqueNames names = new UniqueNames();
-  private final Map<Integer, Placement> placements = new HashMap<>();
+  private final Placements placements;
   private final Map<String, Integer> unread = new TreeMap<>();
   private final List<String> doubts = new ArrayList<>();
   private final Soundness soundness;
@@ -72,6 +71,7 @@ public final class IfcReader {
     geo = Georeference.of(model, units, properties, soundness, doubts);
     CurveReader curves = new CurveReader(units);
     solids = new SolidReader(curves);
+    placements = new Placements(curves.finer(), findings);
     lines = new LineReader(geo, curves, placements);
     openings = new Openings(model);
     openingCut = new OpeningCut(openings, soundness, placements, this::shape, findings);
@@ -306,7 +306,7 @@ public final class IfcReader {
     if (items.isEmpty()) {
       return Optional.empty();
     }
-    PlacedShape shape = PlacedShape.of(items, Placement.of(p, placements), soundness, shape());
+    PlacedShape shape = PlacedShape.of(items, placements.of(p), soundness, shape());
     Mesh mesh = shape.mesh();
     if (mesh.triangleCount() == 0) {
       throw new Left("its body has no faces");

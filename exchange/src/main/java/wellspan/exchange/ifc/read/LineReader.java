@@ -2,7 +2,6 @@ package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import wellspan.core.geom.Position;
 import wellspan.core.shape.NamedPoint;
@@ -11,9 +10,9 @@ import wellspan.core.shape.NamedPoint;
 final class LineReader {
   private final Georeference geo;
   private final CurveReader curves;
-  private final Map<Integer, Placement> placements;
+  private final Placements placements;
 
-  LineReader(Georeference geo, CurveReader curves, Map<Integer, Placement> placements) {
+  LineReader(Georeference geo, CurveReader curves, Placements placements) {
     this.geo = geo;
     this.curves = curves;
     this.placements = placements;
@@ -99,7 +98,7 @@ final class LineReader {
   }
 
   private double[] moved(Instance product, double[] xyz, boolean flat) {
-    Placement at = Placement.of(product, placements);
+    Placement at = placements.of(product);
     if (!at.isIdentity()) {
       at.apply(xyz, 0, xyz.length);
     }

@@ -3,7 +3,6 @@ package wellspan.exchange.ifc.read;
 import static wellspan.core.finding.Stop.RECEIVE;
 
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
 import wellspan.core.finding.Finding;
@@ -15,7 +14,7 @@ import wellspan.core.solid.SolidBoolean;
 final class OpeningCut {
   private final Openings openings;
   private final Soundness soundness;
-  private final Map<Integer, Placement> placements;
+  private final Placements placements;
   private final Supplier<ShapeReader> shapes;
   private final List<Finding> findings;
 
@@ -25,7 +24,7 @@ final class OpeningCut {
   OpeningCut(
       Openings openings,
       Soundness soundness,
-      Map<Integer, Placement> placements,
+      Placements placements,
       Supplier<ShapeReader> shapes,
       List<Finding> findings) {
     this.openings = openings;
@@ -49,8 +48,7 @@ final class OpeningCut {
         if (fault.isPresent() || items.isEmpty()) {
           throw new Left(fault.orElse("it has no body"));
         }
-        Mesh opening =
-            PlacedShape.of(items, Placement.of(o, placements), soundness, shapes.get()).mesh();
+        Mesh opening = PlacedShape.of(items, placements.of(o), soundness, shapes.get()).mesh();
         MeshWeld own = new MeshWeld();
         own.add(opening.xyz(), opening.triangles());
         Mesh hole = own.mesh();

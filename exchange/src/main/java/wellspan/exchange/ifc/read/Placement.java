@@ -1,10 +1,6 @@
 package wellspan.exchange.ifc.read;
 
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 
 /**
  * A rigid or scaled placement in space: rows of a 3 × 4 matrix.
@@ -14,7 +10,6 @@ import java.util.Set;
 record Placement(double[] m) {
   private static final double[] UP = {0, 0, 1};
   private static final double[] EAST = {1, 0, 0};
-  private static final int DEEPEST = 1000;
 
   static final Placement IDENTITY =
       new Placement(new double[] {1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1, 0});
@@ -123,61 +118,6 @@ record Placement(double[] m) {
     double[] y = {m[1], m[5], m[9]};
     double[] z = {m[2], m[6], m[10]};
     return Direction.dot(Direction.cross(x, y), z) < 0;
-  }
-
-  /**
-   * Where a product stands, through all that its placement is relative to.
-   *
-   * @throws Unread if it has a shape and no placement, or one that cannot be followed
-   */
-  static Placement of(Instance product, Map<Integer, Placement> known) {
-    Optional<Instance> p = product.ref("ObjectPlacement");
-    if (p.isPresent()) {
-      return of(p.get(), known, new HashSet<>());
-    }
-    if (!(product.get("ObjectPlacement") instanceof Value.Unset)
-        || product.ref("Representation").isPresent()) {
-      throw new Unread(product, "has a shape and no placement");
-    }
-    return IDENTITY;
-  }
-
-  private static Placement of(Instance p, Map<Integer, Placement> known, Set<Integer> open) {
-    Placement done = known.get(p.id());
-    if (done != null) {
-      return done;
-    }
-    if (!open.add(p.id())) {
-      throw new Unread(p, "is placed relative to itself");
-    }
-    if (open.size() > DEEPEST) {
-      throw new Unread(p, "stands in a chain of more than " + DEEPEST + " placements");
-    }
-    Optional<Instance> parent = p.ref("PlacementRelTo");
-    Placement base = parent.isEmpty() ? IDENTITY : of(parent.get(), known, open);
-    Placement own;
-    if (p.isA("IFCLOCALPLACEMENT")) {
-      own = axis(required(p, "RelativePlacement"));
-    } else if (p.isA("IFCLINEARPLACEMENT")) {
-      own = axis(required(p, "CartesianPosition"));
-    } else {
-      throw Unread.kind(p);
-    }
-    Placement result = base.after(own);
-    known.put(p.id(), result);
-    return result;
-  }
-
-  private static Optional<Instance> required(Instance p, String attribute) {
-    Optional<Instance> found = p.ref(attribute);
-    if (found.isEmpty()) {
-      throw new Unread(p, "has no " + attribute);
-    }
-    return found;
-  }
-
-  static Map<Integer, Placement> memory() {
-    return new HashMap<>();
   }
 
   /**

@@ -2,8 +2,6 @@ package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Set;
-import java.util.TreeSet;
 import wellspan.core.geom.Mesh;
 import wellspan.core.solid.Loft;
 
@@ -12,9 +10,6 @@ import wellspan.core.solid.Loft;
  * left of the line; between two of them they change straight.
  */
 final class SectionedReader {
-  /** Corners of a line up to this are those of a curve, whose direction changes all the way. */
-  private static final double SMOOTH = Math.toRadians(10);
-
   private final CurveReader curves;
   private final ProfileReader profiles;
 
@@ -83,7 +78,8 @@ final class SectionedReader {
     }
     Instance directrix =
         s.ref("Directrix").orElseThrow(() -> new Unread(s, "has no line to follow"));
-    Line line = new Line(curves.points(directrix), directrix.isA("IFCGRADIENTCURVE"));
+    LineByDistance line =
+        new LineByDistance(curves.points(directrix), directrix.isA("IFCGRADIENTCURVE"));
     List<double[]> at = new ArrayList<>(); // distance, to the left, up
     for (Instance p : places) {
       at.add(place(p));
@@ -149,97 +145,5 @@ final class SectionedReader {
       out.add(xy);
     }
     return out;
-  }
-
-  /** A line with the distance of each of its corners from the start. */
-  private static final class Line {
-    private final double[] xyz;
-    private final double[] reached;
-    private final double[] heading;
-
-    /**
-     * @param inPlan whether distances are measured in plan
-     */
-    Line(double[] xyz, boolean inPlan) {
-      this.xyz = xyz;
-      int n = xyz.length / 3;
-      reached = new double[n];
-      heading = new double[n - 1];
-      for (int i = 1; i < n; i++) {
-        double dx = xyz[3 * i] - xyz[3 * i - 3];
-        double dy = xyz[3 * i + 1] - xyz[3 * i - 2];
-        double dz = inPlan ? 0 : xyz[3 * i + 2] - xyz[3 * i - 1];
-        reached[i] = reached[i - 1] + Math.sqrt(dx * dx + dy * dy + dz * dz);
-        heading[i - 1] = Math.atan2(dy, dx);
-      }
-    }
-
-    double length() {
-      return reached[reached.length - 1];
-    }
-
-    Set<Double> corners(double from, double to) {
-      Set<Double> out = new TreeSet<>();
-      for (double d : reached) {
-        if (d > from + 1e-9 * to && d < to - 1e-9 * to) {
-          out.add(d);
-        }
-      }
-      return out;
-    }
-
-    private int piece(double d) {
-      int i = 0;
-      while (i + 2 < reached.length && reached[i + 1] <= d) {
-        i++;
-      }
-      return i;
-    }
-
-    /** Turn from one piece to another, −π … π. */
-    private double turn(int a, int b) {
-      return Math.IEEEremainder(heading[b] - heading[a], 2 * Math.PI);
-    }
-
-    /** A section at a distance along the line, moved to the left and up. */
-    List<double[]> stand(List<double[]> loops, double[] at) {
-      int i = piece(at[0]);
-      double run = reached[i + 1] - reached[i];
-      double t = run == 0 ? 0 : (at[0] - reached[i]) / run;
-      double here = heading[i];
-      double mitre = 1;
-      boolean corner = i > 0 && Math.abs(at[0] - reached[i]) <= 1e-9 * Math.max(1, at[0]);
-      if (corner) {
-        double half = turn(i - 1, i) / 2;
-        here = heading[i - 1] + half;
-        mitre = 1 / Math.cos(half);
-      } else {
-        double before = i > 0 ? turn(i - 1, i) : 0;
-        double after = i + 1 < heading.length ? turn(i, i + 1) : 0;
-        before = i > 0 && Math.abs(before) < SMOOTH ? before : after;
-        after = i + 1 < heading.length && Math.abs(after) < SMOOTH ? after : before;
-        if (Math.abs(before) < SMOOTH && Math.abs(after) < SMOOTH) {
-          here += -before / 2 * (1 - t) + after / 2 * t;
-        }
-      }
-      double lx = -Math.sin(here);
-      double ly = Math.cos(here);
-      double[] p = new double[3];
-      for (int k = 0; k < 3; k++) {
-        p[k] = xyz[3 * i + k] + t * (xyz[3 * i + 3 + k] - xyz[3 * i + k]);
-      }
-      List<double[]> out = new ArrayList<>();
-      for (double[] xy : loops) {
-        double[] q = new double[xy.length / 2 * 3];
-        for (int k = 0; k < xy.length / 2; k++) {
-          double left = (xy[2 * k] + at[1]) * mitre;
-          q[3 * k] = p[0] + left * lx;
-          q[3 * k + 1] = p[1] + left * ly;
-          q[3 * k + 2] = p[2] + xy[2 * k + 1] + at[2];
-        }
-        out.add(q);
-      }
-      return out;
-    }
   }
 }
