@@ -104,6 +104,10 @@ class ManyItemsWindowTest extends WindowTest {
     push(KeyCode.ENTER);
     assertThat(session.selectedItem().orElseThrow().item().name()).isEqualTo("Yard Link");
     push(KeyCode.CONTROL, KeyCode.K);
+    interact(() -> find.setText("junction")); // an item's name begins so, actions only mention it
+    push(KeyCode.ENTER);
+    assertThat(session.selectedItem().orElseThrow().item().name()).startsWith("Junction");
+    push(KeyCode.CONTROL, KeyCode.K);
     interact(() -> find.setText("zzzz"));
     assertThat(lookup("#find-list").queryListView().getItems()).isEmpty();
     push(KeyCode.ESCAPE);

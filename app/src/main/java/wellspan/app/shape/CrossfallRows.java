@@ -109,7 +109,9 @@ final class CrossfallRows extends VBox {
     getChildren().setAll(table, add);
     if (!rows.isEmpty()) {
       getChildren()
-          .add(Parts.wrapped("Falling outwards is positive; even between two rows.", "muted"));
+          .add(
+              Parts.wrapped(
+                  "Positive falls outwards. Between two rows it changes evenly.", "muted"));
     }
   }
 

@@ -173,6 +173,11 @@ final class StepsCard extends VBox {
   }
 
   private static Node figures(Extent before, Extent after) {
+    if (before.points() == 0 && Math.abs(before.length() - after.length()) > 1e-4) {
+      return Parts.row(
+          "length",
+          Figures.number(before.length(), 3) + " → " + Figures.number(after.length(), 3) + " m");
+    }
     boolean surface = before.triangles() > 0;
     int was = surface ? before.triangles() : before.points();
     int is = surface ? after.triangles() : after.points();

@@ -1,6 +1,7 @@
 package wellspan.app.shell;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -54,7 +55,15 @@ final class FindEverything {
     findings(fits, out);
     systems(typed, out);
     help().stream().filter(fits).forEach(out::add);
+    out.sort(Comparator.comparingInt(f -> distance(f.title(), typed)));
     return out;
+  }
+
+  /** How far a name is from what was typed: the name itself, its beginning, or anywhere in it. */
+  static int distance(String name, String typed) {
+    String n = name.toLowerCase(Locale.ROOT);
+    String t = typed.strip().toLowerCase(Locale.ROOT);
+    return n.equals(t) ? 0 : n.startsWith(t) ? 1 : 2;
   }
 
   private static Predicate<Findable> fits(String typed) {
@@ -226,6 +235,7 @@ final class FindEverything {
     Predicate<Build.BuiltItem> wanted = ItemQuery.of(typed).on(b, session.findingsProperty().get());
     b.items().values().stream()
         .filter(wanted)
+        .sorted(Comparator.comparingInt(i -> distance(i.item().name(), typed)))
         .limit(ITEMS)
         .forEach(
             i ->

@@ -92,7 +92,7 @@ public record RoadOfTypicalSection(
     if (!leftEdge.value().isEmpty()
         || !rightEdge.value().isEmpty()
         || superelevated
-        || !crossfalls.isEmpty()) {
+        || !crossfalls.none()) {
       throw new IllegalArgumentException(
           line.name()
               + " is a string; edges and a superelevation can be followed along an alignment only. Leave them out.");
@@ -165,14 +165,14 @@ public record RoadOfTypicalSection(
   }
 
   private Optional<TypicalRoad.Turned> turned(Inputs inputs, Alignment a) {
-    if (superelevated && !crossfalls.isEmpty()) {
+    if (superelevated && !crossfalls.none()) {
       throw new IllegalArgumentException(
           "The falls are those that the alignment says or those that are listed, not both. Choose one of them.");
     }
     Optional<Superelevation> by = Optional.empty();
     if (superelevated) {
       by = Optional.of(Superelevation.of(inputs.item(along), a, section.fall(-1), section.fall(1)));
-    } else if (!crossfalls.isEmpty()) {
+    } else if (!crossfalls.none()) {
       by = Optional.of(Superelevation.of(crossfalls, a));
     }
     return by.map(s -> new TypicalRoad.Turned(s, shoulders, largestBreak));

@@ -48,7 +48,8 @@ public record CrossfallTable(List<Row> rows) {
     }
   }
 
-  public boolean isEmpty() {
+  /** Whether nothing is listed. */
+  public boolean none() {
     return rows.isEmpty();
   }
 }

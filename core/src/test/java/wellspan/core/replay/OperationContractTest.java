@@ -37,6 +37,7 @@ import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 import wellspan.core.progress.Progress;
 import wellspan.core.shape.NamedPoint;
+import wellspan.core.typical.CrossfallTable;
 import wellspan.core.typical.TypicalSection;
 
 /** What holds for every operation, whoever adds one. */
@@ -109,6 +110,8 @@ class OperationContractTest {
       return c.getEnumConstants()[c.getEnumConstants().length - 1];
     } else if (p.type() == TypicalSection.class) {
       return TypicalSection.FIRST;
+    } else if (p.type() == CrossfallTable.class) {
+      return new CrossfallTable(List.of(new CrossfallTable.Row(1, 2.5, -2.5)));
     } else if (p.name().equals("to")) {
       return 1e9;
     } else if (p.type() == Outline.class) {

@@ -27,6 +27,7 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.progress.Progress;
 import wellspan.core.recipe.RoadOfTypicalSection;
+import wellspan.core.replay.OperationJson;
 
 /** Roads that are superelevated as their alignment says. */
 class SuperelevationTest {
@@ -247,6 +248,15 @@ class SuperelevationTest {
           .as("right at " + e[0])
           .isCloseTo(10 - e[2] / 100 * 3.5, within(1e-9));
     }
+  }
+
+  @Test
+  void whatIsListedIsKeptWithTheJob() {
+    RoadOfTypicalSection road =
+        listed(
+            false, new CrossfallTable.Row(520, 2.5, -2.5), new CrossfallTable.Row(600.25, 5, -5));
+    assertThat(OperationJson.recipe(OperationJson.node(road))).isEqualTo(road);
+    assertThat(OperationJson.recipe(OperationJson.node(listed(false)))).isEqualTo(listed(false));
   }
 
   @Test
