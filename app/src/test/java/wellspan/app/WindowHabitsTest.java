@@ -189,6 +189,25 @@ class WindowHabitsTest extends WindowTest {
     assertThat(lookup("#describe").query().lookupAll(".label"))
         .extracting(n -> ((Labeled) n).getText())
         .contains("IfcAlignment", "Wellspan_KnownFacts", "StartChainage", "quay-road.xml");
+    interact(
+        () ->
+            session
+                .selectedProperty()
+                .set(Optional.of(ItemId.of("quay-road", "course", "Surface course"))));
+    assertThat(words("#describe"))
+        .contains("IFC4.3", "Road ▸ Quay Road segment ▸ Quay Road carriageway")
+        .contains("Wellspan_RoadPart, as received", "Wellspan_KnownFacts", "40 mm");
+    interact(() -> session.rules().schemaProperty().set(IfcSchema.IFC2X3));
+    assertThat(words("#describe"))
+        .as("what another schema has no room for is not shown for it")
+        .contains("IFC2x3", "Wellspan_KnownFacts")
+        .doesNotContain("Road ▸ Quay Road segment ▸ Quay Road carriageway");
+  }
+
+  private List<String> words(String query) {
+    return lookup(query).query().lookupAll(".label").stream()
+        .map(n -> ((Labeled) n).getText())
+        .toList();
   }
 
   @Test

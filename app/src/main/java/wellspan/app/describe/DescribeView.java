@@ -1,7 +1,9 @@
 package wellspan.app.describe;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.DescribeCard;
@@ -11,9 +13,12 @@ import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.SpatialPart;
 import wellspan.core.build.Build;
+import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.IfcFormat;
-import wellspan.core.describe.KnownFacts;
+import wellspan.core.packing.Packing;
+import wellspan.core.schema.IfcSchema;
 
 /** What stands beside the rules: the rule in hand, requirements, attributes, schemas. */
 public final class DescribeView extends CardColumn {
@@ -38,6 +43,7 @@ public final class DescribeView extends CardColumn {
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.selection().idsProperty().addListener((o, a, b) -> refresh());
     session.rules().cardProperty().addListener((o, a, b) -> refresh());
+    session.rules().schemaProperty().addListener((o, a, b) -> refresh());
     session
         .requirements()
         .checkedProperty()
@@ -104,17 +110,28 @@ public final class DescribeView extends CardColumn {
     }
   }
 
+  /** All that a delivery in the schema in hand says of it. */
   private void item(VBox v, Build.BuiltItem i) {
-    PropertySet facts = KnownFacts.of(i.item(), i.origin().file(), i.origin().revision());
+    IfcSchema schema = session.rules().schemaProperty().get();
+    Description said = Packing.description(session.build(), i, Delivery.ofAll(schema));
     v.getChildren()
         .addAll(
             Parts.label(i.item().name(), "title"),
             new ClassChoice(session, List.of(i)),
             Parts.row("GlobalId", session.build().globalId(i)),
-            Parts.line(),
-            Parts.label(facts.name(), "name"));
-    facts.values().forEach((name, value) -> v.getChildren().add(Parts.row(name, value.show())));
-    received(v, i.item().said());
+            Parts.row("Said in", schema.title()));
+    if (!said.structure().isEmpty()) {
+      String path = String.join(" ▸ ", said.structure().stream().map(SpatialPart::name).toList());
+      v.getChildren()
+          .add(new VBox(Parts.label("Stands in", "muted"), Parts.wrapped(path, "docket-line")));
+    }
+    said.finish()
+        .filter(f -> !f.material().isEmpty())
+        .ifPresent(f -> v.getChildren().add(Parts.row("Material", f.material())));
+    said.classification().forEach(c -> v.getChildren().add(row("Code", c.show())));
+    Set<String> received = new HashSet<>();
+    i.item().said().propertySets().forEach(s -> received.add(s.name()));
+    sets(v, said.propertySets(), received);
   }
 
   /** Long texts stand below their name. */
@@ -124,23 +141,16 @@ public final class DescribeView extends CardColumn {
         : new VBox(Parts.label(name, "muted"), Parts.wrapped(text, "figure"));
   }
 
-  /** What the received file says of it; it goes with every delivery that can hold it. */
-  private static void received(VBox v, Description said) {
-    List<PropertySet> sets = said.propertySets();
+  private static void sets(VBox v, List<PropertySet> sets, Set<String> received) {
     for (PropertySet set : sets.subList(0, Math.min(SHOWN, sets.size()))) {
-      v.getChildren().addAll(Parts.line(), Parts.label(set.name() + ", as received", "name"));
-      set.values().forEach((name, value) -> v.getChildren().add(row(name, value.show())));
+      String name = set.name() + (received.contains(set.name()) ? ", as received" : "");
+      v.getChildren().addAll(Parts.line(), Parts.label(name, "name"));
+      set.values().forEach((key, value) -> v.getChildren().add(row(key, ShownValue.of(value))));
     }
     if (sets.size() > SHOWN) {
       v.getChildren()
           .add(
               Parts.wrapped("and " + (sets.size() - SHOWN) + " sets more, all delivered", "muted"));
     }
-    said.finish()
-        .filter(f -> !f.material().isEmpty())
-        .ifPresent(
-            f ->
-                v.getChildren()
-                    .addAll(Parts.line(), Parts.row("Material, as received", f.material())));
   }
 }

@@ -22,10 +22,10 @@ final class ShownValue {
   static String of(PropertyValue v) {
     return switch (v) {
       case PropertyValue.Length(double m) -> length(m);
-      case PropertyValue.Area(double a) -> Figures.number(a, 1) + " m\u00b2";
+      case PropertyValue.Area(double a) -> Figures.number(a, places(a)) + " m\u00b2";
       case PropertyValue.Measure(String type, double d) ->
           switch (type.toUpperCase(Locale.ROOT)) {
-            case "IFCVOLUMEMEASURE" -> Figures.number(d, 1) + " m\u00b3";
+            case "IFCVOLUMEMEASURE" -> Figures.number(d, places(d)) + " m\u00b3";
             case "IFCMASSMEASURE" -> Figures.number(d, 1) + " kg";
             case "IFCPOSITIVELENGTHMEASURE", "IFCNONNEGATIVELENGTHMEASURE" -> length(d);
             default -> Figures.number(d, 3);
@@ -34,6 +34,11 @@ final class ShownValue {
       case PropertyValue.Count(long n) -> Figures.count(n);
       default -> v.show();
     };
+  }
+
+  /** What is small needs more of them to say anything. */
+  private static int places(double v) {
+    return Math.abs(v) < 10 ? 3 : 1;
   }
 
   /** Thin things in millimetres, as the trade says them. */

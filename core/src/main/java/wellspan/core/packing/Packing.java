@@ -55,6 +55,31 @@ public final class Packing {
     return parcel(build, delivery, i -> build.sends(delivery, i));
   }
 
+  /**
+   * What a delivery would say of one item, also if the rulebook holds it back. Where it stands is
+   * told among all items of the job, in time of their number.
+   */
+  public static Description description(Build build, Build.BuiltItem i, Delivery delivery) {
+    Parcel.Piece piece =
+        piece(build, new GlobalIds(build.job().id()), new DealtItem(i, ""), delivery);
+    Parcel alone =
+        new Parcel(
+            build.job().name(),
+            delivery.format(),
+            delivery.zero().frame(build.job().frame()),
+            delivery.unit(),
+            new GlobalIds(build.job().id()),
+            ReceivedIds.kept(List.of(piece)),
+            Control.NONE,
+            build.job().project(),
+            List.of());
+    return StructurePlaces.settled(
+            alone, build.items().values().stream().map(Build.BuiltItem::item).toList())
+        .pieces()
+        .getFirst()
+        .description();
+  }
+
   /** The same with what the rulebook holds back, to see what would be said of it. */
   public static Parcel whole(Build build, Delivery delivery) {
     return parcel(build, delivery, i -> delivery.sends(i.id(), i.item()));

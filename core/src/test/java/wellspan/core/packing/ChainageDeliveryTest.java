@@ -190,4 +190,17 @@ class ChainageDeliveryTest {
         .isEqualTo(fence.itemKey());
     assertThat(Packing.parcels(b, d.dealt(Optional.empty())).keySet()).containsExactly("");
   }
+
+  @Test
+  void whatIsToldOfOneItemIsWhatIsSentOfIt() {
+    Build b = build(List.of());
+    for (IfcSchema schema : IfcSchema.values()) {
+      Delivery all = Delivery.ofAll(schema);
+      for (Parcel.Piece p : Packing.whole(b, all).pieces()) {
+        assertThat(Packing.description(b, b.items().get(new ItemId(p.key())), all))
+            .as(p.item().name() + " in " + schema)
+            .isEqualTo(p.description());
+      }
+    }
+  }
 }
