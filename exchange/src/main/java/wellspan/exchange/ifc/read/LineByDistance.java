@@ -1,12 +1,16 @@
 package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 
 /** A line with the distance of each of its corners from the start. */
 final class LineByDistance {
+  /** Corners are at one place where they are no farther apart than this part of the line. */
+  private static final double REPEATED = 1e-8;
+
   /** Corners up to this are those of a curve, whose direction changes all the way. */
   private static final double SMOOTH = Math.toRadians(10);
 
@@ -18,17 +22,47 @@ final class LineByDistance {
    * @param inPlan whether distances are measured in plan
    */
   LineByDistance(double[] xyz, boolean inPlan) {
-    this.xyz = xyz;
-    int n = xyz.length / 3;
+    this.xyz = withoutRepeated(xyz);
+    int n = this.xyz.length / 3;
     reached = new double[n];
     heading = new double[n - 1];
     for (int i = 1; i < n; i++) {
-      double dx = xyz[3 * i] - xyz[3 * i - 3];
-      double dy = xyz[3 * i + 1] - xyz[3 * i - 2];
-      double dz = inPlan ? 0 : xyz[3 * i + 2] - xyz[3 * i - 1];
-      reached[i] = reached[i - 1] + Math.sqrt(dx * dx + dy * dy + dz * dz);
-      heading[i - 1] = Math.atan2(dy, dx);
+      reached[i] = reached[i - 1] + distance(this.xyz, i - 1, this.xyz, i, inPlan);
+      heading[i - 1] =
+          Math.atan2(
+              this.xyz[3 * i + 1] - this.xyz[3 * i - 2], this.xyz[3 * i] - this.xyz[3 * i - 3]);
     }
+  }
+
+  /**
+   * Two corners at one place, as where elements of a curve meet, have no direction between them.
+   */
+  private static double[] withoutRepeated(double[] xyz) {
+    int n = xyz.length / 3;
+    double all = 0;
+    for (int i = 1; i < n; i++) {
+      all += distance(xyz, i - 1, xyz, i, false);
+    }
+    double[] out = xyz.clone();
+    int kept = 1;
+    for (int i = 1; i < n; i++) {
+      boolean last = i == n - 1;
+      boolean apart = distance(out, kept - 1, xyz, i, false) > REPEATED * all;
+      if (!apart && last && kept > 1) {
+        kept--; // the end stays where it is
+      }
+      if (apart || last) {
+        System.arraycopy(xyz, 3 * i, out, 3 * kept++, 3);
+      }
+    }
+    return Arrays.copyOf(out, 3 * kept);
+  }
+
+  private static double distance(double[] a, int i, double[] b, int k, boolean inPlan) {
+    double dx = b[3 * k] - a[3 * i];
+    double dy = b[3 * k + 1] - a[3 * i + 1];
+    double dz = inPlan ? 0 : b[3 * k + 2] - a[3 * i + 2];
+    return Math.sqrt(dx * dx + dy * dy + dz * dz);
   }
 
   double length() {

@@ -88,12 +88,13 @@ final class Placements {
   private Placement linear(Instance p) {
     Optional<Instance> cartesian = p.ref("CartesianPosition");
     if (cartesian.isEmpty()) {
-      return along(p);
+      return along(p, false);
     }
     Placement given = Placement.axis(cartesian);
     if (curves.isPresent() && p.ref("RelativePlacement").isPresent()) {
       try {
-        compare(p, given, along(p));
+        // senders differ in whether what stands on a slope leans with it
+        compare(p, Math.min(away(given, along(p, false)), away(given, along(p, true))));
       } catch (Unread e) {
         // its coordinates say where it is; what the line would say besides cannot be read
         return given;
@@ -102,12 +103,16 @@ final class Placements {
     return given;
   }
 
-  private void compare(Instance p, Placement given, Placement along) {
+  /** How far two placements are apart, metres. */
+  private double away(Placement a, Placement b) {
     double square = 0;
     for (int i = 3; i < 12; i += 4) {
-      square += Math.pow(given.m()[i] - along.m()[i], 2);
+      square += Math.pow(a.m()[i] - b.m()[i], 2);
     }
-    double away = Math.sqrt(square) / curves.get().metre();
+    return Math.sqrt(square) / curves.orElseThrow().metre();
+  }
+
+  private void compare(Instance p, double away) {
     if (away > SAME) {
       findings.add(
           Finding.error(
@@ -124,8 +129,10 @@ final class Placements {
 
   /**
    * By the distance along a curve, with the curve's direction unless it is told to stand upright.
+   *
+   * @param up whether it is taken as upright though it is not told so
    */
-  private Placement along(Instance p) {
+  private Placement along(Instance p, boolean up) {
     Instance place = required(p, "RelativePlacement").orElseThrow();
     Instance at = place.ref("Location").orElseThrow(() -> new Unread(place, "has no location"));
     if (!at.isA("IFCPOINTBYDISTANCEEXPRESSION")) {
@@ -138,7 +145,7 @@ final class Placements {
     if (place.ref("RefDirection").isPresent()) {
       throw new Unread(place, "turns what stands along a line, which is not read");
     }
-    boolean upright = false;
+    boolean upright = up;
     if (place.ref("Axis").isPresent()) {
       if (Placement.direction(place.ref("Axis"), place)[2] < 1 - 1e-9) {
         throw new Unread(place, "tilts what stands along a line, which is not read");

@@ -42,6 +42,7 @@ final class AlignmentRecords {
   private final Representations representations;
   private final double unit;
   private Parcel.Piece piece;
+  private int inPlan;
 
   AlignmentRecords(
       StepWriter step,
@@ -79,7 +80,8 @@ final class AlignmentRecords {
     }
     Alignment a = local.of(axisOf.alignment());
     AlignmentCurves curves = new AlignmentCurves(step, unit);
-    int base = curves.composite(a.simpleElements());
+    inPlan = curves.composite(a.simpleElements());
+    int base = inPlan;
     List<Integer> shapes = new ArrayList<>();
     int axis = base;
     if (a.profile().isPresent()) {
@@ -120,6 +122,11 @@ final class AlignmentRecords {
     step.root(
         "IfcRelNests", id("referents"), UNSET, UNSET, ref(alignment), refs(referents(a, axis)));
     return alignment;
+  }
+
+  /** The curve of the alignment in plan, once it is written. */
+  int inPlan() {
+    return inPlan;
   }
 
   private int horizontal(List<PlanElement> elements, int placement) throws IOException {

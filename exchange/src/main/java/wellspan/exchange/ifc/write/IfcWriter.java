@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.SpatialPart;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.geom.Polyline;
@@ -56,6 +57,7 @@ public final class IfcWriter {
   private final RelationRecords relations;
   private final LikeShapes likes;
   private final TypeRecords types;
+  private final StandsAlong stands;
   private StructureRecords structure;
 
   /** The courses of a layer in one place of the structure. */
@@ -70,6 +72,7 @@ public final class IfcWriter {
     relations = new RelationRecords(step, parcel);
     types = new TypeRecords(step, parcel, schema);
     likes = new LikeShapes(parcel, local);
+    stands = new StandsAlong(step, parcel);
     representations = new Representations(step);
     lines = new LineRecords(step, local, representations);
     finishes = new FinishRecords(step, parcel);
@@ -160,12 +163,12 @@ public final class IfcWriter {
   private int piece(Parcel.Piece piece, ProjectRecords project, PropertyRecords properties)
       throws IOException {
     return switch (piece.item().shape()) {
-      case Shape.Faces f ->
-          contained(piece, product(piece, project, mesh(piece, project, f, closed(piece))));
+      case Shape.Faces f -> contained(piece, body(piece, project, f));
       case Shape.Axis a when piece.description().entityClass().entity().equals("IfcAlignment") -> {
-        int alignment =
-            new AlignmentRecords(step, parcel, project, properties, local, representations)
-                .write(piece, a);
+        AlignmentRecords records =
+            new AlignmentRecords(step, parcel, project, properties, local, representations);
+        int alignment = records.write(piece, a);
+        stands.wrote(piece.key(), a.alignment(), local.of(a.alignment()), records.inPlan());
         alignments.add(alignment);
         structure.along(piece.item().name(), alignment);
         yield alignment;
@@ -177,12 +180,23 @@ public final class IfcWriter {
     };
   }
 
-  private int mesh(Parcel.Piece piece, ProjectRecords project, Shape.Faces mesh, boolean closed)
+  private int body(Parcel.Piece piece, ProjectRecords project, Shape.Faces mesh)
       throws IOException {
+    boolean closed = closed(piece);
+    Optional<Finish> finish = piece.description().finish();
     Optional<LikeShapes.Placed> like = likes.of(piece);
-    return like.isPresent()
-        ? meshes.instance(project, like.get(), closed, piece.description().finish())
-        : meshes.shape(project, mesh, closed, piece.description().finish(), picture(piece));
+    if (like.isEmpty()) {
+      int shape = meshes.shape(project, mesh, closed, finish, picture(piece));
+      return product(piece, inSite(project), shape);
+    }
+    Optional<StandsAlong.Stand> stand = stands.of(piece, local.level(piece.item().bounds().minH()));
+    LikeShapes.Placed seen = stand.map(s -> s.seen(like.get())).orElse(like.get());
+    int shape = meshes.instance(project, seen, closed, finish);
+    return product(piece, stand.isPresent() ? stand.get().placement() : inSite(project), shape);
+  }
+
+  private int inSite(ProjectRecords project) throws IOException {
+    return step.add("IfcLocalPlacement", ref(project.sitePlacement()), ref(project.identity()));
   }
 
   private static boolean closed(Parcel.Piece piece) {
@@ -213,7 +227,8 @@ public final class IfcWriter {
   private int lines(Parcel.Piece piece, ProjectRecords project, List<Polyline> all)
       throws IOException {
     boolean annotation = piece.description().entityClass().entity().equals("IfcAnnotation");
-    return contained(piece, product(piece, project, lines.lineShape(project, all, annotation)));
+    int shape = lines.lineShape(project, all, annotation);
+    return contained(piece, product(piece, inSite(project), shape));
   }
 
   /** Each point an object with its name, all of them in a group that stands for the item. */
@@ -251,10 +266,8 @@ public final class IfcWriter {
     return whole;
   }
 
-  private int product(Parcel.Piece piece, ProjectRecords project, int shape) throws IOException {
+  private int product(Parcel.Piece piece, int placement, int shape) throws IOException {
     EntityClass c = piece.description().entityClass();
-    int placement =
-        step.add("IfcLocalPlacement", ref(project.sitePlacement()), ref(project.identity()));
     return occurrence(
         c,
         Map.of(

@@ -66,6 +66,19 @@ class LinearPlacementTest {
     assertThat(b.maxH()).isCloseTo(5, within(1e-9));
   }
 
+  /** Elements that end where they begin, or nearly, have no direction that could be taken. */
+  @Test
+  void atTheVeryEndItStandsAsTheLineRunsThere() throws IOException {
+    String stub =
+        "#111=IFCCARTESIANPOINT((150.0000000002,279.9999999999));\n#112=IFCCARTESIANPOINT((150.,280.));\n#113=IFCPOLYLINE((#111,#112));\n#114=IFCCOMPOSITECURVESEGMENT(.CONTINUOUS.,.T.,#113);\n";
+    String curve = CURVE.replace("(#108,#109)", "(#108,#109,#114)") + stub;
+    Box b = box(stands(curve, at(50 + 40 * Math.PI, 3, 2, "$"), "$"));
+    // half a circle on the line runs west, so left is south
+    assertThat(b.minN()).isCloseTo(280 - 3 - 1, within(1e-2));
+    assertThat(b.maxN()).isCloseTo(280 - 3 + 1, within(1e-2));
+    assertThat(b.minE()).isCloseTo(150 - 2, within(1e-2));
+  }
+
   /** 30 m on and 40 m up for 50 m of a line in space. */
   private static final String STEEP =
       "#100=IFCCARTESIANPOINT((100.,200.,0.));\n#101=IFCCARTESIANPOINT((160.,200.,80.));\n#110=IFCPOLYLINE((#100,#101));\n";
@@ -96,6 +109,17 @@ class LinearPlacementTest {
         .singleElement()
         .satisfies(f -> assertThat(f.message()).contains("#24").contains("0.500 m"));
     assertThat(other.items().getFirst().bounds().minE()).isCloseTo(186, within(1e-9));
+  }
+
+  @Test
+  void leaningAndUprightAreBothTakenForTheSamePlace() throws IOException {
+    for (String point : new String[] {"130.,200.,42.", "128.4,200.,41.2"}) { // 2 m up, or square
+      String there =
+          "#130=IFCCARTESIANPOINT((" + point + "));\n#131=IFCAXIS2PLACEMENT3D(#130,#8,#9);\n";
+      assertThat(stands(STEEP + there, at(50, 0, 2, "$"), "#131").findings())
+          .as(point)
+          .noneMatch(f -> f.code().equals("ifc.placement.two"));
+    }
   }
 
   @Test
