@@ -117,7 +117,8 @@ public record Delivery(
 
   /** The name of the file of a part. */
   public String fileName(String part) {
-    int dot = fileName.lastIndexOf('.');
+    int last = fileName.lastIndexOf('.');
+    int dot = last > 0 ? last : fileName.length(); // a name need not have an ending
     return fileName.substring(0, dot) + "-" + part + fileName.substring(dot);
   }
 }

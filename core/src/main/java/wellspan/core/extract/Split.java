@@ -153,7 +153,7 @@ public sealed interface Split {
      * @throws IllegalArgumentException if the length is not greater than zero
      */
     public ByChainage {
-      if (!(length > 0)) {
+      if (!(length > 0) || Double.isInfinite(length)) {
         throw new IllegalArgumentException("Files are split every so many metres, more than 0.");
       }
     }

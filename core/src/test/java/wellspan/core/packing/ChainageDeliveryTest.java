@@ -192,6 +192,28 @@ class ChainageDeliveryTest {
   }
 
   @Test
+  void aPartIsNamedWhateverTheFileIsCalled() {
+    for (String[] named :
+        new String[][] {
+          {"a.b.ifc", "a.b-rest.ifc"}, {"road", "road-rest"}, {".ifc", ".ifc-rest"}
+        }) {
+      Delivery d =
+          new Delivery(
+              "d",
+              "",
+              IfcSchema.IFC4,
+              LinearUnit.METRE,
+              new LocalZero.Shared(),
+              named[0],
+              Set.of());
+      assertThat(d.fileName("rest")).isEqualTo(named[1]);
+    }
+    for (double none : new double[] {0, -1, Double.NaN, Double.POSITIVE_INFINITY}) {
+      assertThatThrownBy(() -> new Split.ByChainage(none)).hasMessageContaining("more than 0");
+    }
+  }
+
+  @Test
   void whatIsToldOfOneItemIsWhatIsSentOfIt() {
     Build b = build(List.of());
     for (IfcSchema schema : IfcSchema.values()) {
