@@ -1,11 +1,13 @@
 package wellspan.core.road;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.PlanElement;
+import wellspan.core.align.PlanPoint;
 
 /**
  * An alignment as the line that sections are carried along: where its law changes, how much it
@@ -17,22 +19,24 @@ final class RoadLine {
 
   private final Alignment axis;
   private final List<PlanElement> elements = new ArrayList<>();
-  private final List<Double> starts = new ArrayList<>();
+  private final double[] starts;
   private final double length;
   private final TreeSet<Double> ends;
   private final double sharpest;
 
   RoadLine(Alignment axis) {
     this.axis = axis;
+    List<Double> begins = new ArrayList<>();
     double d = 0;
     for (PlanElement e : axis.elements()) {
       List<PlanElement> pieces = e instanceof PlanElement.Irregular i ? i.pieces() : List.of(e);
       for (PlanElement p : pieces) {
         elements.add(p);
-        starts.add(d);
+        begins.add(d);
         d += p.length();
       }
     }
+    starts = begins.stream().mapToDouble(Double::doubleValue).toArray();
     length = d;
     ends = new TreeSet<>(axis.elementEnds());
     sharpest =
@@ -78,7 +82,7 @@ final class RoadLine {
   double curvature(double distance) {
     int i = element(distance);
     PlanElement e = elements.get(i);
-    double s = Math.clamp(distance - starts.get(i), 0, e.length());
+    double s = Math.clamp(distance - starts[i], 0, e.length());
     return switch (e) {
       case PlanElement.Line l -> 0;
       case PlanElement.Arc a -> 1 / a.radius();
@@ -88,11 +92,15 @@ final class RoadLine {
   }
 
   private int element(double distance) {
-    int i = 0;
-    while (i + 1 < elements.size() && distance >= starts.get(i + 1)) {
-      i++;
-    }
-    return i;
+    int i = Arrays.binarySearch(starts, distance);
+    return Math.max(0, i < 0 ? -i - 2 : i);
+  }
+
+  /** Where the line is in plan, without what its profile and its chainages say there. */
+  private PlanPoint plan(double distance) {
+    double d = Math.clamp(distance, 0, length);
+    int i = element(d);
+    return elements.get(i).at(Math.min(d - starts[i], elements.get(i).length()));
   }
 
   /**
@@ -105,7 +113,7 @@ final class RoadLine {
     if (!isSharpFor(wanted) || !turnsWithin(distance, wanted)) {
       return wanted;
     }
-    AlignmentPoint p = at(distance);
+    PlanPoint p = plan(distance);
     double right = p.direction() - Math.PI / 2;
     double low = 0;
     double high = Math.abs(wanted);
@@ -143,7 +151,7 @@ final class RoadLine {
   }
 
   /** Whether no place of the line near this one is nearer to a point at an offset from it. */
-  private boolean isOwn(double distance, AlignmentPoint p, double right, double offset) {
+  private boolean isOwn(double distance, PlanPoint p, double right, double offset) {
     double east = p.east() + offset * Math.cos(right);
     double north = p.north() + offset * Math.sin(right);
     double own = Math.abs(offset);
@@ -175,7 +183,7 @@ final class RoadLine {
   }
 
   private double away(double distance, double east, double north) {
-    AlignmentPoint q = at(distance);
+    PlanPoint q = plan(distance);
     return Math.hypot(q.east() - east, q.north() - north);
   }
 }

@@ -132,37 +132,50 @@ final class RoadStations {
 
   /** More places where the reach to a side bends between two of them. */
   private List<Double> refined(List<Double> at, Interval v, double chord) {
+    Reach left = new Reach(line, v.left);
+    Reach right = new Reach(line, v.right);
     List<Double> out = new ArrayList<>();
     for (int i = 0; i + 1 < at.size(); i++) {
       out.add(at.get(i));
-      halve(at.get(i), at.get(i + 1), v, chord, out);
+      halve(at.get(i), at.get(i + 1), left, right, chord, out);
     }
     out.add(at.getLast());
     return out;
   }
 
-  private void halve(double from, double to, Interval v, double chord, List<Double> out) {
-    if (to - from < SHORTEST
-        || !bends(from, to, v.left, chord) && !bends(from, to, v.right, chord)) {
+  private static void halve(
+      double from, double to, Reach left, Reach right, double chord, List<Double> out) {
+    if (to - from < SHORTEST || !left.bends(from, to, chord) && !right.bends(from, to, chord)) {
       return;
     }
     double middle = (from + to) / 2;
-    halve(from, middle, v, chord, out);
+    halve(from, middle, left, right, chord, out);
     out.add(middle);
-    halve(middle, to, v, chord, out);
+    halve(middle, to, left, right, chord, out);
   }
 
-  /** Whether the reach between two places is off the straight line between them. */
-  private boolean bends(double from, double to, double offset, double chord) {
-    double a = line.reach(from, offset);
-    double b = line.reach(to, offset);
-    for (int k = 1; k < 4; k++) {
-      double t = k / 4.0;
-      if (Math.abs(line.reach(from + t * (to - from), offset) - (a + t * (b - a))) > chord) {
-        return true;
-      }
+  /** How far sections reach to one side; a place is looked at once, for halves ask again. */
+  private record Reach(RoadLine line, double offset, Map<Double, Double> known) {
+    Reach(RoadLine line, double offset) {
+      this(line, offset, new HashMap<>());
     }
-    return false;
+
+    double at(double distance) {
+      return known.computeIfAbsent(distance, d -> line.reach(d, offset));
+    }
+
+    /** Whether the reach between two places is off the straight line between them. */
+    boolean bends(double from, double to, double chord) {
+      double a = at(from);
+      double b = at(to);
+      for (int k = 1; k < 4; k++) {
+        double t = k / 4.0;
+        if (Math.abs(at(from + t * (to - from)) - (a + t * (b - a))) > chord) {
+          return true;
+        }
+      }
+      return false;
+    }
   }
 
   private void steps(double from, double to, Interval v, double chord, List<Double> out) {

@@ -94,7 +94,7 @@ record FromAbove(List<Item> items, Function<Item, String> id, Optional<Frame> fr
     g.setStroke(new BasicStroke(1.5f));
     for (boolean ofThese : new boolean[] {false, true}) {
       for (Item i : items) {
-        if (marked.contains(id.apply(i)) == ofThese) {
+        if (marked.contains(id.apply(i)) == ofThese && isInView(local(i.bounds()), view)) {
           draw(g, i, ofThese, view);
         }
       }
@@ -112,25 +112,46 @@ record FromAbove(List<Item> items, Function<Item, String> id, Optional<Frame> fr
     return out.toByteArray();
   }
 
+  private static boolean isInView(Box b, BcfTopic.Viewpoint v) {
+    double half = v.height() / 2;
+    double wide = half * v.aspect();
+    return b.minE() <= v.x() + wide
+        && b.maxE() >= v.x() - wide
+        && b.minN() <= v.y() + half
+        && b.maxN() >= v.y() - half;
+  }
+
+  /** Whether a triangle lies beside the picture in one direction, pixels. */
+  private static boolean isOff(double a, double b, double c, double size) {
+    return a < 0 && b < 0 && c < 0 || a > size && b > size && c > size;
+  }
+
   private void draw(Graphics2D g, Item i, boolean marked, BcfTopic.Viewpoint view) {
     g.setColor(marked ? MARKED : new Color(0xC9C4B8));
     Optional<Mesh> mesh = i.triangles();
     if (mesh.isPresent()) {
       double[] xyz = mesh.get().xyz();
       int[] t = mesh.get().triangles();
+      double[] at = new double[xyz.length / 3 * 2];
+      for (int v = 0; 2 * v < at.length; v++) {
+        double[] p = pixel(local(xyz[3 * v], xyz[3 * v + 1], xyz[3 * v + 2]), view);
+        at[2 * v] = p[0];
+        at[2 * v + 1] = p[1];
+      }
       Path2D area = new Path2D.Double();
+      int taken = 0;
       for (int k = 0; k < t.length; k += 3) {
-        for (int c = 0; c < 3; c++) {
-          int v = 3 * t[k + c];
-          double[] at = pixel(local(xyz[v], xyz[v + 1], xyz[v + 2]), view);
-          if (c == 0) {
-            area.moveTo(at[0], at[1]);
-          } else {
-            area.lineTo(at[0], at[1]);
-          }
+        int a = 2 * t[k];
+        int b = 2 * t[k + 1];
+        int c = 2 * t[k + 2];
+        if (isOff(at[a], at[b], at[c], WIDTH) || isOff(at[a + 1], at[b + 1], at[c + 1], HEIGHT)) {
+          continue;
         }
+        area.moveTo(at[a], at[a + 1]);
+        area.lineTo(at[b], at[b + 1]);
+        area.lineTo(at[c], at[c + 1]);
         area.closePath();
-        if (k % 3000 == 0) {
+        if (++taken % 1000 == 0) {
           g.fill(area);
           area.reset();
         }
