@@ -49,6 +49,29 @@ public record Footpoint(double distance, double chainage, double offset, double 
     return Optional.of(new Footpoint(p.distance(), p.chainage(), right, p.level()));
   }
 
+  /**
+   * The distance along of the foot that is reached by going ahead and back from a place near it, as
+   * exactly as the coordinates can say.
+   *
+   * @param from where to begin
+   * @param least smallest distance that is looked at, metres
+   * @param most largest one
+   */
+  public static double follow(
+      Alignment a, double east, double north, double from, double least, double most) {
+    // at coordinates of millions of metres a step below their last digit says nothing
+    double enough = Math.max(1e-10, 2 * Math.ulp(Math.max(Math.abs(east), Math.abs(north))));
+    double d = Math.clamp(from, least, most);
+    for (int i = 0; i < ROUNDS; i++) {
+      double ahead = along(a, d, east, north);
+      d = Math.clamp(d + ahead, least, most);
+      if (Math.abs(ahead) <= enough) {
+        break;
+      }
+    }
+    return d;
+  }
+
   /** How far ahead of the alignment's point the position lies in its direction. */
   private static double along(Alignment a, double distance, double east, double north) {
     AlignmentPoint p = a.at(distance);

@@ -5,6 +5,7 @@ import java.util.Locale;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentChords;
 import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.Footpoint;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -19,7 +20,6 @@ import wellspan.core.shape.Shape;
  */
 final class ChordsOfAlignment {
   private static final double WIDEST = 1 + 1e-6;
-  private static final int ROUNDS = 40;
 
   private ChordsOfAlignment() {}
 
@@ -126,18 +126,7 @@ final class ChordsOfAlignment {
   /** The distance along of the place beside a point, looked for from the last one on. */
   private static double foot(Alignment a, Position p, double from, double end) {
     AlignmentPoint before = a.at(from);
-    double d =
-        Math.min(end, from + Math.hypot(p.east() - before.east(), p.north() - before.north()));
-    for (int i = 0; i < ROUNDS; i++) {
-      AlignmentPoint q = a.at(d);
-      double ahead =
-          (p.east() - q.east()) * Math.cos(q.direction())
-              + (p.north() - q.north()) * Math.sin(q.direction());
-      d = Math.clamp(d + ahead, from, end);
-      if (Math.abs(ahead) < 1e-10) {
-        break;
-      }
-    }
-    return d;
+    double ahead = Math.hypot(p.east() - before.east(), p.north() - before.north());
+    return Footpoint.follow(a, p.east(), p.north(), from + ahead, from, end);
   }
 }

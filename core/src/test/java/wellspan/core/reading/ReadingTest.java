@@ -58,6 +58,15 @@ class ReadingTest {
     assertThat(f.chainage()).isCloseTo(500 + distance, within(1e-4));
   }
 
+  @Property(tries = 300)
+  void aPointOnTheLineIsFollowedToItsDistance(
+      @ForAll @DoubleRange(min = 0, max = 280) double distance,
+      @ForAll @DoubleRange(min = -5, max = 5) double off) {
+    AlignmentPoint p = ROAD.at(distance);
+    double found = Footpoint.follow(ROAD, p.east(), p.north(), distance + off, 0, 280);
+    assertThat(found).isCloseTo(distance, within(1e-8));
+  }
+
   @Test
   void beforeTheStartAndBeyondTheEndThereIsNoFoot() {
     AlignmentPoint start = ROAD.at(0);

@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
+import wellspan.core.align.Footpoint;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.align.Profile;
@@ -122,17 +123,8 @@ record AlignmentJumps(Alignment own, String name, double metres, List<Finding> f
       if (i > 0) {
         d += Math.hypot(xyz[i] - xyz[i - 3], xyz[i + 1] - xyz[i - 2]);
       }
-      AlignmentPoint q = own.at(Math.min(d, length));
-      for (int k = 0; k < 30; k++) {
-        double ahead =
-            (xyz[i] - q.east()) * Math.cos(q.direction())
-                + (xyz[i + 1] - q.north()) * Math.sin(q.direction());
-        d = Math.clamp(d + ahead, 0, length);
-        q = own.at(d);
-        if (Math.abs(ahead) < 1e-9) {
-          break;
-        }
-      }
+      d = Footpoint.follow(own, xyz[i], xyz[i + 1], d, 0, length);
+      AlignmentPoint q = own.at(d);
       double off = Math.hypot(xyz[i] - q.east(), xyz[i + 1] - q.north());
       boolean level = Double.isFinite(q.level()) && xyz[i + 2] != 0;
       worst = Math.max(worst, level ? Math.hypot(off, xyz[i + 2] - q.level()) : off);
