@@ -6,6 +6,7 @@ import java.util.Locale;
 import java.util.stream.Collectors;
 import picocli.CommandLine.Option;
 import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.unit.LinearUnit;
 
 /** What is written: schema of a model, release of a drawing, unit of lengths. */
@@ -28,6 +29,12 @@ final class FormatOptions {
   @Option(names = "--mesh", description = "surfaces of a drawing as one mesh each (release 2018)")
   private boolean mesh;
 
+  @Option(
+      names = "--swept",
+      description =
+          "parts of roads as sections along their alignment, round pipes drawn out along their axis, instead of triangles (IFC4X3)")
+  private boolean swept;
+
   /** By the ending of the output, and by --schema or --drawing where there are several. */
   DeliveryFormat format(Path out) {
     String ending = out.toString().toLowerCase(Locale.ROOT);
@@ -35,6 +42,9 @@ final class FormatOptions {
         DeliveryFormat.all().stream()
             .filter(f -> f.endings().stream().anyMatch(ending::endsWith))
             .toList();
+    if (swept && ofEnding.stream().noneMatch(f -> f.schema().isPresent())) {
+      throw new IllegalArgumentException("--swept is for models: name the output .ifc.");
+    }
     if (ofEnding.size() == 1) {
       return ofEnding.getFirst();
     }
@@ -49,18 +59,23 @@ final class FormatOptions {
               + ".");
     }
     boolean model = ofEnding.getFirst().schema().isPresent();
-    String id = model ? schema : "DXF " + drawing + (mesh ? " mesh" : "");
+    String id =
+        model ? schema + (swept ? IfcFormat.SWEPT : "") : "DXF " + drawing + (mesh ? " mesh" : "");
     return DeliveryFormat.named(id)
         .filter(ofEnding::contains)
         .orElseThrow(
             () ->
                 new IllegalArgumentException(
-                    model
-                        ? "--schema " + schema + " cannot be written; IFC4X3, IFC4 and IFC2X3 can."
-                        : "--drawing "
-                            + drawing
-                            + (mesh ? " with --mesh" : "")
-                            + " cannot be written; R12, 2000 and 2018 can, meshes in 2018 only."));
+                    swept && DeliveryFormat.named(schema).isPresent()
+                        ? "--swept needs --schema IFC4X3: only there alignments are curves that sections can follow."
+                        : model
+                            ? "--schema "
+                                + schema
+                                + " cannot be written; IFC4X3, IFC4 and IFC2X3 can."
+                            : "--drawing "
+                                + drawing
+                                + (mesh ? " with --mesh" : "")
+                                + " cannot be written; R12, 2000 and 2018 can, meshes in 2018 only."));
   }
 
   LinearUnit unit() {

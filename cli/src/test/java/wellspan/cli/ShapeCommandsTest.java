@@ -176,6 +176,22 @@ class ShapeCommandsTest extends CommandFixture {
   }
 
   @Test
+  void roadsGoAsSectionsAlongTheirAlignment() throws IOException {
+    String in = Path.of("..", "demo", "road", "quay-road.xml").toString();
+    Path model = dir.resolve("swept.ifc");
+    assertThat(run("convert", in, model.toString(), "--swept", "--kind", "course")).isEqualTo(1);
+    assertThat(out.toString()).contains("proven, but not whole. 16 of 16"); // a surface is empty
+    assertThat(Files.readString(model))
+        .contains("=IFCSECTIONEDSOLIDHORIZONTAL(")
+        .doesNotContain("=IFCTRIANGULATEDFACESET(");
+    assertThat(run("convert", in, dir.resolve("a.ifc").toString(), "--swept", "--schema", "IFC4"))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("--swept needs --schema IFC4X3");
+    assertThat(run("convert", in, dir.resolve("a.dxf").toString(), "--swept")).isEqualTo(2);
+    assertThat(err.toString()).contains("--swept is for models");
+  }
+
+  @Test
   void findingsOfACodeAreMendedAndTheJobIsSaved() throws IOException {
     String job = copy();
     String made = Files.readString(Path.of(job, "job.json"));

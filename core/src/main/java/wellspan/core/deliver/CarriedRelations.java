@@ -59,8 +59,10 @@ public final class CarriedRelations {
 
   /** Whether a model of any schema could hold a relation between two such items. */
   public static boolean isBetweenProducts(RelationType type, Item from, Item to) {
-    return isBody(from)
-        && (type == RelationType.FOLLOWS ? to.shape() instanceof Shape.Axis : isBody(to));
+    // what a surface is called may change on its way; that it follows a line does not
+    return type == RelationType.FOLLOWS
+        ? from.shape() instanceof Shape.Faces && to.shape() instanceof Shape.Axis
+        : isBody(from) && isBody(to);
   }
 
   /** A part has one whole, and is no whole of its own whole. */

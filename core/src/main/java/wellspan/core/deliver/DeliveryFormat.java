@@ -7,6 +7,7 @@ import wellspan.core.attribute.PropertySet;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.CarriedBody;
 import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
@@ -54,6 +55,16 @@ public interface DeliveryFormat {
   /** Whether it holds an item by its measures and leaves the triangles to the receiver. */
   default boolean leavesTriangles(Item item) {
     return false;
+  }
+
+  /**
+   * What it holds as an outline and the line it is carried along, of which the receiver makes
+   * triangles of its own; empty for what goes as triangles.
+   *
+   * @param frame of the file
+   */
+  default Optional<CarriedBody> carried(Item item, Frame frame) {
+    return Optional.empty();
   }
 
   /** Items as a file with just these has them: triangles of measures are made of what it holds. */
@@ -129,6 +140,6 @@ public interface DeliveryFormat {
     String wanted = id.strip().toLowerCase(Locale.ROOT);
     Optional<DeliveryFormat> found =
         all().stream().filter(f -> f.id().toLowerCase(Locale.ROOT).equals(wanted)).findFirst();
-    return found.isPresent() ? found : IfcSchema.named(id).map(IfcFormat::new);
+    return found.isPresent() ? found : IfcFormat.named(id.strip());
   }
 }

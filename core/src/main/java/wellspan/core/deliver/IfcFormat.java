@@ -5,6 +5,7 @@ import static wellspan.core.deliver.Content.*;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.ValueTypes;
@@ -13,12 +14,23 @@ import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
+import wellspan.core.network.NetworkPart;
+import wellspan.core.road.RoadBody;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.CarriedBody;
 import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
-/** A model with classes, properties and its place. */
-public record IfcFormat(IfcSchema of) implements DeliveryFormat {
+/**
+ * A model with classes, properties and its place.
+ *
+ * @param swept whether bodies that are carried along a line go as outlines and line, all others as
+ *     triangles; only IFC4.3 has the lines
+ */
+public record IfcFormat(IfcSchema of, boolean swept) implements DeliveryFormat {
+  /** Behind the schema in the id of a model with swept bodies. */
+  public static final String SWEPT = "-swept";
+
   private static final Coverage IFC2X3 =
       Coverage.of(
           "IFC2x3",
@@ -46,14 +58,50 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
   private static final Coverage IFC4 = IFC2X3.with("IFC4", TEXTURES).with("IFC4", PARENT_CODES);
   private static final Coverage IFC4X3 = IFC4.with("IFC4.3", ELEMENTS);
 
+  public IfcFormat {
+    if (swept && of != IfcSchema.IFC4X3) {
+      throw new IllegalArgumentException(of.title() + " has no alignments to sweep along.");
+    }
+  }
+
+  /** All bodies as triangles. */
+  public IfcFormat(IfcSchema of) {
+    this(of, false);
+  }
+
+  /** By a word for its schema. */
+  static Optional<DeliveryFormat> named(String id) {
+    boolean swept = id.toLowerCase(Locale.ROOT).endsWith(SWEPT);
+    String schema = swept ? id.substring(0, id.length() - SWEPT.length()) : id;
+    return IfcSchema.named(schema)
+        .filter(s -> !swept || s == IfcSchema.IFC4X3)
+        .map(s -> new IfcFormat(s, swept));
+  }
+
   @Override
   public String id() {
-    return of.id();
+    return of.id() + (swept ? SWEPT : "");
   }
 
   @Override
   public String title() {
-    return of.title();
+    return of.title() + (swept ? ", swept bodies" : "");
+  }
+
+  @Override
+  public Optional<CarriedBody> carried(Item item, Frame frame) {
+    if (!swept
+        || !(item.shape() instanceof Shape.Faces f)
+        || f.finishes().isPresent()
+        || f.invisible().length > 0) {
+      return Optional.empty();
+    }
+    return switch (f.curved().orElse(null)) {
+      case RoadBody b when ClassRules.hasLayout(b.axis()) && b.part().body().sweep().isPresent() ->
+          Optional.of(b);
+      case NetworkPart.Run r when r.body().isRound() && frame.scale() == 1 -> Optional.of(r.body());
+      case null, default -> Optional.empty();
+    };
   }
 
   /** The second is the same model packed. */
@@ -138,6 +186,10 @@ public record IfcFormat(IfcSchema of) implements DeliveryFormat {
 
   @Override
   public boolean isTitled(String title) {
+    return !swept && isOfSchema(title);
+  }
+
+  private boolean isOfSchema(String title) {
     return switch (of) {
       case IFC2X3 -> title.startsWith("IFC2X3");
       case IFC4 -> title.startsWith("IFC4") && !isLater(title);

@@ -6,6 +6,7 @@ import java.util.OptionalDouble;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.geom.Similarity;
+import wellspan.core.shape.CarriedBody;
 import wellspan.core.shape.Curved;
 
 /**
@@ -18,7 +19,7 @@ import wellspan.core.shape.Curved;
  * @param centres length in plan between the centres of its chambers, metres
  */
 public record PipeBody(PipeSection section, double wall, Position from, Position to, double centres)
-    implements Curved {
+    implements CarriedBody {
   /** Corners of a circle at least: its polygon has the circle's area, so that few are enough. */
   private static final int FEWEST = 24;
 
@@ -32,6 +33,11 @@ public record PipeBody(PipeSection section, double wall, Position from, Position
         : Optional.empty();
   }
 
+  /** Whether its clear section is a circle and its ends are apart. */
+  public boolean isRound() {
+    return section instanceof PipeSection.Circle && length() > 0;
+  }
+
   /** Length along its axis, metres. */
   public double length() {
     return Math.hypot(run(), to.level() - from.level());
@@ -42,6 +48,7 @@ public record PipeBody(PipeSection section, double wall, Position from, Position
   }
 
   /** Volume of its wall, cubic metres. */
+  @Override
   public double volume() {
     int corners = corners(Curved.USUAL_CHORD);
     return length()
@@ -53,6 +60,37 @@ public record PipeBody(PipeSection section, double wall, Position from, Position
           case PipeSection.Ellipse e -> e.perimeter() * wall + Math.PI * wall * wall;
           case PipeSection.Egg e -> e.perimeter() * wall + Math.PI * wall * wall;
         };
+  }
+
+  /** None: where on a circle a receiver puts its corners is left to it. */
+  @Override
+  public double[] givenCorners() {
+    return new double[0];
+  }
+
+  /** Of a round pipe: in and outside of its wall at both ends. */
+  @Override
+  public Corners corners() {
+    double length = length();
+    double inside = section.height() / 2;
+    double run = run();
+    double rise = to.level() - from.level();
+    double[] along = {
+      (to.east() - from.east()) / length, (to.north() - from.north()) / length, rise / length
+    };
+    double lean = run > 0 ? -rise / (run * length) : 0;
+    double[] up = {
+      lean * (to.east() - from.east()), lean * (to.north() - from.north()), run / length
+    };
+    return p -> {
+      double e = p.east() - from.east() - inside * up[0];
+      double n = p.north() - from.north() - inside * up[1];
+      double h = p.level() - from.level() - inside * up[2];
+      double t = e * along[0] + n * along[1] + h * along[2];
+      double r = Math.hypot(Math.hypot(e - t * along[0], n - t * along[1]), h - t * along[2]);
+      double end = Math.min(Math.abs(t), Math.abs(t - length));
+      return Math.hypot(end, Math.min(Math.abs(r - inside), Math.abs(r - inside - wall)));
+    };
   }
 
   private int corners(double chord) {

@@ -24,6 +24,7 @@ import wellspan.core.place.ControlTally;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Difference.What;
 import wellspan.core.receive.Received;
+import wellspan.core.shape.CarriedBody;
 import wellspan.core.shape.Shape;
 
 /** Compares what was sent with what a reader found in the written file. */
@@ -166,10 +167,14 @@ public final class Prover {
     Optional<Mesh> here = sent.triangles();
     Optional<Mesh> there = arrived.triangles();
     if (here.isPresent() && there.isPresent()) {
+      Optional<CarriedBody> carried = parcel.format().carried(sent, parcel.frame());
       take(
-          parcel.format().leavesTriangles(sent)
-              ? MeasuredBodyComparison.compare(sent, here.get(), there.get(), limits.tolerance())
-              : MeshComparison.compare(sent, here.get(), there.get(), limits.tolerance()));
+          carried.isPresent()
+              ? CarriedBodyComparison.compare(sent, carried.get(), there.get())
+              : parcel.format().leavesTriangles(sent)
+                  ? MeasuredBodyComparison.compare(
+                      sent, here.get(), there.get(), limits.tolerance())
+                  : MeshComparison.compare(sent, here.get(), there.get(), limits.tolerance()));
       if (coverage.proves(Content.INVISIBLE)) {
         invisible(sent, arrived);
       }

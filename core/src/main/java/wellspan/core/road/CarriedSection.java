@@ -1,13 +1,14 @@
 package wellspan.core.road;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
-import wellspan.core.geom.FaceTriangulator;
 import wellspan.core.geom.Mesh;
+import wellspan.core.geom.Position;
 import wellspan.core.geom.Similarity;
 import wellspan.core.shape.Curved;
 
@@ -83,6 +84,62 @@ public final class CarriedSection implements Curved {
       }
     }
     return false;
+  }
+
+  /**
+   * The outlines of one unbroken body that stands square to its axis and encloses an area
+   * everywhere, levels over the profile where there is one; empty where it is none or is cut at a
+   * centre.
+   */
+  public Optional<List<Outline>> sweep() {
+    List<SectionRing> run = runs.getFirst();
+    boolean whole =
+        closed
+            && runs.size() == 1
+            && run.size() > 1
+            && run.stream().noneMatch(r -> r.isFlat() || r.skew() != 0);
+    if (!whole || isCutAtCentre()) {
+      return Optional.empty();
+    }
+    List<Outline> out = new ArrayList<>();
+    for (SectionRing r : run) {
+      double level = stations.line().level(r.distance());
+      double zero = Double.isFinite(level) ? level : 0;
+      out.add(new Outline(r.distance(), r.offset().clone(), r.above(zero).level()));
+    }
+    boolean levels = Double.isFinite(stations.line().level(from()));
+    return run.stream()
+            .allMatch(r -> levels == Double.isFinite(stations.line().level(r.distance())))
+        ? Optional.of(out)
+        : Optional.empty();
+  }
+
+  /**
+   * An outline of a sweep.
+   *
+   * @param distance from the start of the axis, metres
+   * @param offset of each corner, positive to the right, metres
+   * @param level of each corner, over the profile where there is one, metres
+   */
+  public record Outline(double distance, double[] offset, double[] level) {}
+
+  /** Corners of the outlines it is given by. */
+  double[] givenCorners() {
+    return runs.stream()
+        .flatMap(List::stream)
+        .flatMapToDouble(r -> Arrays.stream(points(r)))
+        .toArray();
+  }
+
+  /** How far a position lies from the nearest corner of the outline at a distance, metres. */
+  double offCorner(double distance, Position p) {
+    double[] xyz = points(at(runs.getFirst(), Math.clamp(distance, from(), to())));
+    double best = Double.POSITIVE_INFINITY;
+    for (int i = 0; i < xyz.length; i += 3) {
+      double plan = Math.hypot(p.east() - xyz[i], p.north() - xyz[i + 1]);
+      best = Math.min(best, Math.hypot(plan, p.level() - xyz[i + 2]));
+    }
+    return best;
   }
 
   /** The part between two distances along the axis; empty where it has none. */
@@ -340,32 +397,5 @@ public final class CarriedSection implements Curved {
       level += r.level()[i] / r.size();
     }
     return new double[] {min, max, level};
-  }
-
-  /**
-   * Triangulates the area of one outline over its own points. A sliver that is no simple polygon in
-   * the figures of the machine is cut from its first point: flat as it is, that closes it too.
-   */
-  static int[] cap(SectionRing r, int[] own) {
-    double[] flat = new double[3 * r.size()];
-    for (int i = 0; i < r.size(); i++) {
-      flat[3 * i] = r.offset()[i];
-      flat[3 * i + 1] = r.level()[i] - r.level()[0];
-    }
-    try {
-      int[] t = FaceTriangulator.triangles(flat, List.of(own));
-      if (t.length == 3 * (own.length - 2)) {
-        return t;
-      }
-    } catch (IllegalArgumentException e) {
-      // no simple polygon
-    }
-    int[] fan = new int[3 * (own.length - 2)];
-    for (int i = 0; i + 2 < own.length; i++) {
-      fan[3 * i] = own[0];
-      fan[3 * i + 1] = own[i + 1];
-      fan[3 * i + 2] = own[i + 2];
-    }
-    return fan;
   }
 }

@@ -151,7 +151,7 @@ final class MeshRows {
     if (n < 3) {
       return;
     }
-    int[] t = CarriedSection.cap(r, Arrays.copyOf(loop, n));
+    int[] t = SectionCap.triangles(r, Arrays.copyOf(loop, n));
     for (int k = 0; k < t.length; k += 3) {
       int a = row[t[k]];
       int b = row[t[k + 1]];

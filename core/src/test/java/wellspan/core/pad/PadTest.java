@@ -172,7 +172,8 @@ class PadTest {
     for (int t = 0; t < p.mesh().triangleCount(); t++) {
       if (p.mesh().planArea(t) > 0.02) {
         double flat = p.mesh().planArea(t), real = p.mesh().area(t);
-        double slope = Math.sqrt(Math.max(0, real * real / flat / flat - 1)); // level but for rounding
+        double slope =
+            Math.sqrt(Math.max(0, real * real / flat / flat - 1)); // level but for rounding
         assertThat(slope).isLessThan(1.02 * steepest);
       }
     }

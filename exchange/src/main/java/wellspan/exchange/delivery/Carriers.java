@@ -19,6 +19,7 @@ public final class Carriers implements FormatList {
   private static final List<Carrier> ALL =
       List.of(
           new ModelCarrier(new IfcFormat(IfcSchema.IFC4X3)),
+          new ModelCarrier(new IfcFormat(IfcSchema.IFC4X3, true)),
           new ModelCarrier(new IfcFormat(IfcSchema.IFC4)),
           new ModelCarrier(new IfcFormat(IfcSchema.IFC2X3)),
           new LandXmlCarrier(new LandXmlFormat()),

@@ -52,7 +52,7 @@ final class CurveCheck {
   }
 
   /**
-   * One laid segment: points in the segment's own traversal, moved to its placement.
+   * One laid segment: points and directions in the segment's own traversal, moved to its placement.
    *
    * @param metre the length of a metre in the model's unit
    */
@@ -76,7 +76,9 @@ final class CurveCheck {
           double[] p = parent.get().at(start + sign * d);
           double x = p[0] - from[0];
           double y = p[1] - from[1];
-          return new double[] {m[3] + x * c - y * s, m[7] + x * s + y * c, p[2] + turn};
+          return new double[] {
+            m[3] + x * c - y * s, m[7] + x * s + y * c, p[2] + turn + (sign < 0 ? Math.PI : 0)
+          };
         });
   }
 

@@ -46,6 +46,11 @@ final class CurveReader {
     return tolerance;
   }
 
+  /** Largest gap between two pieces of one curve, in the file's unit. */
+  double gap() {
+    return gap;
+  }
+
   /** The length of a metre in the file's unit. */
   double metre() {
     return metre;

@@ -1,142 +1,50 @@
 package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Set;
-import java.util.TreeSet;
 
-/** A line with the distance of each of its corners from the start. */
-final class LineByDistance {
-  /** Corners are at one place where they are no farther apart than this part of the line. */
-  private static final double REPEATED = 1e-8;
-
-  /** Corners up to this are those of a curve, whose direction changes all the way. */
-  private static final double SMOOTH = Math.toRadians(10);
-
-  private final double[] xyz;
-  private final double[] reached;
-  private final double[] heading;
+/** A line on which places are told by their distance from its start. */
+abstract sealed class LineByDistance permits ChordLine, LaidLine {
 
   /**
-   * @param inPlan whether distances are measured in plan
+   * The curve of an alignment as it is defined, any other curve by its chords.
+   *
+   * @throws Unread if it cannot be read
    */
-  LineByDistance(double[] xyz, boolean inPlan) {
-    this.xyz = withoutRepeated(xyz);
-    int n = this.xyz.length / 3;
-    reached = new double[n];
-    heading = new double[n - 1];
-    for (int i = 1; i < n; i++) {
-      reached[i] = reached[i - 1] + distance(this.xyz, i - 1, this.xyz, i, inPlan);
-      heading[i - 1] =
-          Math.atan2(
-              this.xyz[3 * i + 1] - this.xyz[3 * i - 2], this.xyz[3 * i] - this.xyz[3 * i - 3]);
-    }
+  static LineByDistance of(Instance curve, CurveReader reader) {
+    return LaidLine.read(curve, reader)
+        .map(l -> (LineByDistance) l)
+        .orElseGet(() -> new ChordLine(reader.points(curve), curve.isA("IFCGRADIENTCURVE")));
   }
+
+  abstract double length();
 
   /**
-   * Two corners at one place, as where elements of a curve meet, have no direction between them.
+   * Where a section that is carried from one distance to another has to stand between them, rising.
+   *
+   * @param reach how far it reaches to a side, in the file's unit
    */
-  private static double[] withoutRepeated(double[] xyz) {
-    int n = xyz.length / 3;
-    double all = 0;
-    for (int i = 1; i < n; i++) {
-      all += distance(xyz, i - 1, xyz, i, false);
-    }
-    double[] out = xyz.clone();
-    int kept = 1;
-    for (int i = 1; i < n; i++) {
-      boolean last = i == n - 1;
-      boolean apart = distance(out, kept - 1, xyz, i, false) > REPEATED * all;
-      if (!apart && last && kept > 1) {
-        kept--; // the end stays where it is
-      }
-      if (apart || last) {
-        System.arraycopy(xyz, 3 * i, out, 3 * kept++, 3);
-      }
-    }
-    return Arrays.copyOf(out, 3 * kept);
-  }
-
-  private static double distance(double[] a, int i, double[] b, int k, boolean inPlan) {
-    double dx = b[3 * k] - a[3 * i];
-    double dy = b[3 * k + 1] - a[3 * i + 1];
-    double dz = inPlan ? 0 : b[3 * k + 2] - a[3 * i + 2];
-    return Math.sqrt(dx * dx + dy * dy + dz * dz);
-  }
-
-  double length() {
-    return reached[reached.length - 1];
-  }
-
-  Set<Double> corners(double from, double to) {
-    Set<Double> out = new TreeSet<>();
-    for (double d : reached) {
-      if (d > from + 1e-9 * to && d < to - 1e-9 * to) {
-        out.add(d);
-      }
-    }
-    return out;
-  }
-
-  private int piece(double d) {
-    int i = 0;
-    while (i + 2 < reached.length && reached[i + 1] <= d) {
-      i++;
-    }
-    return i;
-  }
-
-  /** Turn from one piece to another, −π … π. */
-  private double turn(int a, int b) {
-    return Math.IEEEremainder(heading[b] - heading[a], 2 * Math.PI);
-  }
+  abstract Set<Double> corners(double from, double to, double reach);
 
   /** Where a distance lies, and how the line runs there. */
-  private record Stand(double[] point, double heading, double mitre, double slope) {}
+  record Stand(double[] point, double heading, double mitre, double slope) {}
 
-  private Stand at(double distance) {
-    int i = piece(distance);
-    double run = reached[i + 1] - reached[i];
-    double t = run == 0 ? 0 : (distance - reached[i]) / run;
-    double here = heading[i];
-    double mitre = 1;
-    boolean corner = i > 0 && Math.abs(distance - reached[i]) <= 1e-9 * Math.max(1, distance);
-    if (corner) {
-      double half = turn(i - 1, i) / 2;
-      here = heading[i - 1] + half;
-      mitre = 1 / Math.cos(half);
-    } else {
-      double before = i > 0 ? turn(i - 1, i) : 0;
-      double after = i + 1 < heading.length ? turn(i, i + 1) : 0;
-      before = i > 0 && Math.abs(before) < SMOOTH ? before : after;
-      after = i + 1 < heading.length && Math.abs(after) < SMOOTH ? after : before;
-      if (Math.abs(before) < SMOOTH && Math.abs(after) < SMOOTH) {
-        here += -before / 2 * (1 - t) + after / 2 * t;
-      }
-    }
-    double[] p = new double[3];
-    for (int k = 0; k < 3; k++) {
-      p[k] = xyz[3 * i + k] + t * (xyz[3 * i + 3 + k] - xyz[3 * i + k]);
-    }
-    double plan = Math.hypot(xyz[3 * i + 3] - xyz[3 * i], xyz[3 * i + 4] - xyz[3 * i + 1]);
-    double slope = plan == 0 ? 0 : (xyz[3 * i + 5] - xyz[3 * i + 2]) / plan;
-    return new Stand(p, here, mitre, slope);
-  }
+  abstract Stand at(double distance);
 
   /** A section at a distance along the line, moved to the left and up. */
   List<double[]> stand(List<double[]> loops, double[] at) {
     Stand s = at(at[0]);
-    double lx = -Math.sin(s.heading);
-    double ly = Math.cos(s.heading);
+    double lx = -Math.sin(s.heading());
+    double ly = Math.cos(s.heading());
     List<double[]> out = new ArrayList<>();
     for (double[] xy : loops) {
       double[] q = new double[xy.length / 2 * 3];
       for (int k = 0; k < xy.length / 2; k++) {
-        double left = (xy[2 * k] + at[1]) * s.mitre;
-        q[3 * k] = s.point[0] + left * lx;
-        q[3 * k + 1] = s.point[1] + left * ly;
-        q[3 * k + 2] = s.point[2] + xy[2 * k + 1] + at[2];
+        double left = (xy[2 * k] + at[1]) * s.mitre();
+        q[3 * k] = s.point()[0] + left * lx;
+        q[3 * k + 1] = s.point()[1] + left * ly;
+        q[3 * k + 2] = s.point()[2] + xy[2 * k + 1] + at[2];
       }
       out.add(q);
     }
@@ -151,15 +59,15 @@ final class LineByDistance {
    */
   Placement placement(double distance, double[] offset, boolean upright) {
     Stand s = at(distance);
-    double c = Math.cos(s.heading);
-    double d = Math.sin(s.heading);
-    double rise = upright ? 0 : Math.atan(s.slope);
+    double c = Math.cos(s.heading());
+    double d = Math.sin(s.heading());
+    double rise = upright ? 0 : Math.atan(s.slope());
     double[] x = {c * Math.cos(rise), d * Math.cos(rise), Math.sin(rise)};
     double[] y = {-d, c, 0};
     double[] z = {-c * Math.sin(rise), -d * Math.sin(rise), Math.cos(rise)};
     double[] o = new double[3];
     for (int k = 0; k < 3; k++) {
-      o[k] = s.point[k] + offset[0] * y[k] + offset[1] * z[k] + offset[2] * x[k];
+      o[k] = s.point()[k] + offset[0] * y[k] + offset[1] * z[k] + offset[2] * x[k];
     }
     return new Placement(
         new double[] {x[0], y[0], z[0], o[0], x[1], y[1], z[1], o[1], x[2], y[2], z[2], o[2]});

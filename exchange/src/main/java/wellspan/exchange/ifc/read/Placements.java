@@ -171,7 +171,7 @@ final class Placements {
   private LineByDistance line(Instance p, Instance curve) {
     CurveReader reader =
         curves.orElseThrow(() -> new Unread(p, "stands along a line, which is not read here"));
-    return new LineByDistance(reader.points(curve), curve.isA("IFCGRADIENTCURVE"));
+    return LineByDistance.of(curve, reader);
   }
 
   private static Optional<Instance> required(Instance p, String attribute) {

@@ -78,8 +78,8 @@ final class SectionedReader {
     }
     Instance directrix =
         s.ref("Directrix").orElseThrow(() -> new Unread(s, "has no line to follow"));
-    LineByDistance line =
-        new LineByDistance(curves.points(directrix), directrix.isA("IFCGRADIENTCURVE"));
+    LineByDistance line = LineByDistance.of(directrix, curves);
+    double reach = reach(sections);
     List<double[]> at = new ArrayList<>(); // distance, to the left, up
     for (Instance p : places) {
       at.add(place(p));
@@ -98,13 +98,26 @@ final class SectionedReader {
       if (!(b[0] > a[0])) {
         throw new Unread(places.get(i + 1), "does not lie beyond the one before");
       }
-      for (double d : line.corners(a[0], b[0])) {
+      for (double d : line.corners(a[0], b[0], reach)) {
         double t = (d - a[0]) / (b[0] - a[0]);
         double[] between = {d, a[1] + t * (b[1] - a[1]), a[2] + t * (b[2] - a[2])};
         out.add(line.stand(between(s, sections.get(i), sections.get(i + 1), t), between));
       }
     }
     return out;
+  }
+
+  /** How far sections reach to a side. */
+  private static double reach(List<List<double[]>> sections) {
+    double most = 0;
+    for (List<double[]> section : sections) {
+      for (double[] xy : section) {
+        for (int i = 0; i < xy.length; i += 2) {
+          most = Math.max(most, Math.abs(xy[i]));
+        }
+      }
+    }
+    return most;
   }
 
   private double[] place(Instance p) {

@@ -39,10 +39,10 @@ final class AlignmentRecords {
   private final ProjectRecords project;
   private final PropertyRecords properties;
   private final LocalCoordinates local;
+  private final AlignmentLines curves;
   private final Representations representations;
   private final double unit;
   private Parcel.Piece piece;
-  private int inPlan;
 
   AlignmentRecords(
       StepWriter step,
@@ -50,6 +50,7 @@ final class AlignmentRecords {
       ProjectRecords project,
       PropertyRecords properties,
       LocalCoordinates local,
+      AlignmentLines curves,
       Representations representations) {
     this.representations = representations;
     this.step = step;
@@ -57,6 +58,7 @@ final class AlignmentRecords {
     this.project = project;
     this.properties = properties;
     this.local = local;
+    this.curves = curves;
     unit = local.unit();
   }
 
@@ -79,14 +81,12 @@ final class AlignmentRecords {
               + ".");
     }
     Alignment a = local.of(axisOf.alignment());
-    AlignmentCurves curves = new AlignmentCurves(step, unit);
-    inPlan = curves.composite(a.simpleElements());
-    int base = inPlan;
+    int base = curves.inPlan(axisOf.alignment());
     List<Integer> shapes = new ArrayList<>();
     int axis = base;
     if (a.profile().isPresent()) {
       shapes.add(representations.add(project.axisContext(), "FootPrint", "Curve2D", List.of(base)));
-      axis = curves.gradient(a.profile().get(), base);
+      axis = curves.along(axisOf.alignment());
       shapes.add(representations.add(project.axisContext(), "Axis", "Curve3D", List.of(axis)));
     } else {
       shapes.add(representations.add(project.axisContext(), "Axis", "Curve2D", List.of(base)));
@@ -122,11 +122,6 @@ final class AlignmentRecords {
     step.root(
         "IfcRelNests", id("referents"), UNSET, UNSET, ref(alignment), refs(referents(a, axis)));
     return alignment;
-  }
-
-  /** The curve of the alignment in plan, once it is written. */
-  int inPlan() {
-    return inPlan;
   }
 
   private int horizontal(List<PlanElement> elements, int placement) throws IOException {

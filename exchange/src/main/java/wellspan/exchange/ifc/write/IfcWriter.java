@@ -31,6 +31,7 @@ import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.Attribute;
 import wellspan.core.schema.Schema;
+import wellspan.core.shape.CarriedBody;
 import wellspan.core.shape.FaceFinishes;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
@@ -58,6 +59,8 @@ public final class IfcWriter {
   private final LikeShapes likes;
   private final TypeRecords types;
   private final StandsAlong stands;
+  private final AlignmentLines alignmentLines;
+  private final CarriedBodyRecords carried;
   private StructureRecords structure;
 
   /** The courses of a layer in one place of the structure. */
@@ -78,6 +81,8 @@ public final class IfcWriter {
     finishes = new FinishRecords(step, parcel);
     classification = new ClassificationRecords(step, parcel);
     meshes = new MeshRecords(step, local, finishes, representations);
+    alignmentLines = new AlignmentLines(step, local);
+    carried = new CarriedBodyRecords(step, local, alignmentLines, finishes, representations);
   }
 
   /**
@@ -166,9 +171,14 @@ public final class IfcWriter {
       case Shape.Faces f -> contained(piece, body(piece, project, f));
       case Shape.Axis a when piece.description().entityClass().entity().equals("IfcAlignment") -> {
         AlignmentRecords records =
-            new AlignmentRecords(step, parcel, project, properties, local, representations);
+            new AlignmentRecords(
+                step, parcel, project, properties, local, alignmentLines, representations);
         int alignment = records.write(piece, a);
-        stands.wrote(piece.key(), a.alignment(), local.of(a.alignment()), records.inPlan());
+        stands.wrote(
+            piece.key(),
+            a.alignment(),
+            local.of(a.alignment()),
+            alignmentLines.inPlan(a.alignment()));
         alignments.add(alignment);
         structure.along(piece.item().name(), alignment);
         yield alignment;
@@ -184,6 +194,10 @@ public final class IfcWriter {
       throws IOException {
     boolean closed = closed(piece);
     Optional<Finish> finish = piece.description().finish();
+    Optional<CarriedBody> swept = parcel.format().carried(piece.item(), parcel.frame());
+    if (swept.isPresent()) {
+      return product(piece, inSite(project), carried.shape(project, swept.get(), finish));
+    }
     Optional<LikeShapes.Placed> like = likes.of(piece);
     if (like.isEmpty()) {
       int shape = meshes.shape(project, mesh, closed, finish, picture(piece));

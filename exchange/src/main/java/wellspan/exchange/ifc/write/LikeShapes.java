@@ -71,7 +71,8 @@ final class LikeShapes {
           && f.finishes().isEmpty()
           && f.mesh().triangleCount() > 0
           && f.mesh().triangleCount() <= LARGEST
-          && p.item().attributes().texture().isEmpty()) {
+          && p.item().attributes().texture().isEmpty()
+          && parcel.format().carried(p.item(), parcel.frame()).isEmpty()) {
         take(p, f.mesh(), groups);
       }
     }
