@@ -105,7 +105,7 @@ final class DeliverCommand implements Callable<Integer> {
         p.arrived(),
         p.sent(),
         1000 * p.maxDeviation(),
-        p.trianglesIdentical() ? "identical" : "differ",
+        p.triangles(),
         p.propertiesEqual(),
         String.join(" ", o.files().stream().map(Path::toString).toList()));
     p.findings().forEach(f -> out.println("  " + f.severity().word() + "  " + f.message()));

@@ -78,7 +78,7 @@ final class FileThatCameBack {
             verdict,
             Parts.row("Items", p.arrived() + " of " + p.sent()),
             Parts.row("Deviation", ProofCard.deviation(p.maxDeviation())),
-            Parts.row("Triangles", p.trianglesIdentical() ? "identical" : "differ"),
+            Parts.row("Triangles", p.triangles()),
             Parts.row("Properties", p.propertiesEqual() + " equal"));
     out.setId("came-back");
     List<Node> lines = out.getChildren();

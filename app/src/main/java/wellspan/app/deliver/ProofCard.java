@@ -215,7 +215,7 @@ public final class ProofCard extends ScrollPane {
                 + " of "
                 + past.sent()
                 + " items";
-    var label = Parts.label(words, "verdict", "verdict-open");
+    var label = Parts.wrapped(words, "verdict", "verdict-open");
     label.setId("earlier");
     label.setMaxWidth(Double.MAX_VALUE);
     return label;
@@ -239,7 +239,7 @@ public final class ProofCard extends ScrollPane {
             overlay(),
             Parts.row("Arrived", p.arrived() + " of " + p.sent()),
             Parts.row("Deviation", deviation(p.maxDeviation())),
-            Parts.row("Triangles", p.trianglesIdentical() ? "identical" : "differ"),
+            Parts.row("Triangles", p.triangles()),
             Parts.row("Properties", p.propertiesEqual() + " equal"),
             Parts.row("Control points", tally(p)),
             Parts.row(

@@ -66,9 +66,12 @@ final class SetUp extends VBox {
     zero.getItems().addAll(ZEROS);
     zero.setValue(delivery.zero().title());
     Choices.onChosen(zero, e -> zero(zero.getValue()));
+    getChildren().add(Parts.row(Parts.label("Format", "muted"), format));
+    if (!delivery.format().about().isEmpty()) {
+      getChildren().add(Parts.wrapped(delivery.format().about(), "muted"));
+    }
     getChildren()
         .addAll(
-            Parts.row(Parts.label("Format", "muted"), format),
             Parts.row(Parts.label("Lengths in", "muted"), unit),
             Parts.row(Parts.label("Zero at", "muted"), zero));
     if (delivery.zero() instanceof LocalZero.Own own) {

@@ -19,6 +19,11 @@ public interface DeliveryFormat {
   /** For people. */
   String title();
 
+  /** What is to be known where it is chosen, for people; empty where its title says it all. */
+  default String about() {
+    return "";
+  }
+
   /** Of the file's name, with its dot. */
   String ending();
 

@@ -85,7 +85,14 @@ public record IfcFormat(IfcSchema of, boolean swept) implements DeliveryFormat {
 
   @Override
   public String title() {
-    return of.title() + (swept ? ", swept bodies" : "");
+    return of.title() + (swept ? " swept" : "");
+  }
+
+  @Override
+  public String about() {
+    return swept
+        ? "Parts of roads go as sections along their alignment, round pipes along their axis, everything else as triangles. For receivers that follow curves."
+        : "";
   }
 
   @Override

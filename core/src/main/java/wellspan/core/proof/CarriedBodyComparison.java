@@ -76,6 +76,7 @@ final class CarriedBodyComparison {
             off.length + " corners along its line",
             max,
             found.isEmpty(),
+            true,
             off),
         found);
   }

@@ -14,7 +14,8 @@ import wellspan.core.place.ControlTally;
  * @param arrived number of them found again
  * @param maxDeviation largest distance of a vertex or alignment point from where it was sent,
  *     metres
- * @param trianglesIdentical whether all meshes have the same triangles over the same vertices
+ * @param trianglesIdentical whether all meshes have the same triangles over the same vertices, and
+ *     all bodies that went by outline and line the same outlines
  * @param missing names of items that did not arrive
  * @param controlTally control points as known and as found in the written file, worst first
  * @param extra names of items that arrived and were not sent
@@ -93,6 +94,13 @@ public record Proof(
     return files.stream().flatMap(f -> of.apply(f).stream()).toList();
   }
 
+  /** Of the triangles, for people. */
+  public String triangles() {
+    long carried = items.stream().filter(ItemProof::carried).count();
+    String word = trianglesIdentical ? "identical" : "differ";
+    return carried == 0 ? word : word + ", " + carried + " swept";
+  }
+
   /** Whether what was sent was whole: nothing of it was left out or in doubt when received. */
   public boolean whole() {
     return findings.stream().noneMatch(Finding::isError);
@@ -102,8 +110,10 @@ public record Proof(
    * The figures of one item.
    *
    * @param what what was compared, for people, such as {@code 21 406 triangles}
+   * @param carried whether it went by outline and line, and its triangles are the reader's own
    * @param deviations distance of each vertex or alignment point from where it was sent, metres, in
-   *     the order sent; empty if they could not be paired
+   *     the order sent; empty if they could not be paired. Of what was carried, each corner that
+   *     arrived
    */
   public record ItemProof(
       String name,
@@ -111,5 +121,17 @@ public record Proof(
       String what,
       double maxDeviation,
       boolean identical,
-      double[] deviations) {}
+      boolean carried,
+      double[] deviations) {
+    /** Of something that was compared as it was sent. */
+    public ItemProof(
+        String name,
+        String kind,
+        String what,
+        double maxDeviation,
+        boolean identical,
+        double[] deviations) {
+      this(name, kind, what, maxDeviation, identical, false, deviations);
+    }
+  }
 }

@@ -29,7 +29,7 @@ public final class ReceiptPage {
     page.table()
         .row("Items arrived", p.arrived() + " of " + p.sent())
         .row("Largest deviation", mm(p.maxDeviation()))
-        .row("Triangles", p.trianglesIdentical() ? "identical" : "differ")
+        .row("Triangles", p.triangles())
         .row("Properties equal", Integer.toString(p.propertiesEqual()))
         .row("System", r.frame().crs() + " " + r.frame().verticalDatum())
         .row(

@@ -93,12 +93,8 @@ public final class CarriedSection implements Curved {
    */
   public Optional<List<Outline>> sweep() {
     List<SectionRing> run = runs.getFirst();
-    boolean whole =
-        closed
-            && runs.size() == 1
-            && run.size() > 1
-            && run.stream().noneMatch(r -> r.isFlat() || r.skew() != 0);
-    if (!whole || isCutAtCentre()) {
+    boolean whole = closed && runs.size() == 1 && run.size() > 1;
+    if (!whole || run.stream().anyMatch(r -> r.isFlat() || r.skew() != 0) || isCutAtCentre()) {
       return Optional.empty();
     }
     List<Outline> out = new ArrayList<>();
