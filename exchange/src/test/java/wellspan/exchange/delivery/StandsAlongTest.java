@@ -25,6 +25,8 @@ import wellspan.core.align.Pvi;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LocalZero;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -161,6 +163,28 @@ class StandsAlongTest {
               assertThat(f.code()).isEqualTo("ifc.placement.two");
               assertThat(f.message()).contains("3.000 m");
             });
+  }
+
+  /**
+   * Whether their line is written before or behind them, and whether there are others like them.
+   */
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void theyStandAlongItInWhateverOrder(boolean alone) throws IOException {
+    Parcel sent = deliver(IfcSchema.IFC4X3, LinearUnit.METRE, 21.5).sent();
+    List<Parcel.Piece> pieces = new ArrayList<>(sent.pieces());
+    if (alone) {
+      pieces.removeIf(
+          p -> p.item().name().startsWith("Light") && !p.item().name().equals("Light 2"));
+    }
+    int lights = pieces.size() - 1;
+    Path file = dir.resolve("reversed.ifc");
+    DeliveryRun.Outcome o =
+        DeliveryRun.run(
+            "d", sent.withPieces(pieces.reversed()), file, Clock.systemUTC(), Progress.NONE);
+    assertThat(o.receipt().proof().findings()).noneMatch(Finding::isError);
+    assertThat(Files.readString(file).split("IFCLINEARPLACEMENT\\(", -1)).hasSize(1 + lights + 1);
+    assertThat(o.arrived().findings()).noneMatch(f -> f.code().equals("ifc.placement.two"));
   }
 
   @Test

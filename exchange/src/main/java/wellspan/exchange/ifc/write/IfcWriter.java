@@ -74,14 +74,14 @@ public final class IfcWriter {
     local = new LocalCoordinates(parcel);
     relations = new RelationRecords(step, parcel);
     types = new TypeRecords(step, parcel, schema);
-    likes = new LikeShapes(parcel, local);
-    stands = new StandsAlong(step, parcel);
+    alignmentLines = new AlignmentLines(step, local);
+    stands = new StandsAlong(step, parcel, local, alignmentLines);
+    likes = new LikeShapes(parcel, local, stands::has);
     representations = new Representations(step);
     lines = new LineRecords(step, local, representations);
     finishes = new FinishRecords(step, parcel);
     classification = new ClassificationRecords(step, parcel);
     meshes = new MeshRecords(step, local, finishes, representations);
-    alignmentLines = new AlignmentLines(step, local);
     carried = new CarriedBodyRecords(step, local, alignmentLines, finishes, representations);
   }
 
@@ -174,11 +174,6 @@ public final class IfcWriter {
             new AlignmentRecords(
                 step, parcel, project, properties, local, alignmentLines, representations);
         int alignment = records.write(piece, a);
-        stands.wrote(
-            piece.key(),
-            a.alignment(),
-            local.of(a.alignment()),
-            alignmentLines.inPlan(a.alignment()));
         alignments.add(alignment);
         structure.along(piece.item().name(), alignment);
         yield alignment;

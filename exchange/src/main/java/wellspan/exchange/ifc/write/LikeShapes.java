@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Predicate;
 import wellspan.core.attribute.Finish;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.geom.Mesh;
@@ -62,7 +63,10 @@ final class LikeShapes {
   private record Kind(
       int vertices, int triangles, boolean closed, Optional<Finish> finish, long size) {}
 
-  LikeShapes(Parcel parcel, LocalCoordinates local) {
+  /**
+   * @param alone what is kept as a shape of its own though nothing else has it
+   */
+  LikeShapes(Parcel parcel, LocalCoordinates local, Predicate<Parcel.Piece> alone) {
     this.local = local;
     Map<Kind, List<Group>> groups = new HashMap<>();
     for (Parcel.Piece p : parcel.pieces()) {
@@ -76,7 +80,12 @@ final class LikeShapes {
         take(p, f.mesh(), groups);
       }
     }
-    byKey.values().removeIf(p -> p.group().count < 2);
+    for (Parcel.Piece p : parcel.pieces()) {
+      Placed placed = byKey.get(p.key());
+      if (placed != null && placed.group().count < 2 && !alone.test(p)) {
+        byKey.remove(p.key());
+      }
+    }
   }
 
   /** Where the shape of a piece stands; empty where it is the only one of its kind. */

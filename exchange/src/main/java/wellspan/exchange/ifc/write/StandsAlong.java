@@ -18,6 +18,7 @@ import wellspan.core.attribute.RelationType;
 import wellspan.core.deliver.CarriedRelations;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.item.Relation;
+import wellspan.core.shape.Shape;
 
 /**
  * Objects that were set up along an alignment stand by their distance along it in IFC4.3, with the
@@ -25,21 +26,24 @@ import wellspan.core.item.Relation;
  */
 final class StandsAlong {
   private final StepWriter step;
+  private final LocalCoordinates local;
+  private final AlignmentLines curves;
   private final double unit;
 
   /** Keys of alignments by those of the objects that stand along them. */
   private final Map<String, String> along = new HashMap<>();
 
-  private final Map<String, Line> lines = new HashMap<>();
+  /** Alignments that go as such, in shared coordinates, by their keys. */
+  private final Map<String, Alignment> alignments = new HashMap<>();
 
   /**
-   * An alignment that was written.
+   * A place along an alignment.
    *
-   * @param shared in shared coordinates
-   * @param local in those of the file, metres
-   * @param curve its line in plan
+   * @param line in shared coordinates
+   * @param distance from its start, metres
+   * @param right offset to the right, metres
    */
-  private record Line(Alignment shared, Alignment local, int curve) {}
+  private record Spot(Alignment line, double distance, double right) {}
 
   /**
    * Where something stands.
@@ -70,9 +74,17 @@ final class StandsAlong {
     }
   }
 
-  StandsAlong(StepWriter step, Parcel parcel) {
+  StandsAlong(StepWriter step, Parcel parcel, LocalCoordinates local, AlignmentLines curves) {
     this.step = step;
-    unit = parcel.unit().metres();
+    this.local = local;
+    this.curves = curves;
+    unit = local.unit();
+    for (Parcel.Piece p : parcel.pieces()) {
+      if (p.item().shape() instanceof Shape.Axis a
+          && p.description().entityClass().entity().equals("IfcAlignment")) {
+        alignments.put(p.key(), a.alignment());
+      }
+    }
     for (Relation r : CarriedRelations.of(parcel)) {
       if (r.type() == RelationType.FOLLOWS) {
         along.putIfAbsent(r.from().value(), r.to().value());
@@ -80,39 +92,45 @@ final class StandsAlong {
     }
   }
 
-  /**
-   * @param curve the alignment's line in plan
-   */
-  void wrote(String key, Alignment shared, Alignment local, int curve) {
-    lines.put(key, new Line(shared, local, curve));
+  /** Whether something is an object that stands along an alignment of this file. */
+  boolean has(Parcel.Piece piece) {
+    return spot(piece).isPresent();
   }
 
   /**
-   * Where an object stands; empty for what is no object along an alignment that is written before
-   * it.
+   * Where an object stands; empty for what is no object along an alignment of this file.
    *
    * @param level of its foot, in the file's unit
    */
   Optional<Stand> of(Parcel.Piece piece, double level) throws IOException {
-    Line line = lines.get(along.getOrDefault(piece.key(), ""));
+    Optional<Spot> spot = spot(piece);
+    return spot.isPresent() ? Optional.of(stand(spot.get(), level)) : Optional.empty();
+  }
+
+  private Optional<Spot> spot(Parcel.Piece piece) {
+    Alignment line = alignments.get(along.getOrDefault(piece.key(), ""));
     if (line == null) {
       return Optional.empty();
     }
     for (PropertySet s : piece.item().said().propertySets()) {
       if (s.values().get("Chainage") instanceof PropertyValue.Length(double chainage)
           && s.values().get("Offset") instanceof PropertyValue.Length(double offset)) {
-        List<Double> at = line.shared.chainages().distances(chainage, line.shared.length());
+        List<Double> at = line.chainages().distances(chainage, line.length());
         if (at.size() == 1) {
-          return Optional.of(stand(line, at.getFirst(), offset, level));
+          return Optional.of(new Spot(line, at.getFirst(), offset));
         }
       }
     }
     return Optional.empty();
   }
 
-  private Stand stand(Line line, double distance, double right, double level) throws IOException {
-    double scale = line.local.length() / line.shared.length();
-    AlignmentPoint p = line.local.at(distance * scale);
+  private Stand stand(Spot spot, double level) throws IOException {
+    Alignment line = local.of(spot.line);
+    double right = spot.right;
+    double distance = spot.distance;
+    int curve = curves.inPlan(spot.line);
+    double scale = line.length() / spot.line.length();
+    AlignmentPoint p = line.at(distance * scale);
     double c = Math.cos(p.direction());
     double s = Math.sin(p.direction());
     double[] origin = {
@@ -125,7 +143,7 @@ final class StandsAlong {
             real(-right * scale / unit),
             real(level),
             UNSET,
-            ref(line.curve));
+            ref(curve));
     int linear = step.add("IfcAxis2PlacementLinear", ref(expression), UNSET, UNSET);
     int point = step.add("IfcCartesianPoint", reals(origin));
     int up = step.add("IfcDirection", reals(0, 0, 1));
