@@ -33,9 +33,9 @@ public record PipeBody(PipeSection section, double wall, Position from, Position
         : Optional.empty();
   }
 
-  /** Whether its clear section is a circle and its ends are apart. */
+  /** Whether its clear section is a circle, and it leads somewhere in plan. */
   public boolean isRound() {
-    return section instanceof PipeSection.Circle && length() > 0;
+    return section instanceof PipeSection.Circle && run() > 0;
   }
 
   /** Length along its axis, metres. */
@@ -68,7 +68,7 @@ public record PipeBody(PipeSection section, double wall, Position from, Position
     return new double[0];
   }
 
-  /** Of a round pipe: in and outside of its wall at both ends. */
+  /** Of a round pipe that leads somewhere in plan: in and outside of its wall at both ends. */
   @Override
   public Corners corners() {
     double length = length();
@@ -78,7 +78,7 @@ public record PipeBody(PipeSection section, double wall, Position from, Position
     double[] along = {
       (to.east() - from.east()) / length, (to.north() - from.north()) / length, rise / length
     };
-    double lean = run > 0 ? -rise / (run * length) : 0;
+    double lean = -rise / (run * length);
     double[] up = {
       lean * (to.east() - from.east()), lean * (to.north() - from.north()), run / length
     };

@@ -35,6 +35,8 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
+import wellspan.core.network.PipeBody;
+import wellspan.core.network.PipeSection;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
@@ -282,5 +284,8 @@ class SweptBodiesTest {
     Item box = Item.alignment("Any", RandomDesigns.alignment(new Random(3)));
     assertThat(SWEPT.carried(box, SITE)).isEmpty();
     assertThat(new IfcFormat(IfcSchema.IFC4X3).carried(kerb(true), SITE)).isEmpty();
+    Position top = new Position(412_010, 6_534_520, 9);
+    Position foot = new Position(412_010, 6_534_520, 4);
+    assertThat(new PipeBody(new PipeSection.Circle(0.3), 0.04, top, foot, 0).isRound()).isFalse();
   }
 }

@@ -303,11 +303,12 @@ final class CurveReader {
     return joined(curve, parts);
   }
 
-  /** A curve segment of an alignment's plan, by points at every metre. */
+  /** A curve segment of an alignment, by points at every metre, nearer where it bends sharply. */
   private double[] laid(Instance segment) {
     double length = Math.abs(segment.number("SegmentLength", 0));
     ParentCurve c = CurveCheck.laid(segment, metre).orElseThrow(() -> Unread.kind(segment));
-    int n = (int) Math.max(1, Math.ceil(length / metre));
+    double bend = length > 0 ? Math.sqrt(LaidLine.curvature(c, length) / (8 * tolerance)) : 0;
+    int n = (int) Math.max(1, Math.ceil(length * Math.max(1 / metre, bend)));
     double[] out = new double[3 * (n + 1)];
     for (int i = 0; i <= n; i++) {
       double[] p = c.at(length * i / n);

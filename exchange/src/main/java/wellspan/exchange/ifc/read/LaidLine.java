@@ -28,18 +28,18 @@ final class LaidLine extends LineByDistance {
    * @param run how long it is in plan
    * @param length how long it is itself
    */
-  private record Piece(double start, double run, double length, ParentCurve curve) {
-    /** The largest curvature in it, by the turn of its eighths. */
-    double curvature() {
-      double most = 0;
-      double before = curve.at(0)[2];
-      for (int i = 1; i <= STEPS; i++) {
-        double here = curve.at(length * i / STEPS)[2];
-        most = Math.max(most, Math.abs(Math.IEEEremainder(here - before, 2 * Math.PI)));
-        before = here;
-      }
-      return most * STEPS / length * (1 + 1.0 / STEPS);
+  private record Piece(double start, double run, double length, ParentCurve curve) {}
+
+  /** The largest curvature of a segment, by the turn of its eighths; it may be a little larger. */
+  static double curvature(ParentCurve curve, double length) {
+    double most = 0;
+    double before = curve.at(0)[2];
+    for (int i = 1; i <= STEPS; i++) {
+      double here = curve.at(length * i / STEPS)[2];
+      most = Math.max(most, Math.abs(Math.IEEEremainder(here - before, 2 * Math.PI)));
+      before = here;
     }
+    return most * STEPS / length * (1 + 1.0 / STEPS);
   }
 
   private LaidLine(List<Piece> plan, List<Piece> profile, double chord) {
@@ -112,7 +112,7 @@ final class LaidLine extends LineByDistance {
         if (!(high - low > slack)) {
           continue;
         }
-        double k = p.curvature();
+        double k = curvature(p.curve(), p.length());
         double outer = some == plan ? 1 + k * reach : 1;
         int n = (int) Math.ceil((high - low) * Math.sqrt(k * outer / (8 * chord)) - 1e-9);
         for (int i = 0; i <= n; i++) {

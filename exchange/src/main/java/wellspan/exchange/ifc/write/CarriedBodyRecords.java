@@ -115,13 +115,8 @@ final class CarriedBodyRecords {
     double[] d = {to[0] - from[0], to[1] - from[1], to[2] - from[2]};
     double run = Math.hypot(d[0], d[1]);
     double length = Math.hypot(run, d[2]);
-    double[] up =
-        run > 0
-            ? new double[] {
-              -d[2] * d[0] / (run * length), -d[2] * d[1] / (run * length), run / length
-            }
-            : new double[] {1, 0, 0};
-    double lift = run > 0 ? inside / unit : 0;
+    double[] up = {-d[2] * d[0] / (run * length), -d[2] * d[1] / (run * length), run / length};
+    double lift = inside / unit;
     Position centre =
         new Position(from[0] + lift * up[0], from[1] + lift * up[1], from[2] + lift * up[2]);
     int profile =

@@ -79,6 +79,26 @@ class LinearPlacementTest {
     assertThat(b.minE()).isCloseTo(150 - 2, within(1e-2));
   }
 
+  /** 50 m to the east from (100, 200), then half a circle of 12 m to the right, run backwards. */
+  private static final String LAID =
+      "#100=IFCCARTESIANPOINT((100.,200.));\n#101=IFCDIRECTION((1.,0.));\n#102=IFCAXIS2PLACEMENT2D(#100,#101);\n#103=IFCCARTESIANPOINT((0.,0.));\n"
+          + "#104=IFCVECTOR(#101,1.);\n#105=IFCLINE(#103,#104);\n#106=IFCCURVESEGMENT(.CONTINUOUS.,#102,IFCLENGTHMEASURE(0.),IFCLENGTHMEASURE(50.),#105);\n"
+          + "#107=IFCCARTESIANPOINT((150.,200.));\n#108=IFCAXIS2PLACEMENT2D(#107,#101);\n#109=IFCAXIS2PLACEMENT2D(#103,#101);\n#111=IFCCIRCLE(#109,12.);\n"
+          + "#112=IFCCURVESEGMENT(.CONTINUOUS.,#108,IFCLENGTHMEASURE(0.),IFCLENGTHMEASURE(-37.69911184307752),#111);\n#110=IFCCOMPOSITECURVE((#106,#112),.F.);\n";
+
+  @Test
+  void theCurveOfAnAlignmentIsFollowedAsItIsDefined() throws IOException {
+    Box b = box(stands(LAID, at(50 + 6 * Math.PI, 3, 2, "$"), "$"));
+    // a quarter of the circle on the line runs south, so left is east
+    assertThat(b.minE()).isCloseTo(162 + 3 - 1, within(1e-9));
+    assertThat(b.maxE()).isCloseTo(162 + 3 + 1, within(1e-9));
+    assertThat(b.minN()).isCloseTo(188 - 2, within(1e-9));
+    assertThat(b.maxN()).isCloseTo(188 + 2, within(1e-9));
+    Box end = box(stands(LAID, at(50 + 12 * Math.PI, 0, 2, "$"), "$"));
+    assertThat(end.minN()).isCloseTo(176 - 1, within(1e-9));
+    assertThat(end.minE()).isCloseTo(150 - 2, within(1e-9));
+  }
+
   /** 30 m on and 40 m up for 50 m of a line in space. */
   private static final String STEEP =
       "#100=IFCCARTESIANPOINT((100.,200.,0.));\n#101=IFCCARTESIANPOINT((160.,200.,80.));\n#110=IFCPOLYLINE((#100,#101));\n";
