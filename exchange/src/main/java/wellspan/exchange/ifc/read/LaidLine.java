@@ -52,7 +52,11 @@ final class LaidLine extends LineByDistance {
   static Optional<LaidLine> read(Instance curve, CurveReader reader) {
     boolean gradient = curve.isA("IFCGRADIENTCURVE");
     Optional<Instance> base = gradient ? curve.ref("BaseCurve") : Optional.of(curve);
-    if (base.isEmpty() || !isLaid(base.get()) || gradient && !isLaid(curve)) {
+    // a curve of cants is a composite one too, but its segments are no plan
+    if (base.isEmpty()
+        || !base.get().entity().name().equals("IfcCompositeCurve")
+        || !isLaid(base.get())
+        || gradient && !isLaid(curve)) {
       return Optional.empty();
     }
     List<Piece> plan = pieces(base.get(), reader, false);

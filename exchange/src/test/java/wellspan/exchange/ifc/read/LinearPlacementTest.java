@@ -99,6 +99,20 @@ class LinearPlacementTest {
     assertThat(end.minE()).isCloseTo(150 - 2, within(1e-9));
   }
 
+  /** The segments of such a curve say cants, not where the line runs. */
+  @Test
+  void alongACurveOfCantsNothingIsPlacedByGuess() throws IOException {
+    String canted =
+        LAID.replace(
+                "#110=IFCCOMPOSITECURVE((#106,#112),.F.)",
+                "#113=IFCCOMPOSITECURVE((#106,#112),.F.)")
+            + "#110=IFCSEGMENTEDREFERENCECURVE((#106,#112),.F.,#113,$);\n";
+    Received r = stands(canted, at(60, 0, 0, "$"), "$");
+    assertThat(r.items()).isEmpty();
+    assertThat(r.findings())
+        .anySatisfy(f -> assertThat(f.message()).contains("IfcSegmentedReferenceCurve"));
+  }
+
   /** 30 m on and 40 m up for 50 m of a line in space. */
   private static final String STEEP =
       "#100=IFCCARTESIANPOINT((100.,200.,0.));\n#101=IFCCARTESIANPOINT((160.,200.,80.));\n#110=IFCPOLYLINE((#100,#101));\n";
