@@ -147,9 +147,14 @@ record FromAbove(List<Item> items, Function<Item, String> id, Optional<Frame> fr
         if (isOff(at[a], at[b], at[c], WIDTH) || isOff(at[a + 1], at[b + 1], at[c + 1], HEIGHT)) {
           continue;
         }
+        // all the same way round: top and bottom of a body would cancel each other
+        boolean left =
+            (at[b] - at[a]) * (at[c + 1] - at[a + 1]) > (at[c] - at[a]) * (at[b + 1] - at[a + 1]);
+        int second = left ? b : c;
+        int third = left ? c : b;
         area.moveTo(at[a], at[a + 1]);
-        area.lineTo(at[b], at[b + 1]);
-        area.lineTo(at[c], at[c + 1]);
+        area.lineTo(at[second], at[second + 1]);
+        area.lineTo(at[third], at[third + 1]);
         area.closePath();
         if (++taken % 1000 == 0) {
           g.fill(area);
