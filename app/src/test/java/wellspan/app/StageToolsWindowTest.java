@@ -8,18 +8,23 @@ import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.geometry.Point2D;
+import javafx.scene.Group;
+import javafx.scene.Node;
 import javafx.scene.Scene;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
 import javafx.scene.input.Clipboard;
 import javafx.scene.input.KeyCode;
+import javafx.scene.paint.Color;
 import javafx.stage.Stage;
 import org.junit.jupiter.api.Test;
 import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.shell.ShellView;
+import wellspan.app.stage.SurfaceStyle;
 import wellspan.core.colouring.ColourBy;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
@@ -192,6 +197,38 @@ class StageToolsWindowTest extends WindowTest {
         assertThat(isSeen(i.item().bounds().centre())).as(i.item().name()).isTrue();
       }
     }
+  }
+
+  /** A mark that nobody draws stays until the ground under it is drawn anew. */
+  @Test
+  void theGroundIsDrawnAnewOnlyWhereItHasChanged() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    settle(() -> !shell.stage().plan().isBusy());
+    Canvas ground =
+        (Canvas) lookup((Node n) -> n instanceof Canvas && n.getParent() instanceof Group).query();
+    interact(
+        () -> {
+          ground.getGraphicsContext2D().setFill(Color.MAGENTA);
+          ground.getGraphicsContext2D().fillRect(600, 300, 4, 4);
+        });
+    assertThat(ground(ground)).isEqualTo(Color.MAGENTA);
+    interact(() -> session.selection().choose(session.build().items().keySet()));
+    interact(() -> session.stopProperty().set(Stop.PLACE));
+    settle(() -> !shell.stage().plan().isBusy());
+    assertThat(ground(ground)).as("a mark and a stop").isEqualTo(Color.MAGENTA);
+    interact(() -> shell.stage().plan().setSurfaceStyle(SurfaceStyle.SLOPE));
+    settle(() -> !shell.stage().plan().isBusy());
+    Color slope = ground(ground);
+    assertThat(slope).as("another style").isNotEqualTo(Color.MAGENTA);
+    interact(() -> shell.stage().plan().setSurfaceStyle(SurfaceStyle.CONTOURS));
+    settle(() -> !shell.stage().plan().isBusy());
+    assertThat(ground(ground)).as("and back").isNotIn(slope, Color.MAGENTA);
+  }
+
+  private Color ground(Canvas canvas) throws Exception {
+    return WaitForAsyncUtils.asyncFx(
+            () -> canvas.snapshot(null, null).getPixelReader().getColor(601, 301))
+        .get();
   }
 
   private boolean isSeen(Position p) {

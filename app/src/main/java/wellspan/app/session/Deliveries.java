@@ -43,6 +43,8 @@ public final class Deliveries {
   private final ReadOnlyObjectWrapper<Map<String, PastRun>> latest =
       new ReadOnlyObjectWrapper<>(Map.of());
 
+  private Object comparedOf;
+  private Optional<SentAndArrived> compared = Optional.empty();
   private final ReadOnlyObjectWrapper<Map<String, CameBack>> returned =
       new ReadOnlyObjectWrapper<>(Map.of());
 
@@ -89,12 +91,21 @@ public final class Deliveries {
 
   /**
    * What is compared on the stage for the delivery in hand: a file that came back, else its run.
+   * Put together once for each, and the same object until another is to be compared.
    */
+  @SuppressWarnings("ReferenceEquality") // neither a run nor a file that came back ever changes
   public Optional<SentAndArrived> compared() {
     CameBack back = returned.get().get(inHand.get());
-    return back != null
-        ? Optional.of(back.pictured())
-        : Optional.ofNullable(runs.get().get(inHand.get())).map(SentAndArrived::of);
+    DeliveryRun.Outcome run = runs.get().get(inHand.get());
+    Object of = back != null ? back : run;
+    if (of != comparedOf) {
+      comparedOf = of;
+      compared =
+          back != null
+              ? Optional.of(back.pictured())
+              : Optional.ofNullable(run).map(SentAndArrived::of);
+    }
+    return compared;
   }
 
   /**

@@ -4,12 +4,15 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.canvas.GraphicsContext;
+import wellspan.app.session.SentAndArrived;
 import wellspan.app.session.Session;
 import wellspan.app.session.ShapeDesk;
 import wellspan.app.theme.Theme;
 import wellspan.core.attribute.Finish;
 import wellspan.core.build.Build;
+import wellspan.core.colouring.Colouring;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
@@ -19,19 +22,62 @@ import wellspan.core.item.Kind;
 import wellspan.core.picture.Texture;
 import wellspan.core.shape.Shape;
 
-/** The ground in the plan: pictures, surfaces, covers and bodies, in the style that was chosen. */
+/**
+ * The ground in the plan: pictures, surfaces, covers and bodies, in the style that was chosen. It
+ * is drawn anew only where something it is drawn from has changed. Window's thread.
+ */
 final class GroundPicture {
   private Build levelsOf;
   private Box levels = Box.EMPTY;
+  private Optional<Source> drawn = Optional.empty();
   private final Session session;
+  private final TileCache tiles;
   private final PictureLayer pictures = new PictureLayer();
   private final Map<Mesh, Box> boxes = new HashMap<>();
   private SurfaceStyle style = SurfaceStyle.CONTOURS;
   private double contourInterval;
   private boolean runOff;
 
-  GroundPicture(Session session) {
+  /**
+   * All that the ground is drawn from.
+   *
+   * @param proof what arrived and was sent, where that takes the place of the job's items
+   * @param runsOff where water is asked for, the surfaces that are chosen
+   */
+  private record Source(
+      PlanWindow window,
+      Theme theme,
+      SurfaceStyle style,
+      double contourInterval,
+      Build build,
+      Optional<Colouring> colouring,
+      Optional<ShapeDesk.Comparison> compared,
+      Optional<SentAndArrived> proof,
+      Optional<Set<ItemId>> runsOff) {
+
+    /** What never changes is large, and compared by being the same. */
+    @SuppressWarnings({"ReferenceEquality", "OptionalEquality"})
+    boolean gives(Source other) {
+      return build == other.build
+          && colouring == other.colouring
+          && compared == other.compared
+          && proof == other.proof
+          && window.equals(other.window)
+          && theme == other.theme
+          && style == other.style
+          && contourInterval == other.contourInterval
+          && runsOff.equals(other.runsOff);
+    }
+  }
+
+  GroundPicture(Session session, TileCache tiles) {
     this.session = session;
+    this.tiles = tiles;
+  }
+
+  /** The sheet that the ground was drawn on is empty again. */
+  void forgetSheet() {
+    drawn = Optional.empty();
   }
 
   void setStyle(SurfaceStyle s) {
@@ -60,63 +106,132 @@ final class GroundPicture {
     new SurfaceLegend(ink).draw(style, levels());
   }
 
-  /** At the stop Shape a comparison takes the place of the surfaces. */
+  /**
+   * Draws the ground unless it stands there already.
+   *
+   * @param proof what arrived over what was sent, where that is shown instead of the job's items
+   */
   void draw(
-      GraphicsContext g, PlanWindow window, Theme theme, TerrainLayer terrain, SeenItems seen) {
-    Build b = session.build();
-    ItemColour colours = new ItemColour(session.colours().colouring());
-    Optional<ShapeDesk.Comparison> compared =
-        session.stopProperty().get() == Stop.SHAPE
-            ? session.shape().comparisonProperty().get()
-            : Optional.empty();
+      GraphicsContext g,
+      PlanWindow window,
+      Theme theme,
+      SeenItems seen,
+      Optional<SentAndArrived> proof) {
+    Source now = source(window, theme, proof);
+    Rectangle2D whole = new Rectangle2D(0, 0, g.getCanvas().getWidth(), g.getCanvas().getHeight());
+    if (tiles.isLacking() || drawn.filter(now::gives).isEmpty()) {
+      tiles.startPicture();
+      draw(g, now, seen, new TerrainLayer(g, window, whole, tiles::get, tiles::peek, this::box));
+      drawn = Optional.of(now);
+      return;
+    }
+    for (TileCache.Key k : tiles.takeArrived()) {
+      Rectangle2D part = TerrainLayer.place(window, k);
+      if (whole.intersects(part)) {
+        draw(g, now, seen, new TerrainLayer(g, window, part, tiles::peek, tiles::peek, this::box));
+      }
+    }
+  }
+
+  /** Draws a part of the ground from the paper up. */
+  private void draw(GraphicsContext g, Source now, SeenItems seen, TerrainLayer terrain) {
+    Rectangle2D part = terrain.part();
+    g.save();
+    g.beginPath();
+    g.rect(part.getMinX(), part.getMinY(), part.getWidth(), part.getHeight());
+    g.clip();
+    g.setFill(now.theme().paper());
+    g.fillRect(part.getMinX(), part.getMinY(), part.getWidth(), part.getHeight());
+    if (now.proof().isPresent()) {
+      ProofPicture.ground(now.proof().get(), now.theme(), terrain, look(now.theme()));
+    } else if (now.compared().isPresent()) {
+      textures(g, now.window(), seen);
+      ShapeDesk.Comparison c = now.compared().get();
+      terrain.draw(c.one(), new SurfaceLook.Difference(c.other()));
+    } else {
+      textures(g, now.window(), seen);
+      items(g, now, terrain, seen);
+    }
+    g.restore();
+  }
+
+  private Source source(PlanWindow window, Theme theme, Optional<SentAndArrived> proof) {
+    return new Source(
+        window,
+        theme,
+        style,
+        contourInterval,
+        session.build(),
+        session.colours().colouring(),
+        compared(),
+        proof,
+        runOff ? Optional.of(session.selection().ids()) : Optional.empty());
+  }
+
+  /** At the stop Shape a comparison takes the place of the surfaces. */
+  private Optional<ShapeDesk.Comparison> compared() {
+    return session.stopProperty().get() == Stop.SHAPE
+        ? session.shape().comparisonProperty().get()
+        : Optional.empty();
+  }
+
+  /** Small bodies that are chosen, over the ground in the colour of what is chosen. */
+  void chosen(GraphicsContext g, PlanWindow window, Theme theme, SeenItems seen) {
+    Set<ItemId> ids = session.selection().ids();
+    if (ids.isEmpty() || compared().isPresent()) {
+      return;
+    }
+    SmallBodies bodies = new SmallBodies(g, window, theme, new ItemColour(Optional.empty()));
+    seen.within(
+        window,
+        new Rectangle2D(0, 0, g.getCanvas().getWidth(), g.getCanvas().getHeight()),
+        i -> {
+          if (ids.contains(i.id()) && SmallBodies.takes(i.item(), seen.crowded())) {
+            bodies.draw(i, true);
+          }
+        });
+  }
+
+  private void textures(GraphicsContext g, PlanWindow window, SeenItems seen) {
     seen.textured()
         .forEach(
             i -> texture(i.item()).ifPresent(t -> pictures.draw(g, window, t.pixels(), t.place())));
-    if (compared.isEmpty()) {
-      SmallBodies bodies = new SmallBodies(g, window, theme, colours);
-      Set<ItemId> chosen = session.selection().ids();
-      seen.inSight(
-          window,
-          g.getCanvas().getHeight(),
-          i -> {
-            if (SmallBodies.takes(i.item(), seen.crowded())) {
-              bodies.draw(i, chosen.contains(i.id()));
-            }
-          });
-    }
+  }
+
+  private void items(GraphicsContext g, Source now, TerrainLayer terrain, SeenItems seen) {
+    ItemColour colours = new ItemColour(now.colouring());
+    SmallBodies bodies = new SmallBodies(g, now.window(), now.theme(), colours);
+    seen.within(
+        now.window(),
+        terrain.part(),
+        i -> {
+          if (SmallBodies.takes(i.item(), seen.crowded())) {
+            bodies.draw(i, false);
+          }
+        });
     for (Build.BuiltItem i : seen.large()) {
-      if (compared.isEmpty()) {
-        boolean cover = i.item().kind().is(Kind.COVER);
-        i.item()
-            .triangles()
-            .ifPresent(
-                m -> {
-                  if (colours.asked(i).isPresent()) {
-                    terrain.draw(m, new SurfaceLook.Tint(colours.rgb(i)));
-                  } else if (cover) {
-                    int rgb = Finish.colour(i.item().attributes().material());
-                    terrain.draw(m, new SurfaceLook.Tint(rgb));
-                  } else if (!i.item().kind().surface()) {
-                    terrain.draw(m, new SurfaceLook.Tint(colours.rgb(i)));
-                    return;
-                  }
-                  terrain.draw(m, look(theme));
-                });
-      }
+      i.item().triangles().ifPresent(m -> surface(terrain, i, m, colours, now.theme()));
     }
-    if (runOff && compared.isEmpty()) {
-      b.items().values().stream()
-          .filter(i -> b.isVisible(i.id()) && runsOff(i))
-          .forEach(
-              i ->
-                  i.item()
-                      .triangles()
-                      .ifPresent(
-                          m ->
-                              terrain.draw(
-                                  m, new SurfaceLook.RunOff(PlanInk.awt(theme.accent())))));
+    if (runOff) {
+      SurfaceLook arrows = new SurfaceLook.RunOff(PlanInk.awt(now.theme().accent()));
+      now.build().items().values().stream()
+          .filter(i -> now.build().isVisible(i.id()) && runsOff(i))
+          .forEach(i -> i.item().triangles().ifPresent(m -> terrain.draw(m, arrows)));
     }
-    compared.ifPresent(c -> terrain.draw(c.one(), new SurfaceLook.Difference(c.other())));
+  }
+
+  private void surface(
+      TerrainLayer terrain, Build.BuiltItem i, Mesh m, ItemColour colours, Theme theme) {
+    Item item = i.item();
+    if (colours.asked(i).isPresent()) {
+      terrain.draw(m, new SurfaceLook.Tint(colours.rgb(i)));
+    } else if (item.kind().is(Kind.COVER)) {
+      terrain.draw(m, new SurfaceLook.Tint(Finish.colour(item.attributes().material())));
+    } else if (!item.kind().surface()) {
+      terrain.draw(m, new SurfaceLook.Tint(colours.rgb(i)));
+      return;
+    }
+    terrain.draw(m, look(theme));
   }
 
   static Optional<Texture> texture(Item item) {

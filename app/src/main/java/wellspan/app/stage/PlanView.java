@@ -43,7 +43,7 @@ public final class PlanView extends Pane {
   private final Session session;
   private SeenItems seen;
   private Optional<Rectangle2D> rectangle = Optional.empty();
-  private final FollowingCanvas canvas = new FollowingCanvas(this::redrawSoon);
+  private final FollowingPicture picture = new FollowingPicture(this::redrawSoon);
   private final TileCache tiles = new TileCache(this::redrawSoon);
   private final PlanPlaces places;
   private PlanWindow window = new PlanWindow(0, 0, 1, 100, 100);
@@ -58,13 +58,13 @@ public final class PlanView extends Pane {
   public PlanView(Session session) {
     this.session = session;
     seen = new SeenItems(session.build());
-    ground = new GroundPicture(session);
+    ground = new GroundPicture(session, tiles);
     places = new PlanPlaces(session, tiles, this::seen);
     setId("plan");
     setFocusTraversable(true);
     setAccessibleText("Plan");
     setMinSize(0, 0);
-    getChildren().add(canvas);
+    getChildren().add(picture);
     Rectangle clip = new Rectangle(); // a picture that is shifted stays within
     clip.widthProperty().bind(widthProperty());
     clip.heightProperty().bind(heightProperty());
@@ -164,11 +164,11 @@ public final class PlanView extends Pane {
   protected void layoutChildren() {
     double w = getWidth();
     double h = getHeight();
-    if (w != canvas.getWidth() || h != canvas.getHeight()) {
-      canvas.setWidth(w);
-      canvas.setHeight(h);
+    if (w != picture.width() || h != picture.height()) {
+      picture.size(w, h);
+      ground.forgetSheet();
       window = window.sized(w, h);
-      if (!fitted || canvas.getWidth() == 0) {
+      if (!fitted || picture.width() == 0) {
         window = PlanWindow.fit(visibleBounds(), w, h);
         fitted = !visibleBounds().isEmpty() && !session.isOpening();
       }
@@ -184,7 +184,7 @@ public final class PlanView extends Pane {
   void show(PlanWindow w) {
     window = w;
     fitted |= session.aim().motion().isMoving(); // the hand decides from now on
-    if (!session.aim().motion().isMoving() || !canvas.follow(w)) {
+    if (!session.aim().motion().isMoving() || !picture.follow(w)) {
       redrawSoon();
     }
     moved.set(moved.get() + 1);
@@ -233,36 +233,32 @@ public final class PlanView extends Pane {
       javafx.application.Platform.runLater(
           () -> {
             redrawAsked = false;
-            canvas.draw(window, this::draw);
+            picture.draw(window, this::draw);
           });
     }
   }
 
   /** Whether pieces of terrain are still being painted. */
   public boolean isBusy() {
-    return redrawAsked || canvas.isBehind() || tiles.isBusy();
+    return redrawAsked || picture.isBehind() || tiles.isBusy();
   }
 
   // ---- drawing
 
   private void draw() {
-    tiles.startPicture();
-    GraphicsContext g = canvas.getGraphicsContext2D();
-    g.setFill(theme.paper());
-    g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
+    GraphicsContext g = picture.ink();
+    g.clearRect(0, 0, picture.width(), picture.height());
     Build b = session.build();
     PlanInk ink = new PlanInk(g, window, theme);
     ink.keepFree(0, 0, getWidth(), TOOLS);
     ink.keepFree(getWidth() - CORNER, getHeight() - TOOLS, CORNER, TOOLS);
     covered.forEach(c -> ink.keepFree(c.getMinX(), c.getMinY(), c.getWidth(), c.getHeight()));
     PlacePicture place = new PlacePicture(ink, session.job().frame());
-    TerrainLayer terrain = new TerrainLayer(g, tiles, window, ground::box);
     Optional<SentAndArrived> compared =
         proofShown ? session.deliveries().compared() : Optional.empty();
-    if (proofShown) {
-      compared.ifPresent(c -> new ProofPicture(ink).ground(c, terrain, ground.look(theme)));
-    } else {
-      ground.draw(g, window, theme, terrain, seen());
+    ground.draw(picture.ground(), window, theme, seen(), compared);
+    if (compared.isEmpty()) {
+      ground.chosen(g, window, theme, seen());
     }
     boolean placing = session.stopProperty().get() == Stop.PLACE;
     place.keepNorthFree();
@@ -324,7 +320,7 @@ public final class PlanView extends Pane {
   private void drawRectangle() {
     rectangle.ifPresent(
         r -> {
-          GraphicsContext g = canvas.getGraphicsContext2D();
+          GraphicsContext g = picture.ink();
           g.setFill(theme.accent().deriveColor(0, 1, 1, 0.12));
           g.fillRect(r.getMinX(), r.getMinY(), r.getWidth(), r.getHeight());
           g.setStroke(theme.accent());

@@ -5,6 +5,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 import wellspan.app.session.SentAndArrived;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.Theme;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.Polyline;
 import wellspan.core.shape.Shape;
@@ -20,7 +21,7 @@ record ProofPicture(PlanInk ink) {
   /** Distance of the drawn points of a curve, metres. */
   private static final double CURVE_STEP = 2;
 
-  void ground(SentAndArrived compared, TerrainLayer terrain, SurfaceLook look) {
+  static void ground(SentAndArrived compared, Theme theme, TerrainLayer terrain, SurfaceLook look) {
     compared.sent().forEach(i -> i.triangles().ifPresent(m -> terrain.draw(m, look)));
     for (SentAndArrived.Arrived a : compared.arrived()) {
       a.item()
@@ -32,9 +33,9 @@ record ProofPicture(PlanInk ink) {
                       new SurfaceLook.Deviation(
                           a.distances(),
                           compared.tolerance(),
-                          PlanInk.awt(ink.theme().proven()),
-                          PlanInk.awt(ink.theme().error()),
-                          PlanInk.awt(ink.theme().proven()))));
+                          PlanInk.awt(theme.proven()),
+                          PlanInk.awt(theme.error()),
+                          PlanInk.awt(theme.proven()))));
     }
   }
 

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.function.Consumer;
+import javafx.geometry.Rectangle2D;
 import wellspan.core.build.Build;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Gathering;
@@ -77,13 +78,14 @@ final class SeenItems {
     return Gathering.of(boxes, Gathering.FAR);
   }
 
-  /**
-   * Every item that reaches into the picture.
-   *
-   * @param height of the picture, pixels
-   */
-  void inSight(PlanWindow w, double height, Consumer<Build.BuiltItem> each) {
-    within(w.eastAt(0), w.northAt(height), w.eastAt(w.width()), w.northAt(0), each);
+  /** Every item that reaches into a part of the picture, pixels. */
+  void within(PlanWindow w, Rectangle2D part, Consumer<Build.BuiltItem> each) {
+    within(
+        w.eastAt(part.getMinX()),
+        w.northAt(part.getMaxY()),
+        w.eastAt(part.getMaxX()),
+        w.northAt(part.getMinY()),
+        each);
   }
 
   /** Every item that reaches into a part of the plan. */

@@ -4,14 +4,17 @@ import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
 import java.nio.IntBuffer;
 import java.util.ArrayDeque;
+import java.util.ArrayList;
 import java.util.Deque;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.application.Platform;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.image.Image;
 import javafx.scene.image.PixelBuffer;
 import javafx.scene.image.PixelFormat;
@@ -38,10 +41,18 @@ final class TileCache {
    */
   record Key(Mesh mesh, SurfaceLook look, int zoom, long column, long row) {}
 
-  private final Map<Key, Image> tiles =
+  /**
+   * A painted piece.
+   *
+   * @param used the part of the image in which there is anything; most of what a road's pieces
+   *     cover is not road
+   */
+  record Piece(Image image, Rectangle2D used) {}
+
+  private final Map<Key, Piece> tiles =
       new LinkedHashMap<>(KEPT, 0.75f, true) {
         @Override
-        protected boolean removeEldestEntry(Map.Entry<Key, Image> eldest) {
+        protected boolean removeEldestEntry(Map.Entry<Key, Piece> eldest) {
           return size() > Math.max(KEPT, 2 * Math.max(inView, inViewBefore));
         }
       };
@@ -51,6 +62,8 @@ final class TileCache {
   private final Runnable changed;
   private int painting;
   private long told;
+  private List<Key> arrived = new ArrayList<>();
+  private boolean lacking;
   private int inView;
   private int inViewBefore;
 
@@ -72,16 +85,19 @@ final class TileCache {
   void startPicture() {
     inViewBefore = inView;
     inView = 0;
+    arrived = new ArrayList<>();
+    lacking = false;
   }
 
   /** The piece, or null while it is being painted. */
-  Image get(Key key) {
+  Piece get(Key key) {
     inView++;
-    Image there = tiles.get(key);
+    Piece there = tiles.get(key);
     if (there == null && asked.add(key)) {
       wishes.push(key);
       while (wishes.size() > WISHES) {
         asked.remove(wishes.removeLast());
+        lacking = true;
       }
       next();
     }
@@ -89,8 +105,20 @@ final class TileCache {
   }
 
   /** The piece if it is painted already. */
-  Image peek(Key key) {
+  Piece peek(Key key) {
     return tiles.get(key);
+  }
+
+  /** The pieces that have come since the picture was drawn, or since this was asked. */
+  List<Key> takeArrived() {
+    List<Key> out = arrived;
+    arrived = new ArrayList<>();
+    return out;
+  }
+
+  /** Whether a picture has wanted more than could wait, and is to be drawn from the start again. */
+  boolean isLacking() {
+    return lacking && !isBusy();
   }
 
   boolean isBusy() {
@@ -125,7 +153,7 @@ final class TileCache {
   }
 
   /** A piece with the index that it was painted by, which is missing if that was at fault. */
-  private record Painted(BufferedImage image, Optional<TriangleIndex> index) {}
+  private record Painted(BufferedImage image, Rectangle2D used, Optional<TriangleIndex> index) {}
 
   private static Painted painted(Key key, TriangleIndex known) {
     try {
@@ -138,29 +166,33 @@ final class TileCache {
               key.column() * size,
               (key.row() + 1) * size,
               resolution(key.zoom()));
-      return new Painted(image, Optional.of(index));
+      return new Painted(image, TilePainter.used(image), Optional.of(index));
     } catch (RuntimeException | Error e) { // one piece stays empty, the others are painted
       System.getLogger("wellspan").log(System.Logger.Level.ERROR, "a piece was not painted", e);
       return new Painted(
           new BufferedImage(TilePainter.SIZE, TilePainter.SIZE, BufferedImage.TYPE_INT_ARGB_PRE),
+          Rectangle2D.EMPTY,
           Optional.ofNullable(known));
     }
   }
 
   private void done(Key key, Painted painted) {
     painting--;
+    arrived.add(key);
     asked.remove(key);
     painted.index().ifPresent(index -> indexes.put(key.mesh(), index));
     BufferedImage image = painted.image();
     int[] argb = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
     tiles.put(
         key,
-        new WritableImage(
-            new PixelBuffer<>(
-                TilePainter.SIZE,
-                TilePainter.SIZE,
-                IntBuffer.wrap(argb),
-                PixelFormat.getIntArgbPreInstance())));
+        new Piece(
+            new WritableImage(
+                new PixelBuffer<>(
+                    TilePainter.SIZE,
+                    TilePainter.SIZE,
+                    IntBuffer.wrap(argb),
+                    PixelFormat.getIntArgbPreInstance())),
+            painted.used()));
     next();
     long now = System.nanoTime();
     if (!isBusy() || now - told > SELDOM) { // the picture is drawn as a whole

@@ -7,6 +7,7 @@ import java.awt.RenderingHints;
 import java.awt.geom.Path2D;
 import java.awt.image.BufferedImage;
 import java.awt.image.DataBufferInt;
+import javafx.geometry.Rectangle2D;
 import wellspan.core.geom.Mesh;
 import wellspan.core.terrain.ContourInterval;
 import wellspan.core.terrain.Contours;
@@ -54,6 +55,27 @@ final class TilePainter {
       case SurfaceLook.Difference d -> difference(image, index, d, east, north, resolution);
     }
     return image;
+  }
+
+  /** The rows and columns in which anything is painted, with one more around them for blending. */
+  static Rectangle2D used(BufferedImage image) {
+    int[] argb = ((DataBufferInt) image.getRaster().getDataBuffer()).getData();
+    int left = SIZE, top = SIZE, right = -1, bottom = -1;
+    for (int y = 0; y < SIZE; y++) {
+      for (int x = 0; x < SIZE; x++) {
+        if (argb[y * SIZE + x] != 0) {
+          left = Math.min(left, x);
+          right = Math.max(right, x);
+          top = Math.min(top, y);
+          bottom = y;
+        }
+      }
+    }
+    if (right < 0) {
+      return Rectangle2D.EMPTY;
+    }
+    int x = Math.max(0, left - 1), y = Math.max(0, top - 1);
+    return new Rectangle2D(x, y, Math.min(SIZE, right + 2) - x, Math.min(SIZE, bottom + 2) - y);
   }
 
   private interface Fill {

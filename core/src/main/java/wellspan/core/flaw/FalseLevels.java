@@ -1,6 +1,7 @@
 package wellspan.core.flaw;
 
 import java.util.ArrayList;
+import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -30,6 +31,9 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
 
   /** So many of its neighbours a point of a platform has on its own level. */
   private static final int SIDE_BY_SIDE = 2;
+
+  /** A level that so large a share of the points has is looked at beside the others alone. */
+  private static final double WIDE = 1.0 / 64;
 
   /** Side slopes of earthworks are not steeper than this ratio. */
   private static final double STEEPEST = 1;
@@ -71,11 +75,13 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
       if (!usual && e.getValue().size() < 2) {
         continue;
       }
+      Neighbours beside =
+          e.getValue().size() > WIDE * n ? besideLevel(xyz, near, e.getValue()) : near;
       List<Integer> off =
           e.getValue().stream()
-              .filter(i -> isOff(xyz, near, i, usual) && standsOut(xyz, rings, i))
+              .filter(i -> standsOut(xyz, rings, i) && isOff(xyz, beside, i, usual))
               .toList();
-      if (isLevelGround(xyz, near, off)) {
+      if (isLevelGround(xyz, near, beside, off)) {
         continue;
       }
       // a level that is right where most points have it is a level, whoever else shares it
@@ -88,11 +94,20 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
     return new FalseLevels(List.copyOf(points), values);
   }
 
+  /** Points that tell nothing to any of some others, having their level, left out. */
+  private static Neighbours besideLevel(double[] xyz, Neighbours near, List<Integer> points) {
+    DoubleSummaryStatistics levels =
+        points.stream().mapToDouble(i -> xyz[3 * i + 2]).summaryStatistics();
+    double from = levels.getMax() - SAME, to = levels.getMin() + SAME;
+    return near.among(o -> !(xyz[3 * o + 2] >= from && xyz[3 * o + 2] <= to));
+  }
+
   /**
    * Whether points are a platform rather than stand-ins: most lie side by side, and slopes that can
    * be walked lead to the ground around them, where a stand-in drops off like a wall.
    */
-  private static boolean isLevelGround(double[] xyz, Neighbours near, List<Integer> points) {
+  private static boolean isLevelGround(
+      double[] xyz, Neighbours near, Neighbours beside, List<Integer> points) {
     int such = 0;
     for (int p : points) {
       double z = xyz[3 * p + 2];
@@ -100,7 +115,7 @@ public record FalseLevels(List<Integer> points, Map<Double, Integer> values) {
       for (int o : near.of(p)) {
         same += Math.abs(xyz[3 * o + 2] - z) <= SAME ? 1 : 0;
       }
-      if (same >= SIDE_BY_SIDE && fall(xyz, near.otherLevels(p), p) <= STEEPEST) {
+      if (same >= SIDE_BY_SIDE && fall(xyz, beside.otherLevels(p), p) <= STEEPEST) {
         such++;
       }
     }

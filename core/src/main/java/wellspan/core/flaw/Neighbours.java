@@ -1,6 +1,8 @@
 package wellspan.core.flaw;
 
 import java.util.Arrays;
+import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 import wellspan.core.terrain.PointIndex;
 
 /** Levels around a point, as far as its neighbours in plan are to be trusted. */
@@ -16,9 +18,22 @@ final class Neighbours {
    * @param left points that no longer count; may change between questions
    */
   Neighbours(double[] xyz, boolean[] left) {
+    this(xyz, new PointIndex(xyz), left);
+  }
+
+  private Neighbours(double[] xyz, PointIndex index, boolean[] left) {
     this.xyz = xyz;
-    this.index = new PointIndex(xyz);
+    this.index = index;
     this.left = left;
+  }
+
+  /**
+   * The same among fewer points, which saves looking through a wide level ground again and again
+   * for what lies beside it. Costs as much as a pass over all points.
+   */
+  Neighbours among(IntPredicate points) {
+    int[] those = IntStream.range(0, xyz.length / 3).filter(points).toArray();
+    return new Neighbours(xyz, new PointIndex(xyz, those), left);
   }
 
   /**

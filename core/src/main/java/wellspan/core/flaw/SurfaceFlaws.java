@@ -214,7 +214,7 @@ public record SurfaceFlaws(
     for (int k = 0; k < 3; k++) {
       double e = a[2 * k], n = a[2 * k + 1];
       double de = a[(2 * k + 2) % 6] - e, dn = a[(2 * k + 3) % 6] - n;
-      double limit = TOUCH * Math.hypot(de, dn);
+      double limit = TOUCH * Math.sqrt(de * de + dn * dn);
       if (de * (b[1] - n) - dn * (b[0] - e) <= limit
           && de * (b[3] - n) - dn * (b[2] - e) <= limit
           && de * (b[5] - n) - dn * (b[4] - e) <= limit) {

@@ -2,6 +2,7 @@ package wellspan.core.terrain;
 
 import java.util.function.IntConsumer;
 import java.util.function.IntPredicate;
+import java.util.stream.IntStream;
 import wellspan.core.geom.Box;
 
 /** Finds points by their place in plan: a grid of cells with about two points each. */
@@ -14,20 +15,32 @@ public final class PointIndex {
   private final int[] first;
   private final int[] entries;
 
+  /** How many cells each cell is away from one with points, in rows or columns, the larger. */
+  private final int[] away;
+
   /**
    * @param xyz easting, northing, level in threes; places in plan must be finite
    */
   public PointIndex(double[] xyz) {
+    this(xyz, IntStream.range(0, xyz.length / 3).toArray());
+  }
+
+  /**
+   * An index of some of the points.
+   *
+   * @param of their numbers
+   */
+  public PointIndex(double[] xyz, int[] of) {
     this.xyz = xyz;
     box = Box.of(xyz);
-    int n = xyz.length / 3;
+    int n = of.length;
     double width = box.isEmpty() ? 1 : Math.max(box.width(), 1e-3);
     double depth = box.isEmpty() ? 1 : Math.max(box.depth(), 1e-3);
     cell = Math.max(Math.sqrt(width * depth / Math.max(1, n / 2.0)), Math.max(width, depth) / 8191);
     columns = (int) (width / cell) + 1;
     rows = (int) (depth / cell) + 1;
     first = new int[columns * rows + 1];
-    for (int i = 0; i < n; i++) {
+    for (int i : of) {
       first[cellOf(i) + 1]++;
     }
     for (int c = 0; c < columns * rows; c++) {
@@ -35,8 +48,33 @@ public final class PointIndex {
     }
     entries = new int[n];
     int[] fill = first.clone();
-    for (int i = 0; i < n; i++) {
+    for (int i : of) {
       entries[fill[cellOf(i)]++] = i;
+    }
+    away = new int[columns * rows];
+    for (int c = 0; c < away.length; c++) {
+      away[c] = first[c + 1] > first[c] ? 0 : Math.max(columns, rows);
+    }
+    for (int c = 0; c < away.length; c++) {
+      near(c, -1);
+    }
+    for (int c = away.length - 1; c >= 0; c--) {
+      near(c, 1);
+    }
+  }
+
+  /** Takes over what the four cells before or behind one know, in the order of the cells. */
+  private void near(int c, int side) {
+    int i = c % columns, j = c / columns;
+    nearer(c, i + side, j);
+    nearer(c, i - 1, j + side);
+    nearer(c, i, j + side);
+    nearer(c, i + 1, j + side);
+  }
+
+  private void nearer(int c, int i, int j) {
+    if (i >= 0 && j >= 0 && i < columns && j < rows) {
+      away[c] = Math.min(away[c], away[j * columns + i] + 1);
     }
   }
 
@@ -72,7 +110,8 @@ public final class PointIndex {
   }
 
   /**
-   * The nearest points in plan, nearest first.
+   * The nearest points in plan, nearest first. Rings of cells are looked through from the first
+   * that has points, so that a place in the middle of a wide gap costs no more than the gap's edge.
    *
    * @param count how many at most
    * @param wanted which points count
@@ -83,7 +122,7 @@ public final class PointIndex {
     int found = 0;
     int ci = column(e), cj = row(n);
     int widest = Math.max(columns, rows);
-    for (int ring = 0; ring <= widest; ring++) {
+    for (int ring = away[cj * columns + ci]; ring <= widest; ring++) {
       // points of this ring are at least ring − 1 cells away
       double reach = (ring - 1) * cell;
       if (found == count && ring > 1 && far[count - 1] <= reach * reach) {

@@ -33,6 +33,34 @@ class PointIndexTest {
     }
   }
 
+  /** Places in a gap, beside all points and among points that no longer count. */
+  @Property(tries = 25)
+  void theNearestAreFoundAcrossAWideGap(@ForAll long seed) {
+    double[] xyz = Grounds.scatter(3000, 100, seed, (x, y) -> 0);
+    Random r = new Random(seed);
+    double middle = 30 + 40 * r.nextDouble(), gap = 10 + 30 * r.nextDouble();
+    int[] around =
+        IntStream.range(0, xyz.length / 3)
+            .filter(
+                i ->
+                    Math.hypot(xyz[3 * i] - Grounds.E - middle, xyz[3 * i + 1] - Grounds.N - middle)
+                        > gap)
+            .toArray();
+    PointIndex index = new PointIndex(xyz, around);
+    for (int q = 0; q < 20; q++) {
+      double e = Grounds.E - 20 + r.nextDouble() * 140, n = Grounds.N - 20 + r.nextDouble() * 140;
+      List<Integer> slow =
+          IntStream.of(around)
+              .boxed()
+              .sorted(
+                  Comparator.comparingDouble(i -> Math.hypot(xyz[3 * i] - e, xyz[3 * i + 1] - n)))
+              .limit(8)
+              .toList();
+      assertThat(IntStream.of(index.nearest(e, n, 8, i -> true)).boxed())
+          .containsExactlyElementsOf(slow);
+    }
+  }
+
   @Property(tries = 25)
   void aWindowHoldsExactlyItsPoints(@ForAll long seed) {
     double[] xyz = Grounds.scatter(300, 100, seed, (x, y) -> 0);

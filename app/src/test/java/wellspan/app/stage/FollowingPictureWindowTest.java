@@ -14,27 +14,26 @@ import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
 
 /** A picture that takes long to draw stays where its ground is while the hand moves it. */
-class FollowingCanvasWindowTest extends ApplicationTest {
+class FollowingPictureWindowTest extends ApplicationTest {
   private static final double WIDTH = 400;
   private static final double HEIGHT = 300;
   private static final PlanWindow FIRST = new PlanWindow(412_000, 6_534_500, 0.5, WIDTH, HEIGHT);
 
   private final AtomicInteger asked = new AtomicInteger();
-  private FollowingCanvas canvas;
+  private FollowingPicture picture;
 
   @Override
   public void start(Stage stage) {
-    canvas = new FollowingCanvas(asked::incrementAndGet);
-    canvas.setWidth(WIDTH);
-    canvas.setHeight(HEIGHT);
-    stage.setScene(new Scene(new Pane(canvas), WIDTH, HEIGHT));
+    picture = new FollowingPicture(asked::incrementAndGet);
+    picture.size(WIDTH, HEIGHT);
+    stage.setScene(new Scene(new Pane(picture), WIDTH, HEIGHT));
     stage.show();
   }
 
   private void draw(PlanWindow window, long millis) {
     interact(
         () ->
-            canvas.draw(
+            picture.draw(
                 window,
                 () -> {
                   try {
@@ -47,7 +46,7 @@ class FollowingCanvasWindowTest extends ApplicationTest {
 
   private boolean follows(PlanWindow window) {
     boolean[] out = new boolean[1];
-    interact(() -> out[0] = canvas.follow(window));
+    interact(() -> out[0] = picture.follow(window));
     return out[0];
   }
 
@@ -55,8 +54,8 @@ class FollowingCanvasWindowTest extends ApplicationTest {
   void whatIsDrawnQuicklyIsDrawnAtEachMovement() {
     draw(FIRST, 0);
     assertThat(follows(FIRST.moved(30, 0))).isFalse();
-    assertThat(canvas.getTranslateX()).isZero();
-    assertThat(canvas.isBehind()).isFalse();
+    assertThat(picture.getTranslateX()).isZero();
+    assertThat(picture.isBehind()).isFalse();
   }
 
   @Test
@@ -68,17 +67,17 @@ class FollowingCanvasWindowTest extends ApplicationTest {
         }) {
       assertThat(follows(to)).isTrue();
       for (double[] at : new double[][] {{412_010, 6_534_480}, {411_930, 6_534_550}}) {
-        Point2D shown = canvas.localToParent(FIRST.x(at[0]), FIRST.y(at[1]));
+        Point2D shown = picture.localToParent(FIRST.x(at[0]), FIRST.y(at[1]));
         assertThat(shown.getX())
             .isCloseTo(to.x(at[0]), within(1e-3)); // the toolkit reckons in single precision
         assertThat(shown.getY())
             .isCloseTo(to.y(at[1]), within(1e-3)); // the toolkit reckons in single precision
       }
     }
-    assertThat(canvas.isBehind()).isTrue();
+    assertThat(picture.isBehind()).isTrue();
     WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> asked.get() > 0);
     draw(FIRST.moved(30, -12), 60);
-    assertThat(canvas.isBehind()).isFalse();
-    assertThat(canvas.localToParent(7, 9)).isEqualTo(new Point2D(7, 9));
+    assertThat(picture.isBehind()).isFalse();
+    assertThat(picture.localToParent(7, 9)).isEqualTo(new Point2D(7, 9));
   }
 }

@@ -2,15 +2,18 @@ package wellspan.app.stage;
 
 import javafx.animation.Animation;
 import javafx.animation.PauseTransition;
+import javafx.scene.Group;
 import javafx.scene.canvas.Canvas;
+import javafx.scene.canvas.GraphicsContext;
 import javafx.util.Duration;
 
 /**
- * A canvas for a picture of the plan. What takes long to draw follows the hand as it was drawn
- * last, shifted and scaled, and is drawn anew once the hand rests, and now and then before.
- * Window's thread.
+ * The picture of the plan: the ground, and over it what is drawn with ink, so that a mark that
+ * moves leaves the ground as it is. What takes long to draw follows the hand as it was drawn last,
+ * shifted and scaled, and is drawn anew once the hand rests, and now and then before. Window's
+ * thread.
  */
-final class FollowingCanvas extends Canvas {
+final class FollowingPicture extends Group {
   /** What is drawn faster is drawn at each movement, nanoseconds. */
   private static final long SLOW = 15_000_000;
 
@@ -19,6 +22,8 @@ final class FollowingCanvas extends Canvas {
 
   private static final Duration REST = Duration.millis(120);
 
+  private final Canvas ground = new Canvas();
+  private final Canvas ink = new Canvas();
   private final PauseTransition pause = new PauseTransition(REST);
   private PlanWindow drawn;
   private long drawnAt;
@@ -27,8 +32,33 @@ final class FollowingCanvas extends Canvas {
   /**
    * @param redraw asks for the picture to be drawn anew
    */
-  FollowingCanvas(Runnable redraw) {
+  FollowingPicture(Runnable redraw) {
     pause.setOnFinished(e -> redraw.run());
+    getChildren().addAll(ground, ink);
+  }
+
+  GraphicsContext ground() {
+    return ground.getGraphicsContext2D();
+  }
+
+  GraphicsContext ink() {
+    return ink.getGraphicsContext2D();
+  }
+
+  double width() {
+    return ink.getWidth();
+  }
+
+  double height() {
+    return ink.getHeight();
+  }
+
+  /** Both sheets lose what is drawn on them. */
+  void size(double width, double height) {
+    for (Canvas c : new Canvas[] {ground, ink}) {
+      c.setWidth(width);
+      c.setHeight(height);
+    }
   }
 
   /** Draws the picture of a part of the plan. */
