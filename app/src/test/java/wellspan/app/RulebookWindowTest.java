@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.event.ActionEvent;
@@ -18,8 +19,13 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import wellspan.app.session.DescribeCard;
 import wellspan.app.session.RuleRef;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.build.Build;
+import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Stop;
+import wellspan.core.packing.Packing;
+import wellspan.core.packing.SaidProperties;
 import wellspan.core.rulebook.Cell;
 import wellspan.core.rulebook.CodeSystem;
 import wellspan.core.rulebook.PropertyRule;
@@ -76,6 +82,49 @@ class RulebookWindowTest extends WindowTest {
     assertThat(session.rules().book().count()).isPositive();
     interact(session::undo);
     assertThat(session.rules().book()).isEqualTo(Rulebook.NONE);
+  }
+
+  /** Whatever would be delivered, set by set, and from a cell of a rule to that rule. */
+  @Test
+  void everythingThatIsSaidHasAColumnWhenAskedFor() throws Exception {
+    open();
+    press("#start-rulebook");
+    ComboBox<Boolean> columns = lookup("#rule-columns").query();
+    interact(
+        () -> {
+          columns.setValue(true);
+          columns.getOnAction().handle(new ActionEvent());
+        });
+    settle(() -> session.rules().said().saidProperty().get().isPresent());
+    SaidProperties said = session.rules().said().saidProperty().get().orElseThrow();
+    List<SaidProperties.Column> shown = new ArrayList<>();
+    for (TableColumn<Build.BuiltItem, ?> set : table().getColumns()) {
+      set.getColumns()
+          .forEach(c -> shown.add(new SaidProperties.Column(set.getText(), c.getText())));
+    }
+    assertThat(shown).containsExactlyElementsOf(said.columns()).hasSizeGreaterThan(10);
+    Build.BuiltItem first = table().getItems().getFirst();
+    Description delivered =
+        Packing.description(session.build(), first, Delivery.ofAll(IfcSchema.IFC4X3));
+    for (PropertySet set : delivered.propertySets()) {
+      set.values()
+          .forEach(
+              (name, value) ->
+                  assertThat(said.value(first.id(), new SaidProperties.Column(set.name(), name)))
+                      .contains(value));
+    }
+    PropertyRule rule = session.rules().book().properties().getFirst();
+    assertThat(session.rules().ruleOf(rule.set(), rule.property()))
+        .contains(new RuleRef(RuleRef.Kind.PROPERTY, 0));
+    interact(() -> session.rules().schemaProperty().set(IfcSchema.IFC2X3));
+    settle(() -> !session.work().runningProperty().get());
+    assertThat(session.rules().said().saidProperty().get()).isPresent();
+    interact(
+        () -> {
+          columns.setValue(false);
+          columns.getOnAction().handle(new ActionEvent());
+        });
+    assertThat(columns()).contains("Item", "Class").doesNotContain(shown.getFirst().set());
   }
 
   @Test

@@ -93,7 +93,7 @@ public final class ProofCard extends ScrollPane {
     go.setId("deliver");
     go.setMaxWidth(Double.MAX_VALUE);
     List<Finding> before = BeforeDelivery.of(session.build(), d, session.findingsProperty().get());
-    boolean impossible = before.stream().anyMatch(f -> f.code().equals("deliver.nothing"));
+    boolean impossible = before.stream().anyMatch(f -> f.isError() && f.stop() == Stop.DELIVER);
     go.disableProperty()
         .bind(session.work().changingProperty().or(new SimpleBooleanProperty(impossible)));
     before(before);

@@ -1,7 +1,9 @@
 package wellspan.app.describe;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.collections.ListChangeListener;
@@ -19,12 +21,13 @@ import wellspan.app.theme.Parts;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.build.Build;
+import wellspan.core.packing.SaidProperties;
 import wellspan.core.rulebook.Cell;
 import wellspan.core.rulebook.Rulebook;
 
 /**
- * Items × properties as they would be delivered: a column for each rule, gaps and misfits marked.
- * Only what is seen is built.
+ * Items × properties as they would be delivered: a column for each rule, gaps and misfits marked,
+ * or a column for everything that any of them says. Only what is seen is built.
  */
 final class ItemTable extends TableView<Build.BuiltItem> {
   private static final double NAME = 190;
@@ -33,6 +36,7 @@ final class ItemTable extends TableView<Build.BuiltItem> {
   private final Session session;
   private final RuleDesk desk;
   private Rulebook shown = Rulebook.NONE;
+  private Optional<List<SaidProperties.Column>> everything = Optional.empty();
   private boolean selecting;
 
   ItemTable(Session session) {
@@ -72,9 +76,13 @@ final class ItemTable extends TableView<Build.BuiltItem> {
   /** Shows the items as they are now; columns are made anew only when the rules changed. */
   void show(List<Build.BuiltItem> items) {
     Rulebook book = desk.book();
-    if (getColumns().isEmpty() || !book.equals(shown)) {
+    Optional<List<SaidProperties.Column>> all =
+        desk.said().saidProperty().get().map(SaidProperties::columns);
+    if (getColumns().isEmpty() || !book.equals(shown) || !all.equals(everything)) {
       shown = book;
-      getColumns().setAll(columns(book));
+      everything = all;
+      getColumns().setAll(plainColumns());
+      getColumns().addAll(all.map(this::saidColumns).orElseGet(() -> ruleColumns(book)));
     }
     selecting = true;
     getItems().setAll(items);
@@ -96,7 +104,7 @@ final class ItemTable extends TableView<Build.BuiltItem> {
 
   /** Brings the column of a rule into view. */
   void bring(RuleRef rule) {
-    for (TableColumn<Build.BuiltItem, ?> c : getColumns()) {
+    for (TableColumn<Build.BuiltItem, ?> c : getVisibleLeafColumns()) {
       if (rule.equals(c.getUserData())) {
         scrollToColumn(c);
       }
@@ -123,7 +131,7 @@ final class ItemTable extends TableView<Build.BuiltItem> {
     return -1;
   }
 
-  private List<TableColumn<Build.BuiltItem, ?>> columns(Rulebook book) {
+  private List<TableColumn<Build.BuiltItem, ?>> plainColumns() {
     List<TableColumn<Build.BuiltItem, ?>> out = new ArrayList<>();
     out.add(plain("Item", NAME, i -> i.item().name(), "name"));
     out.add(
@@ -137,6 +145,46 @@ final class ItemTable extends TableView<Build.BuiltItem> {
                   : (c.entity() + " " + c.type()).strip();
             },
             "class-cell"));
+    return out;
+  }
+
+  /** The columns of a set stand under its name. */
+  private List<TableColumn<Build.BuiltItem, ?>> saidColumns(List<SaidProperties.Column> all) {
+    Map<String, TableColumn<Build.BuiltItem, ?>> sets = new LinkedHashMap<>();
+    for (SaidProperties.Column c : all) {
+      sets.computeIfAbsent(c.set(), ItemTable::setColumn).getColumns().add(said(c));
+    }
+    return List.copyOf(sets.values());
+  }
+
+  private static TableColumn<Build.BuiltItem, ?> setColumn(String name) {
+    TableColumn<Build.BuiltItem, ?> c = new TableColumn<>(name);
+    c.setSortable(false);
+    c.setReorderable(false);
+    return c;
+  }
+
+  private TableColumn<Build.BuiltItem, PropertyValue> said(SaidProperties.Column column) {
+    TableColumn<Build.BuiltItem, PropertyValue> c = new TableColumn<>(column.property());
+    c.setPrefWidth(COLUMN);
+    c.setSortable(false);
+    c.setReorderable(false);
+    Optional<RuleRef> rule = desk.ruleOf(column.set(), column.property());
+    rule.ifPresent(c::setUserData);
+    c.setCellValueFactory(
+        f ->
+            new ReadOnlyObjectWrapper<>(
+                desk.said()
+                    .saidProperty()
+                    .get()
+                    .flatMap(all -> all.value(f.getValue().id(), column))
+                    .orElse(null)));
+    c.setCellFactory(k -> new SaidCell(rule));
+    return c;
+  }
+
+  private List<TableColumn<Build.BuiltItem, ?>> ruleColumns(Rulebook book) {
+    List<TableColumn<Build.BuiltItem, ?>> out = new ArrayList<>();
     for (int i = 0; i < book.properties().size(); i++) {
       if (!book.properties().get(i).off()) {
         out.add(ruled(new RuleRef(RuleRef.Kind.PROPERTY, i), book.properties().get(i).property()));
@@ -188,6 +236,31 @@ final class ItemTable extends TableView<Build.BuiltItem> {
     return c;
   }
 
+  private static void show(TableCell<?, ?> cell, PropertyValue v) {
+    cell.setText(ShownValue.of(v));
+    if (ShownValue.isNumber(v)) {
+      cell.getStyleClass().add("number-cell");
+    }
+  }
+
+  /** What one item says, whoever made it say so. */
+  private final class SaidCell extends TableCell<Build.BuiltItem, PropertyValue> {
+    SaidCell(Optional<RuleRef> rule) {
+      setOnMousePressed(e -> rule.ifPresent(ItemTable.this::take));
+    }
+
+    @Override
+    protected void updateItem(PropertyValue v, boolean empty) {
+      super.updateItem(v, empty);
+      getStyleClass().remove("number-cell");
+      if (empty || v == null) {
+        setText(null);
+      } else {
+        show(this, v);
+      }
+    }
+  }
+
   /** What one rule says of one item. */
   private final class ValueCell extends TableCell<Build.BuiltItem, Cell> {
     private final RuleRef rule;
@@ -217,13 +290,7 @@ final class ItemTable extends TableView<Build.BuiltItem> {
       }
       switch (cell.state()) {
         case NONE -> setText("");
-        case SAID -> {
-          PropertyValue v = cell.value().orElseThrow();
-          setText(ShownValue.of(v));
-          if (ShownValue.isNumber(v)) {
-            getStyleClass().add("number-cell");
-          }
-        }
+        case SAID -> show(this, cell.value().orElseThrow());
         case GAP, TWICE -> mark(cell, "\u25cc ", "gap-cell");
         case WRONG -> mark(cell, "\u2715 ", "wrong-cell");
       }

@@ -51,6 +51,7 @@ public final class RuleSurface extends BorderPane {
   private final ItemTable table;
   private final Label foot = Parts.label("", "muted");
   private final ComboBox<Optional<Band>> scope = new ComboBox<>();
+  private final ComboBox<Boolean> columns = new ComboBox<>();
   private boolean choosing;
 
   public RuleSurface(Session session) {
@@ -89,6 +90,7 @@ public final class RuleSurface extends BorderPane {
     setCenter(table);
     setBottom(foot);
     scope();
+    columns();
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.historyProperty().addListener((o, a, b) -> refresh());
     session.selectedProperty().addListener((o, a, b) -> follow());
@@ -116,6 +118,28 @@ public final class RuleSurface extends BorderPane {
         });
     scope.setValue(Optional.empty());
     Choices.onChosen(scope, e -> desk.scopeProperty().set(scope.getValue()));
+  }
+
+  private void columns() {
+    columns.setId("rule-columns");
+    columns.setAccessibleText("Which properties have a column");
+    columns.setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(Boolean all) {
+            return Boolean.TRUE.equals(all) ? "All properties" : "Properties of rules";
+          }
+
+          @Override
+          public Boolean fromString(String s) {
+            return Boolean.FALSE;
+          }
+        });
+    columns.getItems().setAll(false, true);
+    columns.setValue(false);
+    Choices.onChosen(columns, e -> desk.said().wantedProperty().set(columns.getValue()));
+    desk.said().wantedProperty().addListener((o, was, is) -> columns.setValue(is));
+    desk.said().saidProperty().addListener((o, was, is) -> refresh());
   }
 
   private void ruleKey(KeyEvent e) {
@@ -245,7 +269,7 @@ public final class RuleSurface extends BorderPane {
     shipped.setId("start-rulebook");
     Button open =
         Parts.button("Take a rulebook \u2026", "plain", () -> new RulebookMenu(session).take(this));
-    HBox ways = new HBox(8, shipped, open);
+    HBox ways = new HBox(8, shipped, open, Parts.space(), columns, scope);
     VBox v =
         new VBox(
             10,
@@ -264,6 +288,7 @@ public final class RuleSurface extends BorderPane {
     from.setPrefWidth(212);
     to.setMinWidth(0);
     scope.setMinWidth(Region.USE_PREF_SIZE);
+    columns.setMinWidth(Region.USE_PREF_SIZE);
     MenuButton add = new MenuButton("+ Rule");
     add.setId("add-rule");
     add.getStyleClass().add("plain");
@@ -273,7 +298,7 @@ public final class RuleSurface extends BorderPane {
             add("A property", fresh::property),
             add("A class", fresh::ofClass),
             add("A classification", fresh::codes));
-    HBox h = new HBox(8, from, to, Parts.space(), add, scope);
+    HBox h = new HBox(8, from, to, Parts.space(), add, columns, scope);
     h.setAlignment(Pos.CENTER_LEFT);
     h.setPadding(new Insets(0, 16, 4, 20));
     return h;

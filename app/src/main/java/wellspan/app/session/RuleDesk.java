@@ -43,11 +43,13 @@ public final class RuleDesk {
       new SimpleObjectProperty<>(Optional.empty());
   private final ObjectProperty<DescribeCard> card = new SimpleObjectProperty<>(DescribeCard.NONE);
   private final SchemaDesk schemas;
+  private final SaidDesk said;
 
   RuleDesk(Session session) {
     this.session = session;
     schema.set(session.deliveries().schema());
     schemas = new SchemaDesk(session, card);
+    said = new SaidDesk(session, schema);
     session
         .historyProperty()
         .addListener(
@@ -76,6 +78,11 @@ public final class RuleDesk {
   /** How the model differs in two schemas. */
   public SchemaDesk schemas() {
     return schemas;
+  }
+
+  /** All that items would say, beside what rules make them say. */
+  public SaidDesk said() {
+    return said;
   }
 
   /** What stands beside the rules. */
@@ -109,6 +116,19 @@ public final class RuleDesk {
   /** What the rulebook decides of an item in the schema that is looked at. */
   public Ruled ruled(Build.BuiltItem i) {
     return session.build().ruled(i.id(), schema.get());
+  }
+
+  /** The first property rule in use that says a property of a set. */
+  public Optional<RuleRef> ruleOf(String set, String property) {
+    List<PropertyRule> all = book().properties();
+    for (int i = 0; i < all.size(); i++) {
+      if (!all.get(i).off()
+          && all.get(i).set().equals(set)
+          && all.get(i).property().equals(property)) {
+        return Optional.of(new RuleRef(RuleRef.Kind.PROPERTY, i));
+      }
+    }
+    return Optional.empty();
   }
 
   /** The cell of a rule for an item; of a class rule there is none. */

@@ -19,6 +19,7 @@ import wellspan.core.road.RoadBody;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.CarriedBody;
 import wellspan.core.shape.Shape;
+import wellspan.core.solid.Prism;
 import wellspan.core.unit.LinearUnit;
 
 /**
@@ -91,7 +92,7 @@ public record IfcFormat(IfcSchema of, boolean swept) implements DeliveryFormat {
   @Override
   public String about() {
     return swept
-        ? "Parts of roads go as sections along their alignment, round pipes along their axis, everything else as triangles. For receivers that follow curves."
+        ? "Parts of roads go as sections along their alignment, round pipes along their axis, raised footprints by outline and height, everything else as triangles. For receivers that follow curves."
         : "";
   }
 
@@ -107,6 +108,7 @@ public record IfcFormat(IfcSchema of, boolean swept) implements DeliveryFormat {
       case RoadBody b when ClassRules.hasLayout(b.axis()) && b.part().body().sweep().isPresent() ->
           Optional.of(b);
       case NetworkPart.Run r when r.body().isRound() && frame.scale() == 1 -> Optional.of(r.body());
+      case Prism p -> Optional.of(p);
       case null, default -> Optional.empty();
     };
   }

@@ -158,6 +158,24 @@ public record Extract(
     }
   }
 
+  /**
+   * Why a range does not tell which part of an item is meant; empty where it does, and of what
+   * follows no alignment.
+   */
+  public static Optional<String> unclear(Item i, ChainageRange range) {
+    try {
+      if (i.shape() instanceof Shape.Axis a) {
+        range.on(a.alignment());
+      } else if (i.shape() instanceof Shape.Faces f
+          && f.curved().orElse(null) instanceof RoadBody b) {
+        range.on(b.axis());
+      }
+      return Optional.empty();
+    } catch (IllegalArgumentException e) {
+      return Optional.of(e.getMessage());
+    }
+  }
+
   private Item thinned(Item i, Thin t, List<Finding> findings) {
     List<Polyline> lines;
     double sampling = 0;

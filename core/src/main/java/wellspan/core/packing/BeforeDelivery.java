@@ -2,11 +2,14 @@ package wellspan.core.packing;
 
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.Losses;
+import wellspan.core.extract.Extract;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.item.ItemId;
@@ -24,10 +27,15 @@ public final class BeforeDelivery {
   public static List<Finding> of(Build build, Delivery delivery, List<Finding> findings) {
     Set<ItemId> sent = new HashSet<>();
     Set<String> names = new HashSet<>();
+    Map<String, ItemId> unclear = new LinkedHashMap<>();
     for (Build.BuiltItem i : build.items().values()) {
       if (build.sends(delivery, i)) {
         sent.add(i.id());
         names.add(i.item().name());
+        delivery
+            .range()
+            .flatMap(r -> Extract.unclear(i.item(), r))
+            .ifPresent(why -> unclear.putIfAbsent(why, i.id()));
       }
     }
     if (sent.isEmpty()) {
@@ -43,6 +51,12 @@ public final class BeforeDelivery {
                       + " carries none of it. Include items in the manifest, or choose another format."));
     }
     List<Finding> out = new ArrayList<>();
+    unclear.forEach(
+        (why, id) ->
+            out.add(
+                Finding.error(
+                        Stop.DELIVER, "deliver.range", build.items().get(id).item().name(), why)
+                    .about(id)));
     if (build.job().frame().crs().isEmpty() && delivery.format().schema().isPresent()) {
       out.add(Finding.note(Stop.PLACE, "deliver.local", "", Losses.LOCAL));
     }

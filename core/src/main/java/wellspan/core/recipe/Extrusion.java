@@ -20,8 +20,9 @@ import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Takes;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.Curved;
 import wellspan.core.shape.Shape;
-import wellspan.core.solid.Loft;
+import wellspan.core.solid.Prism;
 import wellspan.core.terrain.TriangleIndex;
 
 /**
@@ -54,13 +55,13 @@ public record Extrusion(
     double volume = 0;
     for (int i = 0; i < area.getNumGeometries(); i++) {
       if (area.getGeometryN(i) instanceof Polygon p && p.getArea() > 0) {
-        Mesh body = Loft.body(List.of(face(p, low), face(p, low + height)), false);
-        volume += body.volume();
+        Shape.Faces body = Shape.Faces.of(new Prism(face(p, low), height), Curved.USUAL_CHORD);
+        volume += body.mesh().volume();
         items.add(
             new Item(
                 items.isEmpty() ? name : name + " " + (items.size() + 1),
                 Kind.of("block"),
-                new Shape.Faces(body),
+                body,
                 Attributes.ofMaterial(material)));
       }
     }

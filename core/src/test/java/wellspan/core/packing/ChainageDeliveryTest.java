@@ -24,6 +24,7 @@ import wellspan.core.deliver.LocalZero;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.extract.ChainageRange;
 import wellspan.core.extract.Split;
+import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
@@ -162,6 +163,13 @@ class ChainageDeliveryTest {
     Build b = build(List.of(new Chainages.Equation(60, 1060, 1010, true)));
     assertThatThrownBy(() -> Packing.parcel(b, delivery(1020, 1030)))
         .hasMessageContaining("in 2 places");
+    assertThat(BeforeDelivery.of(b, delivery(1020, 1030), List.of()))
+        .as("said before it runs, once for all that follows the axis")
+        .filteredOn(Finding::isError)
+        .singleElement()
+        .satisfies(f -> assertThat(f.code()).isEqualTo("deliver.range"))
+        .satisfies(f -> assertThat(f.message()).contains("in 2 places"));
+    assertThat(BeforeDelivery.of(b, delivery(1052, 1058), List.of())).noneMatch(Finding::isError);
   }
 
   @Test

@@ -1,6 +1,7 @@
 package wellspan.exchange.delivery;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -17,6 +18,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
@@ -24,6 +26,7 @@ import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.align.Profile;
 import wellspan.core.align.Pvi;
+import wellspan.core.attribute.Attributes;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.Parcel;
@@ -51,6 +54,8 @@ import wellspan.core.road.RoadParts;
 import wellspan.core.road.SectionPoint;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.CarriedBody;
+import wellspan.core.shape.Shape;
+import wellspan.core.solid.Prism;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.landxml.read.LandXmlReader;
 
@@ -207,6 +212,56 @@ class SweptBodiesTest {
     assertThat(proof.maxDeviation()).isLessThan(1e-6);
   }
 
+  /** A court with a yard in it, 400 m² less 36 m², raised by 2.5 m. */
+  private static Item block() {
+    double e = 412_030, n = 6_534_560, h = 12.25;
+    double[] outer = {e, n, h, e + 20, n, h, e + 20, n + 20, h, e, n + 20, h};
+    double[] yard = {e + 5, n + 5, h, e + 5, n + 11, h, e + 11, n + 11, h, e + 11, n + 5, h};
+    return new Item(
+        "Court",
+        Kind.of("block"),
+        Shape.Faces.of(new Prism(List.of(outer, yard), 2.5), 0.01),
+        Attributes.ofMaterial("concrete"));
+  }
+
+  @ParameterizedTest
+  @EnumSource(
+      value = LinearUnit.class,
+      names = {"METRE", "MILLIMETRE", "FOOT"})
+  void aFootprintIsRaisedWithItsYard(LinearUnit unit) throws IOException {
+    Parcel p = parcel(List.of(block()), unit);
+    assertThat(errors(deliver(p))).isEmpty();
+    assertThat(count("IFCARBITRARYPROFILEDEFWITHVOIDS")).isEqualTo(1);
+    assertThat(count("IFCTRIANGULATEDFACESET")).isZero();
+    Mesh arrived = readBack(p).items().getFirst().triangles().orElseThrow();
+    assertThat(arrived.isClosed()).isTrue();
+    assertThat(arrived.volume()).isCloseTo(364 * 2.5, within(1e-4));
+    assertThat(arrived.bounds().minH()).isCloseTo(12.25, within(1e-6));
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      value = {
+        "IFCEXTRUDEDAREASOLID\\(#\\d+,#\\d+,#\\d+,([0-9.]+)\\); 0.01",
+        "IFCCARTESIANPOINT\\(\\(([0-9]+\\.[0-9]+),; 0.01",
+        "IFCCARTESIANPOINT\\(\\(0\\.,0\\.,([0-9.]+)\\); 0.01"
+      })
+  void aRaisedFootprintWithOneNumberAlteredFailsTheProof(String pattern, double by)
+      throws IOException {
+    Parcel p = parcel(List.of(block()), LinearUnit.METRE);
+    deliver(p);
+    alter(pattern, by);
+    assertThat(errors(prove(p))).isNotEmpty();
+  }
+
+  private void alter(String pattern, double by) throws IOException {
+    String text = Files.readString(file());
+    MatchResult at = Pattern.compile(pattern).matcher(text).results().findFirst().orElseThrow();
+    double changed = Double.parseDouble(at.group(1)) + by;
+    Files.writeString(file(), text.substring(0, at.start(1)) + changed + text.substring(at.end(1)));
+  }
+
   /** Each of these is one number of the file, changed by so much. */
   @ParameterizedTest
   @CsvSource(
@@ -220,10 +275,7 @@ class SweptBodiesTest {
   void oneNumberAlteredFailsTheProof(String pattern, double by, String told) throws IOException {
     Parcel p = parcel(List.of(kerb(true)), LinearUnit.METRE);
     assertThat(errors(deliver(p))).isEmpty();
-    String text = Files.readString(file());
-    MatchResult at = Pattern.compile(pattern).matcher(text).results().findFirst().orElseThrow();
-    double changed = Double.parseDouble(at.group(1)) + by;
-    Files.writeString(file(), text.substring(0, at.start(1)) + changed + text.substring(at.end(1)));
+    alter(pattern, by);
     assertThat(errors(prove(p))).anySatisfy(m -> assertThat(m).contains(told));
   }
 

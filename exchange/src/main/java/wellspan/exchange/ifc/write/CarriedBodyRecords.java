@@ -17,11 +17,12 @@ import wellspan.core.network.PipeBody;
 import wellspan.core.road.CarriedSection;
 import wellspan.core.road.RoadBody;
 import wellspan.core.shape.CarriedBody;
+import wellspan.core.solid.Prism;
 
 /**
  * Writes bodies by outline and line: parts of roads as sections along the alignment's curve, the
  * outline's x axis to the left of it and its zero on the profile; round pipes as hollow circles
- * drawn out along their axis.
+ * drawn out along their axis; footprints raised by their height.
  */
 final class CarriedBodyRecords {
   private final StepWriter step;
@@ -56,6 +57,10 @@ final class CarriedBodyRecords {
       }
       case PipeBody p -> {
         solid = pipe(p);
+        type = "SweptSolid";
+      }
+      case Prism p -> {
+        solid = prism(p);
         type = "SweptSolid";
       }
       default -> throw new IllegalStateException(body.getClass().getName());
@@ -105,6 +110,34 @@ final class CarriedBodyRecords {
     points.add(points.getFirst());
     int line = step.add("IfcPolyline", refs(points));
     return step.add("IfcArbitraryClosedProfileDef", literal("AREA"), UNSET, ref(line));
+  }
+
+  private int prism(Prism p) throws IOException {
+    List<Integer> loops = new ArrayList<>();
+    for (double[] loop : p.foot()) {
+      List<Integer> points = new ArrayList<>();
+      for (int i = 0; i < loop.length; i += 3) {
+        double[] at = local.of(new Position(loop[i], loop[i + 1], loop[i + 2]));
+        points.add(step.add("IfcCartesianPoint", reals(at[0], at[1])));
+      }
+      points.add(points.getFirst());
+      loops.add(step.add("IfcPolyline", refs(points)));
+    }
+    int profile =
+        loops.size() == 1
+            ? step.add(
+                "IfcArbitraryClosedProfileDef", literal("AREA"), UNSET, ref(loops.getFirst()))
+            : step.add(
+                "IfcArbitraryProfileDefWithVoids",
+                literal("AREA"),
+                UNSET,
+                ref(loops.getFirst()),
+                refs(loops.subList(1, loops.size())));
+    int origin = step.add("IfcCartesianPoint", reals(0, 0, local.level(p.base())));
+    int position = step.add("IfcAxis2Placement3D", ref(origin), UNSET, UNSET);
+    int up = step.add("IfcDirection", reals(0, 0, 1));
+    double height = p.height() / local.unit();
+    return step.add("IfcExtrudedAreaSolid", ref(profile), ref(position), ref(up), real(height));
   }
 
   private int pipe(PipeBody p) throws IOException {

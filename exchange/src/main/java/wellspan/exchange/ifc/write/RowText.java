@@ -33,23 +33,29 @@ interface RowText {
   /** Text of a block of rows. */
   record Block(byte[] text, int length) {}
 
-  private Block block(int from, int to, byte[] text) {
-    int at = 0;
+  /**
+   * Appends some rows with commas between them, and before them unless they are the first.
+   *
+   * @param text has room for {@link #ROW_BYTES} bytes for each row
+   * @return where the text ends
+   */
+  default int append(int from, int to, byte[] text, int start) {
+    int at = start;
     for (int i = from; i < to; i++) {
       if (i > 0) {
         text[at++] = ',';
       }
       at = append(i, text, at);
     }
-    return new Block(text, at);
+    return at;
   }
 
   /** Writes all rows with commas between them. */
   default void write(int rows, OutputStream out, Progress progress, String sentence)
       throws IOException {
-    if (rows <= BLOCK) { // as in a model of many small products: not worth a thread
-      Block all = block(0, rows, new byte[ROW_BYTES * rows]);
-      out.write(all.text(), 0, all.length());
+    if (rows <= BLOCK) { // not worth a thread
+      byte[] text = new byte[ROW_BYTES * rows];
+      out.write(text, 0, append(0, rows, text, 0));
       return;
     }
     int cores = Runtime.getRuntime().availableProcessors();
@@ -61,7 +67,9 @@ interface RowText {
           int from = next;
           int to = (int) Math.min(rows, (long) from + BLOCK);
           byte[] text = free.isEmpty() ? new byte[ROW_BYTES * BLOCK] : free.pop();
-          running.add(CompletableFuture.supplyAsync(() -> block(from, to, text), pool));
+          running.add(
+              CompletableFuture.supplyAsync(
+                  () -> new Block(text, append(from, to, text, 0)), pool));
           next = to;
           continue;
         }

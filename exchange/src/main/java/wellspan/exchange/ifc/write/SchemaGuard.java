@@ -1,7 +1,10 @@
 package wellspan.exchange.ifc.write;
 
 import java.util.Arrays;
+import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import wellspan.core.schema.Attribute;
 import wellspan.core.schema.Entity;
@@ -17,6 +20,7 @@ final class SchemaGuard {
   private static final Set<String> LOGICAL = Set.of("T", "F", "U");
 
   private final Schema schema;
+  private final Map<String, Named> named = new HashMap<>();
   private short[] entityOf = new short[1024];
 
   SchemaGuard(Schema schema) {
@@ -92,7 +96,9 @@ final class SchemaGuard {
         if (values.size() < a.low() || values.size() > a.high()) {
           yield "has " + values.size() + " elements, allowed are " + a.low() + " to " + a.high();
         }
-        if (a.kind().equals("SET") && Set.copyOf(values).size() < values.size()) {
+        if (values.size() > 1
+            && a.kind().equals("SET")
+            && Set.copyOf(values).size() < values.size()) {
           yield "is a SET and names an element twice";
         }
         for (StepValue x : values) {
@@ -116,25 +122,60 @@ final class SchemaGuard {
     return !fits ? "does not hold rows of " + kind : rows < a.low() ? "has no rows" : null;
   }
 
+  /**
+   * What a name of the schema stands for; looked up for each value that is written.
+   *
+   * @param allowed numbers of the entities that may stand for it, if it is one or a select
+   * @param literals of an enumeration, null for all else
+   * @param type null for entities, selects and enumerations
+   * @param simple what its values are made of; empty where that is no simple type
+   */
+  private record Named(
+      boolean entity,
+      boolean select,
+      BitSet allowed,
+      Set<String> literals,
+      Schema.DefinedType type,
+      String simple) {}
+
+  private Named named(String name) {
+    Named known = named.get(name);
+    if (known == null) {
+      boolean entity = schema.isEntity(name);
+      boolean select = schema.isSelect(name);
+      known =
+          new Named(
+              entity,
+              select,
+              entity || select ? schema.allowed(name) : new BitSet(),
+              schema.enumeration(name).orElse(null),
+              schema.type(name).orElse(null),
+              schema.simpleType(name).orElse(""));
+      named.put(name, known);
+    }
+    return known;
+  }
+
   private String namedFault(String name, StepValue v) {
-    if (schema.isEntity(name)) {
-      return v instanceof StepValue.Ref(int id) && schema.isA(target(id), name)
+    Named is = named(name);
+    if (is.entity()) {
+      return v instanceof StepValue.Ref(int id) && is.allowed().get(target(id).number())
           ? null
           : "needs a reference to " + name;
     }
-    if (schema.isSelect(name)) {
-      return selectFault(name, v);
+    if (is.select()) {
+      return selectFault(name, is, v);
     }
-    if (schema.enumeration(name).isPresent()) {
-      boolean known =
-          v instanceof StepValue.Literal(String l) && schema.enumeration(name).get().contains(l);
-      return known ? null : "needs a value of " + name + ", not " + v;
+    if (is.literals() != null) {
+      return v instanceof StepValue.Literal(String l) && is.literals().contains(l)
+          ? null
+          : "needs a value of " + name + ", not " + v;
     }
-    Schema.DefinedType t = schema.type(name).orElse(null);
+    Schema.DefinedType t = is.type();
     if (t != null && t.base() instanceof TypeRef.Aggregate a) {
       return aggregateFault(a, v);
     }
-    String simple = schema.simpleType(name).orElse("");
+    String simple = is.simple();
     boolean ok =
         switch (simple) {
           case "STRING" -> v instanceof StepValue.Text;
@@ -166,17 +207,16 @@ final class SchemaGuard {
     return null;
   }
 
-  private String selectFault(String name, StepValue v) {
-    Set<String> members = schema.selectMembers(name);
+  private String selectFault(String name, Named is, StepValue v) {
     return switch (v) {
       case StepValue.Ref(int id) -> {
         Entity e = target(id);
-        yield schema.allowed(name).get(e.number())
+        yield is.allowed().get(e.number())
             ? null
             : "is a " + e.name() + ", which " + name + " does not allow";
       }
       case StepValue.Typed(String type, StepValue inner) ->
-          members.contains(schema.upper(type))
+          schema.selectMembers(name).contains(schema.upper(type))
               ? namedFault(schema.upper(type), inner)
               : type + " is not a member of " + name;
       default -> "needs a reference or a typed value";

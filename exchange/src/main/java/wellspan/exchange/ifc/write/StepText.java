@@ -10,6 +10,20 @@ final class StepText {
   private StepText() {}
 
   static String encode(String s) {
+    return isPlain(s) ? s : encoded(s);
+  }
+
+  private static boolean isPlain(String s) {
+    for (int i = 0; i < s.length(); i++) {
+      char c = s.charAt(i);
+      if (c < 32 || c > 126 || c == '\'' || c == '\\') {
+        return false;
+      }
+    }
+    return true;
+  }
+
+  private static String encoded(String s) {
     StringBuilder out = new StringBuilder(s.length() + 8);
     boolean wide = false;
     for (int i = 0; i < s.length(); i++) {

@@ -150,8 +150,15 @@ final class StepWriter {
 
   private void table(int rows, RowText text, String sentence) throws IOException {
     put('(');
-    flush();
-    text.write(rows, out, progress, sentence);
+    if (rows * (long) RowText.ROW_BYTES > buffer.length) {
+      flush();
+      text.write(rows, out, progress, sentence);
+    } else { // as in a model of many small products
+      if (rows * RowText.ROW_BYTES > buffer.length - fill) {
+        flush();
+      }
+      fill = text.append(0, rows, buffer, fill);
+    }
     put(')');
   }
 
@@ -186,18 +193,19 @@ final class StepWriter {
     put('\'');
   }
 
+  @SuppressWarnings("deprecation") // it takes the lower bytes, which is all there is in ASCII
   private void ascii(String s) throws IOException {
-    byte[] b = s.getBytes(StandardCharsets.US_ASCII);
-    if (b.length > buffer.length) {
+    int n = s.length();
+    if (n > buffer.length) {
       flush();
-      out.write(b);
+      out.write(s.getBytes(StandardCharsets.US_ASCII));
       return;
     }
-    if (b.length > buffer.length - fill) {
+    if (n > buffer.length - fill) {
       flush();
     }
-    System.arraycopy(b, 0, buffer, fill, b.length);
-    fill += b.length;
+    s.getBytes(0, n, buffer, fill);
+    fill += n;
   }
 
   private void put(char c) throws IOException {
