@@ -275,7 +275,7 @@ final class SurfaceSection {
 
   /** Adds a triangle, or a face of four corners as two of them. */
   private void put(boolean hidden, int... corners) {
-    if (Arrays.stream(corners).distinct().count() < corners.length) {
+    if (namesOneTwice(corners)) {
       degenerate++;
       return;
     }
@@ -293,6 +293,17 @@ final class SurfaceSection {
         faceNumbers = put(faces, faceNumbers, corners[0], corners[k], corners[k + 1]);
       }
     }
+  }
+
+  private static boolean namesOneTwice(int[] corners) {
+    for (int i = 1; i < corners.length; i++) {
+      for (int k = 0; k < i; k++) {
+        if (corners[i] == corners[k]) {
+          return true;
+        }
+      }
+    }
+    return false;
   }
 
   private static int put(int[] to, int at, int a, int b, int c) {
