@@ -41,8 +41,20 @@ final class FollowingPicture extends Group {
     return ground.getGraphicsContext2D();
   }
 
-  GraphicsContext ink() {
-    return ink.getGraphicsContext2D();
+  /**
+   * What marks are drawn with.
+   *
+   * @param onGround whether they go onto the ground itself, so that there is one sheet less to lay
+   *     over the other in each frame
+   */
+  GraphicsContext ink(boolean onGround) {
+    ink.setVisible(!onGround);
+    if (onGround) {
+      return ground();
+    }
+    GraphicsContext g = ink.getGraphicsContext2D();
+    g.clearRect(0, 0, width(), height());
+    return g;
   }
 
   double width() {

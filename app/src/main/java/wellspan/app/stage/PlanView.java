@@ -246,8 +246,8 @@ public final class PlanView extends Pane {
   // ---- drawing
 
   private void draw() {
-    GraphicsContext g = picture.ink();
-    g.clearRect(0, 0, picture.width(), picture.height());
+    boolean moving = session.aim().motion().isMoving(); // the ground is drawn anew anyway
+    GraphicsContext g = picture.ink(moving);
     Build b = session.build();
     PlanInk ink = new PlanInk(g, window, theme);
     ink.keepFree(0, 0, getWidth(), TOOLS);
@@ -257,6 +257,9 @@ public final class PlanView extends Pane {
     Optional<SentAndArrived> compared =
         proofShown ? session.deliveries().compared() : Optional.empty();
     ground.draw(picture.ground(), window, theme, seen(), compared);
+    if (moving) {
+      ground.forgetSheet(); // it will bear marks
+    }
     if (compared.isEmpty()) {
       ground.chosen(g, window, theme, seen());
     }
@@ -275,7 +278,7 @@ public final class PlanView extends Pane {
     }
     shown.forEach(i -> furnish(furniture, i, false));
     shown.forEach(i -> furnish(furniture, i, true));
-    drawRectangle();
+    drawRectangle(g);
     new ShapePicture(ink).outline(session.selection().outline().cornersProperty().get());
     if (placing) {
       placeInFront(place, b);
@@ -317,10 +320,9 @@ public final class PlanView extends Pane {
     return rectangle.isPresent();
   }
 
-  private void drawRectangle() {
+  private void drawRectangle(GraphicsContext g) {
     rectangle.ifPresent(
         r -> {
-          GraphicsContext g = picture.ink();
           g.setFill(theme.accent().deriveColor(0, 1, 1, 0.12));
           g.fillRect(r.getMinX(), r.getMinY(), r.getWidth(), r.getHeight());
           g.setStroke(theme.accent());
