@@ -137,9 +137,12 @@ final class GroundPicture {
   private void draw(GraphicsContext g, Source now, SeenItems seen, TerrainLayer terrain) {
     Rectangle2D part = terrain.part();
     g.save();
-    g.beginPath();
-    g.rect(part.getMinX(), part.getMinY(), part.getWidth(), part.getHeight());
-    g.clip();
+    if (part.getWidth() < g.getCanvas().getWidth()
+        || part.getHeight() < g.getCanvas().getHeight()) {
+      g.beginPath(); // a clip makes all that is drawn slower
+      g.rect(part.getMinX(), part.getMinY(), part.getWidth(), part.getHeight());
+      g.clip();
+    }
     g.setFill(now.theme().paper());
     g.fillRect(part.getMinX(), part.getMinY(), part.getWidth(), part.getHeight());
     if (now.proof().isPresent()) {
