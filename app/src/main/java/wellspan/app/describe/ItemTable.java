@@ -33,6 +33,9 @@ final class ItemTable extends TableView<Build.BuiltItem> {
   private static final double NAME = 190;
   private static final double COLUMN = 150;
 
+  /** Columns of properties at most; received models may say thousands of things. */
+  private static final int MOST = 200;
+
   private final Session session;
   private final RuleDesk desk;
   private Rulebook shown = Rulebook.NONE;
@@ -89,6 +92,11 @@ final class ItemTable extends TableView<Build.BuiltItem> {
     selectLead();
     selecting = false;
     refresh();
+  }
+
+  /** How many properties have no column, since there are too many. */
+  int leftOut() {
+    return everything.map(all -> Math.max(0, all.size() - MOST)).orElse(0);
   }
 
   /** Marks the item whose journey is told. */
@@ -151,7 +159,7 @@ final class ItemTable extends TableView<Build.BuiltItem> {
   /** The columns of a set stand under its name. */
   private List<TableColumn<Build.BuiltItem, ?>> saidColumns(List<SaidProperties.Column> all) {
     Map<String, TableColumn<Build.BuiltItem, ?>> sets = new LinkedHashMap<>();
-    for (SaidProperties.Column c : all) {
+    for (SaidProperties.Column c : all.subList(0, Math.min(MOST, all.size()))) {
       sets.computeIfAbsent(c.set(), ItemTable::setColumn).getColumns().add(said(c));
     }
     return List.copyOf(sets.values());

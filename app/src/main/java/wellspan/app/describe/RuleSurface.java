@@ -388,6 +388,9 @@ public final class RuleSurface extends BorderPane {
                     + (wrong == 1 ? " value that does not fit" : " values that do not fit");
     foot.setText(
         "Click a cell for the rule that made it, Enter to change it, Alt+\u2191\u2193 to move it"
-            + state);
+            + state
+            + (table.leftOut() == 0
+                ? ""
+                : " \u00b7 " + table.leftOut() + " properties more: see \u201cItem\u201d"));
   }
 }
