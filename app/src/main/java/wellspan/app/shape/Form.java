@@ -3,8 +3,11 @@ package wellspan.app.shape;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
@@ -26,6 +29,9 @@ import wellspan.core.shape.Shape;
 class Form extends VBox {
   private static final String DRAWN = "drawn on the plan";
 
+  private static final Pattern EXAMPLE =
+      Pattern.compile("(?<means>.*?)(?:(?:^|, )(?:for example|such as) (?<example>.*))?");
+
   final Session session;
   private final String prefix;
   private final Map<String, String> filled;
@@ -41,21 +47,41 @@ class Form extends VBox {
     this.filled = filled;
   }
 
+  /**
+   * @param unit as a parameter declares it: the unit, and behind a comma or semicolon an example or
+   *     what some values mean
+   */
   final TextField number(String name, String unit, String start) {
-    TextField f = field(start, 74);
-    f.setAccessibleText(name + " " + unit);
-    keep(f, name);
-    HBox value = new HBox(6, f, Parts.label(unit, "muted"));
-    value.setAlignment(Pos.CENTER_RIGHT);
-    getChildren().add(Parts.row(Parts.label(name, "muted"), value));
-    return f;
+    return entry(name, unit, field(start, 74));
   }
 
-  final TextField text(String name, String start) {
-    TextField f = field(start, 180);
+  /**
+   * @param unit as of a number; may be empty
+   */
+  final TextField text(String name, String unit, String start) {
+    return entry(name, unit, field(start, unit.isEmpty() ? 180 : 130));
+  }
+
+  /** The example stands in the empty field, what values mean beneath it. */
+  private TextField entry(String name, String declared, TextField f) {
+    f.setAccessibleText((name + " " + declared).strip());
     keep(f, name);
-    f.setAccessibleText(name);
-    getChildren().add(Parts.row(Parts.label(name, "muted"), f));
+    String[] parts = declared.split("[,;] ", 2);
+    Label unit = Parts.label(parts[0], "muted");
+    unit.setMinWidth(Region.USE_PREF_SIZE);
+    HBox value = parts[0].isEmpty() ? new HBox(f) : new HBox(6, f, unit);
+    value.setAlignment(Pos.CENTER_RIGHT);
+    Label label = Parts.wrapped(name, "muted");
+    getChildren().add(Parts.row(label, value));
+    Matcher more = EXAMPLE.matcher(parts.length > 1 ? parts[1] : "");
+    if (more.matches()) {
+      f.setPromptText(Objects.requireNonNullElse(more.group("example"), ""));
+      if (!more.group("means").isEmpty()) {
+        Label means = Parts.label(more.group("means"), "hint");
+        means.setMaxWidth(Double.MAX_VALUE);
+        getChildren().add(means);
+      }
+    }
     return f;
   }
 

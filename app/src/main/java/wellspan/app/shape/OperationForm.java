@@ -82,7 +82,7 @@ final class OperationForm<T extends Operation> extends Form {
       return yesOrNo(p);
     }
     if (p.type() == String.class) {
-      TextField f = text(d.label(), start(p));
+      TextField f = text(d.label(), d.unit(), start(p));
       f.setDisable(p.name().equals("name") && from.isPresent()); // by its name it is found again
       return p.name().equals("name")
           ? () -> filledIn(f, "Give it a name first.")

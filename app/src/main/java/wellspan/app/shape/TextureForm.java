@@ -36,7 +36,7 @@ final class TextureForm extends Form {
                   "muted"));
       return;
     }
-    TextField name = text("name", "Textured ground");
+    TextField name = text("name", "", "Textured ground");
     List<ItemId> surfaces = surfaces(Optional.empty());
     ComboBox<String> ground = choice("ground", surfaces.stream().map(this::name).toList());
     ComboBox<String> picture = choice("picture", pictures.stream().map(this::name).toList());

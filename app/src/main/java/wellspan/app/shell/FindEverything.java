@@ -59,11 +59,14 @@ final class FindEverything {
     return out;
   }
 
-  /** How far a name is from what was typed: the name itself, its beginning, or anywhere in it. */
+  /**
+   * How far a name is from what was typed: the name itself, its beginning, anywhere in it, or only
+   * something that is said about it.
+   */
   static int distance(String name, String typed) {
     String n = name.toLowerCase(Locale.ROOT);
     String t = typed.strip().toLowerCase(Locale.ROOT);
-    return n.equals(t) ? 0 : n.startsWith(t) ? 1 : 2;
+    return n.equals(t) ? 0 : n.startsWith(t) ? 1 : n.contains(t) ? 2 : 3;
   }
 
   private static Predicate<Findable> fits(String typed) {

@@ -22,15 +22,18 @@ final class GatheredBodies {
   /**
    * Bodies in one mesh.
    *
+   * @param solid whether all are closed, so that nobody sees their faces from behind
    * @param ends number of the first face behind each item
    */
-  record Gathered(TriangleMesh mesh, Color colour, int[] ends, List<ItemId> items) {
+  record Gathered(TriangleMesh mesh, Color colour, boolean solid, int[] ends, List<ItemId> items) {
     /** The item that a face belongs to. */
     ItemId of(int face) {
       int i = Arrays.binarySearch(ends, face + 1);
       return items.get(i >= 0 ? i : -i - 1);
     }
   }
+
+  private record Alike(Color colour, boolean solid) {}
 
   private static final class Open {
     private float[] points = new float[3 * 1024];
@@ -42,7 +45,7 @@ final class GatheredBodies {
   }
 
   private final Position zero;
-  private final Map<Color, Open> open = new LinkedHashMap<>();
+  private final Map<Alike, Open> open = new LinkedHashMap<>();
   private final List<Gathered> done = new ArrayList<>();
 
   /**
@@ -53,7 +56,8 @@ final class GatheredBodies {
   }
 
   void add(ItemId id, Mesh m, Color colour) {
-    Open o = open.computeIfAbsent(colour, c -> new Open());
+    Alike alike = new Alike(colour, SpaceMeshes.isSolid(m));
+    Open o = open.computeIfAbsent(alike, a -> new Open());
     int first = o.pointLength / 3;
     int pointLength = o.pointLength + 3 * m.vertexCount();
     int faceLength = o.faceLength + 2 * m.triangles().length;
@@ -76,25 +80,29 @@ final class GatheredBodies {
     o.ends.add(o.faceLength / 6);
     o.items.add(id);
     if (o.faceLength / 6 > MOST) {
-      done.add(close(o, colour));
-      open.remove(colour);
+      done.add(close(o, alike));
+      open.remove(alike);
     }
   }
 
   /** Everything that was added. */
   List<Gathered> all() {
-    open.forEach((colour, o) -> done.add(close(o, colour)));
+    open.forEach((alike, o) -> done.add(close(o, alike)));
     open.clear();
     return List.copyOf(done);
   }
 
-  private static Gathered close(Open o, Color colour) {
+  private static Gathered close(Open o, Alike alike) {
     TriangleMesh mesh = new TriangleMesh();
     mesh.getTexCoords().addAll(0, 0);
     mesh.getPoints().addAll(o.points, 0, o.pointLength);
     mesh.getFaces().addAll(o.faces, 0, o.faceLength);
     mesh.getFaceSmoothingGroups().addAll(new int[o.faceLength / 6]); // each face flat
     return new Gathered(
-        mesh, colour, o.ends.stream().mapToInt(Integer::intValue).toArray(), List.copyOf(o.items));
+        mesh,
+        alike.colour,
+        alike.solid,
+        o.ends.stream().mapToInt(Integer::intValue).toArray(),
+        List.copyOf(o.items));
   }
 }

@@ -143,7 +143,7 @@ final class SpaceContent {
       }
     }
     for (GatheredBodies.Gathered g : gathered.all()) {
-      add(g, g.mesh(), g.colour());
+      add(g, g.mesh(), g.colour()).setCullFace(hiddenOf(g.solid()));
     }
     shown.forEach(this::label);
     ground(meshes, box);
@@ -318,6 +318,7 @@ final class SpaceContent {
       boolean hard,
       Optional<Texture> texture) {
     Optional<Image> picture = texture.map(t -> pictures.image(t.pixels()));
+    CullFace hidden = hiddenOf(hard && SpaceMeshes.isSolid(mesh));
     for (TriangleMesh tile : meshes.tiles(mesh, hard, texture)) {
       MeshView view =
           add(
@@ -328,6 +329,7 @@ final class SpaceContent {
                   : chosen
                       ? colour.interpolate(theme.accent(), 0.12)
                       : colour.interpolate(Color.WHITE, 0.25));
+      view.setCullFace(hidden);
       picture.ifPresent(p -> ((PhongMaterial) view.getMaterial()).setDiffuseMap(p));
       if (edges) {
         MeshView net = add(id, tile, theme.ink());
@@ -344,6 +346,11 @@ final class SpaceContent {
     MeshView view = add(told, of.apply(bars.thickness()), colour);
     bars.add(view, of);
     return view;
+  }
+
+  /** Faces that look away hide behind the others of a solid, and are half of the work. */
+  private static CullFace hiddenOf(boolean solid) {
+    return solid ? CullFace.BACK : CullFace.NONE;
   }
 
   private MeshView add(Object told, TriangleMesh mesh, Color colour) {

@@ -51,6 +51,14 @@ final class SpaceMeshes {
     return out;
   }
 
+  /**
+   * Whether a mesh is closed and turned outward, so that half of its faces need not be drawn from
+   * any side. In the time of its triangles.
+   */
+  static boolean isSolid(Mesh m) {
+    return m.triangleCount() <= TRIANGLES_SHOWN && m.isClosed() && m.volume() > 0;
+  }
+
   private TriangleMesh tile(Mesh mesh, int from, int to, Optional<Texture> texture) {
     TriangleMesh out = texture.isPresent() ? new TriangleMesh() : empty();
     Map<Integer, Integer> numbers = new HashMap<>();

@@ -1,6 +1,7 @@
 package wellspan.app.stage;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -62,5 +63,22 @@ class GatheredBodiesTest {
     assertThat(all).hasSize(3);
     assertThat(all.stream().mapToInt(g -> g.mesh().getFaces().size() / 6).sum()).isEqualTo(130_000);
     assertThat(all.getLast().of(0)).isEqualTo(all.getLast().items().getFirst());
+  }
+
+  @Test
+  void onlyWhatIsClosedAndTurnedOutwardIsPutWithSolids() {
+    double[] corners = {0, 0, 0, 1, 0, 0, 0, 1, 0, 0, 0, 1};
+    Mesh outward = new Mesh(corners, new int[] {0, 2, 1, 0, 1, 3, 1, 2, 3, 2, 0, 3});
+    Mesh inward = new Mesh(corners, new int[] {0, 1, 2, 0, 3, 1, 1, 3, 2, 2, 3, 0});
+    Mesh open = new Mesh(corners, new int[] {0, 1, 3, 1, 2, 3, 2, 0, 3});
+    GatheredBodies bodies = new GatheredBodies(new Position(0, 0, 0));
+    bodies.add(new ItemId("outward"), outward, Color.RED);
+    bodies.add(new ItemId("inward"), inward, Color.RED);
+    bodies.add(new ItemId("open"), open, Color.RED);
+    assertThat(bodies.all())
+        .extracting(GatheredBodies.Gathered::solid, GatheredBodies.Gathered::items)
+        .containsExactly(
+            tuple(true, List.of(new ItemId("outward"))),
+            tuple(false, List.of(new ItemId("inward"), new ItemId("open"))));
   }
 }

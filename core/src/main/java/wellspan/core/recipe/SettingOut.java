@@ -44,8 +44,8 @@ public record SettingOut(
     @Parameter(label = "every", unit = "m", start = "20", least = 0.01) double every,
     @Parameter(label = "at element ends too", usual = "true") boolean ends,
     @Parameter(
-            label = "offsets in m",
-            unit = "right is positive, such as -3.5 0 3.5",
+            label = "offsets",
+            unit = "m, right is positive, such as -3.5 0 3.5",
             usual = "\"0\"",
             start = "\"-3.5 0 3.5\"")
         String offsets,
