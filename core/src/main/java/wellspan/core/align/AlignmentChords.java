@@ -57,14 +57,18 @@ public final class AlignmentChords {
 
   /** How far a point between two others lies from their chord, in plan or in level, metres. */
   public static double off(AlignmentPoint p, AlignmentPoint m, AlignmentPoint q) {
+    double plan = planOff(p, m, q);
+    double level = Math.abs(m.level() - (p.level() + q.level()) / 2);
+    return Double.isNaN(level) ? plan : Math.max(plan, level);
+  }
+
+  /** How far a point between two others lies from their chord in plan, metres. */
+  public static double planOff(AlignmentPoint p, AlignmentPoint m, AlignmentPoint q) {
     double dx = q.east() - p.east();
     double dy = q.north() - p.north();
     double length = Math.hypot(dx, dy);
-    double plan =
-        length == 0
-            ? Math.hypot(m.east() - p.east(), m.north() - p.north())
-            : Math.abs((m.east() - p.east()) * dy - (m.north() - p.north()) * dx) / length;
-    double level = Math.abs(m.level() - (p.level() + q.level()) / 2);
-    return Double.isNaN(level) ? plan : Math.max(plan, level);
+    return length == 0
+        ? Math.hypot(m.east() - p.east(), m.north() - p.north())
+        : Math.abs((m.east() - p.east()) * dy - (m.north() - p.north()) * dx) / length;
   }
 }

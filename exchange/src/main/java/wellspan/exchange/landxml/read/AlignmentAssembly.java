@@ -41,6 +41,17 @@ final class AlignmentAssembly {
       for (AlignmentSection.RawElement e : raw.elements()) {
         plan.make(raw.name(), e).ifPresent(elements::add);
       }
+      if (!raw.elements().isEmpty() && !raw.intersections().isEmpty()) {
+        findings.add(
+            Finding.note(
+                RECEIVE,
+                "alignment.twice",
+                raw.name(),
+                raw.name()
+                    + " is given by its elements and by the points where its tangents meet; the elements are taken."));
+      } else {
+        elements.addAll(new TangentPolygon(unit, plan).elements(raw.name(), raw.intersections()));
+      }
       if (elements.isEmpty()) {
         throw new PlanElements.Refused(
             raw.line(),

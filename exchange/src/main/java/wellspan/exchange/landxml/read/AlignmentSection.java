@@ -72,6 +72,13 @@ final class AlignmentSection {
 
   record RawProfile(String name, List<RawPvi> points) {}
 
+  /**
+   * What the ground is along the alignment.
+   *
+   * @param stretches stations and levels by turns; between stretches nothing is known
+   */
+  record RawGroundProfile(String name, List<double[]> stretches) {}
+
   record RawEquation(double internal, double back, double ahead, boolean increasing) {}
 
   record Raw(
@@ -80,7 +87,9 @@ final class AlignmentSection {
       double start,
       double length,
       List<RawElement> elements,
+      List<AlignPiSection.RawPi> intersections,
       List<RawProfile> profiles,
+      List<RawGroundProfile> grounds,
       List<RawEquation> equations,
       List<CrossSectSection.Raw> sections,
       List<String> leftOut,
@@ -93,7 +102,9 @@ final class AlignmentSection {
     double start = xml.number("staStart");
     double length = xml.number("length");
     List<RawElement> elements = new ArrayList<>();
+    List<AlignPiSection.RawPi> intersections = new ArrayList<>();
     List<RawProfile> profiles = new ArrayList<>();
+    List<RawGroundProfile> grounds = new ArrayList<>();
     List<RawEquation> equations = new ArrayList<>();
     List<CrossSectSection.Raw> sections = new ArrayList<>();
     List<String> leftOut = new ArrayList<>();
@@ -117,8 +128,9 @@ final class AlignmentSection {
               why -> leftOut.add("the " + what + ": " + why));
         }
         case "CoordGeom" -> elements.addAll(elements());
+        case "AlignPIs" -> intersections.addAll(new AlignPiSection(xml, this, counts).read());
         case "Feature" -> new FeatureSection(xml, counts).read(sets);
-        case "Profile" -> profiles(profiles);
+        case "Profile" -> profiles(profiles, grounds, leftOut);
         case "StaEquation" -> {
           equations.add(
               new RawEquation(
@@ -138,7 +150,9 @@ final class AlignmentSection {
         Double.isNaN(start) ? 0 : start,
         length,
         elements,
+        intersections,
         profiles,
+        grounds,
         equations,
         sections,
         leftOut,
@@ -160,14 +174,18 @@ final class AlignmentSection {
       if (xml.name().equals("Feature")) {
         xml.skip();
       } else {
-        out.add(element());
+        out.add(element(xml.name()));
       }
     }
     return out;
   }
 
-  private RawElement element() throws IOException {
-    String kind = xml.name();
+  /**
+   * An element with the attributes and points of the part in hand.
+   *
+   * @param kind what it is
+   */
+  RawElement element(String kind) throws IOException {
     long line = xml.line();
     if (kind.equals("Chain")) {
       List<String> names = List.of(xml.words().split("\\s+"));
@@ -223,7 +241,8 @@ final class AlignmentSection {
     return r == 0 ? Double.NaN : r;
   }
 
-  private RawPoint point() throws IOException {
+  /** A position. */
+  RawPoint point() throws IOException {
     String reference = xml.attribute("pntRef").orElse("");
     if (reference.isEmpty()) {
       return new RawPoint(xml.numbers(2, 3), "");
@@ -232,8 +251,13 @@ final class AlignmentSection {
     return new RawPoint(new double[0], reference);
   }
 
-  private void profiles(List<RawProfile> out) throws IOException {
+  private void profiles(List<RawProfile> out, List<RawGroundProfile> grounds, List<String> leftOut)
+      throws IOException {
     while (xml.nextTag()) {
+      if (xml.name().equals("ProfSurf")) {
+        xml.whole(() -> grounds.add(ground()), why -> leftOut.add("a <ProfSurf>: " + why));
+        continue;
+      }
       if (!xml.name().equals("ProfAlign")) {
         countAndSkip();
         continue;
@@ -248,6 +272,19 @@ final class AlignmentSection {
       }
       out.add(new RawProfile(name, points));
     }
+  }
+
+  private RawGroundProfile ground() throws IOException {
+    String name = xml.attribute("name").orElse("Ground profile");
+    List<double[]> stretches = new ArrayList<>();
+    while (xml.nextTag()) {
+      if (xml.name().equals("PntList2D")) {
+        stretches.add(PointListText.read(xml, 2));
+      } else {
+        countAndSkip();
+      }
+    }
+    return new RawGroundProfile(name, stretches);
   }
 
   private RawPvi pvi() throws IOException {

@@ -46,8 +46,8 @@ public final class LandXmlReader {
   private final NamedPoints named = new NamedPoints();
   private LinearUnit unit;
   private LinearUnit elevations;
-  private double radians = 1;
-  private double directions = 1;
+  private AngleUnit angles = AngleUnit.RADIANS;
+  private AngleUnit directions = AngleUnit.RADIANS;
   private boolean imperial;
   private DeclaredSystem system = DeclaredSystem.NONE;
   private String version = "";
@@ -161,18 +161,10 @@ public final class LandXmlReader {
           sectionUnits.put(of, lengthUnit(xml, attribute, LinearUnit.METRE));
         }
       }
-      radians = angleUnit(xml.attribute("angularUnit").orElse("radians"));
-      directions = angleUnit(xml.attribute("directionUnit").orElse("radians"));
+      angles = AngleUnit.of(xml.attribute("angularUnit").orElse(""));
+      directions = AngleUnit.of(xml.attribute("directionUnit").orElse(""));
       xml.skip();
     }
-  }
-
-  private static double angleUnit(String name) {
-    return switch (name) {
-      case "decimal degrees", "decimal dd.mm.ss" -> Math.PI / 180;
-      case "grads" -> Math.PI / 200;
-      default -> 1;
-    };
   }
 
   private LinearUnit lengthUnit(XmlCursor xml, String attribute, LinearUnit before) {
@@ -272,7 +264,8 @@ public final class LandXmlReader {
       made.sourcePoints(s);
     }
     AlignmentAssembly assembly = new AlignmentAssembly(metres, up, named, findings);
-    RoadItems roads = new RoadItems(metres, up, radians, names, findings);
+    RoadItems roads = new RoadItems(metres, up, angles, names, findings);
+    GroundProfiles grounds = new GroundProfiles(metres, up, names, findings);
     for (AlignmentSection.Raw a : alignments) {
       String name = names.of("alignment", a.name());
       Optional<Alignment> line = assembly.assemble(a);
@@ -293,6 +286,7 @@ public final class LandXmlReader {
                   .withFigure(Figure.count(a.crossfalls().size())));
         }
         roads.of(name, line.get(), a).forEach(made::add);
+        grounds.of(line.get(), a).forEach(made::add);
       } else if (!a.sections().isEmpty()) {
         findings.add(
             Finding.error(

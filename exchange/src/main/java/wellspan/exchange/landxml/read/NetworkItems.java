@@ -30,7 +30,7 @@ final class NetworkItems {
   private final double metres;
   private final double up;
   private final SectionUnits units;
-  private final double radians;
+  private final AngleUnit directions;
   private final NamedPoints named;
   private final UniqueNames names;
   private final List<Finding> findings;
@@ -39,20 +39,20 @@ final class NetworkItems {
    * @param metres in the file's unit
    * @param up metres in the file's unit of levels
    * @param units of pipes and chambers
-   * @param radians in the file's unit of directions
+   * @param directions the file's unit of directions
    */
   NetworkItems(
       double metres,
       double up,
       SectionUnits units,
-      double radians,
+      AngleUnit directions,
       NamedPoints named,
       UniqueNames names,
       List<Finding> findings) {
     this.metres = metres;
     this.up = up;
     this.units = units;
-    this.radians = radians;
+    this.directions = directions;
     this.named = named;
     this.names = names;
     this.findings = findings;
@@ -180,8 +180,22 @@ final class NetworkItems {
 
   /** Directions are azimuths, clockwise from north. */
   private double direction(PipeNetworkSection.RawForm f, String of) {
-    double azimuth = number(f.attributes().get("lengthDir"), radians, "lengthDir", of);
-    return Double.isNaN(azimuth) ? 0 : Math.PI / 2 - azimuth;
+    double said = number(f.attributes().get("lengthDir"), 1, "lengthDir", of);
+    if (Double.isNaN(said)) {
+      return 0;
+    }
+    if (directions.isBeyond(said, 2 * Math.PI)) {
+      findings.add(
+          Finding.warning(
+              RECEIVE,
+              "network.direction.unit",
+              of,
+              "The chamber "
+                  + of
+                  + " has a lengthDir of more than a full turn in radians, which the file counts in for want of a directionUnit; degrees are taken."));
+      return Math.PI / 2 - Math.toRadians(said);
+    }
+    return Math.PI / 2 - directions.radians(said);
   }
 
   private Optional<Pipe> pipe(String network, PipeNetworkSection.RawPipe p) {

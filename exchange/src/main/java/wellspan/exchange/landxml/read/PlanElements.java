@@ -100,22 +100,25 @@ final class PlanElements {
 
   /** Easting, northing and, where it is said, level in the file's unit times the unit. */
   double[] need(AlignmentSection.RawElement e, String name) throws Refused {
-    AlignmentSection.RawPoint p = e.points().get(name);
+    return place(e.line(), e.kind(), name, e.points().get(name));
+  }
+
+  /**
+   * Where a point of a part lies, as {@link #need} gives it.
+   *
+   * @param p null where the part does not have it
+   */
+  double[] place(long line, String part, String name, AlignmentSection.RawPoint p) throws Refused {
     if (p == null) {
-      throw new Refused(e.line(), "a <" + e.kind() + "> has no <" + name + ">.");
+      throw new Refused(line, "a <" + part + "> has no <" + name + ">.");
     }
-    return metres(at(e, p));
+    return metres(p.reference().isEmpty() ? p.coordinates() : named(line, p.reference()));
   }
 
-  private double[] at(AlignmentSection.RawElement e, AlignmentSection.RawPoint p) throws Refused {
-    return p.reference().isEmpty() ? p.coordinates() : named(e, p.reference());
-  }
-
-  private double[] named(AlignmentSection.RawElement e, String name) throws Refused {
+  private double[] named(long line, String name) throws Refused {
     return points
         .find(name)
-        .orElseThrow(
-            () -> new Refused(e.line(), "the coordinate point " + name + " does not exist."));
+        .orElseThrow(() -> new Refused(line, "the coordinate point " + name + " does not exist."));
   }
 
   /** The level stays in the file's unit of levels. */
@@ -133,7 +136,7 @@ final class PlanElements {
       all.add(new double[] {e.list()[i] * unit, e.list()[i + 1] * unit, e.list()[i + 2]});
     }
     for (String name : e.chain()) {
-      all.add(metres(named(e, name)));
+      all.add(metres(named(e.line(), name)));
     }
     if (e.points().containsKey("End")) {
       all.add(need(e, "End"));
@@ -266,7 +269,8 @@ final class PlanElements {
     return made;
   }
 
-  private static SpiralLaw law(String type) {
+  /** The law of a type of spiral; null where it is not known. */
+  static SpiralLaw law(String type) {
     return switch (type) {
       case "clothoid", "" -> SpiralLaw.CLOTHOID;
       case "bloss", "revBloss" -> SpiralLaw.BLOSS;

@@ -30,17 +30,17 @@ final class RoadItems {
   private final double up;
   private final UniqueNames names;
   private final List<Finding> findings;
-  private final double radians;
+  private final AngleUnit angles;
 
   /**
    * @param metres in the file's unit
    * @param up metres in the file's unit of levels
-   * @param radians in the file's unit of angles
+   * @param angles the file's unit of angles
    */
-  RoadItems(double metres, double up, double radians, UniqueNames names, List<Finding> findings) {
+  RoadItems(double metres, double up, AngleUnit angles, UniqueNames names, List<Finding> findings) {
     this.metres = metres;
     this.up = up;
-    this.radians = radians;
+    this.angles = angles;
     this.names = names;
     this.findings = findings;
   }
@@ -64,7 +64,16 @@ final class RoadItems {
         areas.add(area(road, axis, distances[i], s, d));
       }
       skewed |= s.skew() != 0;
-      sections.add(new CrossSection(distances[i], s.skew() * radians, areas));
+      sections.add(new CrossSection(distances[i], skew(s), areas));
+    }
+    if (raw.sections().stream().anyMatch(s -> angles.isBeyond(s.skew(), Math.PI / 2))) {
+      findings.add(
+          Finding.warning(
+              RECEIVE,
+              "section.skew.unit",
+              road,
+              road
+                  + ": an angleSkew is more than a quarter turn in radians, which the file counts in for want of an angularUnit; degrees are taken."));
     }
     if (skewed) {
       findings.add(
@@ -81,6 +90,13 @@ final class RoadItems {
     }
     grounds(axis, raw, distances, out);
     return out;
+  }
+
+  /** How far a section is turned clockwise from the square to the alignment, radians. */
+  private double skew(CrossSectSection.Raw s) {
+    return angles.isBeyond(s.skew(), Math.PI / 2)
+        ? Math.toRadians(s.skew())
+        : angles.radians(s.skew());
   }
 
   /** Chainages of sections count along the line, unless the labels fit more of them. */
@@ -195,7 +211,7 @@ final class RoadItems {
         continue; // named with the section
       }
       AlignmentPoint p = axis.at(distances[i]);
-      double right = p.direction() - Math.PI / 2 - s.skew() * radians;
+      double right = p.direction() - Math.PI / 2 - skew(s);
       for (CrossSectSection.RawGround g : s.grounds()) {
         for (double[] pairs : g.stretches()) {
           if (pairs.length < 6) {
