@@ -199,6 +199,33 @@ class StageToolsWindowTest extends WindowTest {
     }
   }
 
+  @Test
+  void theWholeStaysWholeWhenTheWindowGrowsUntilTheHandLeavesIt() throws Exception {
+    receive(DEMO.resolve("survey/control.csv"));
+    interact(() -> shell.stage().fit());
+    Box work = session.build().items().values().iterator().next().item().bounds();
+    double before = reach(work);
+    interact(() -> lookup("#plan").query().getScene().getWindow().setHeight(500));
+    settle(() -> !shell.stage().plan().isBusy());
+    assertThat(isSeen(new Position(work.minE(), work.minN(), 0))).isTrue();
+    assertThat(isSeen(new Position(work.maxE(), work.maxN(), 0))).isTrue();
+    assertThat(reach(work)).as("smaller than before").isLessThan(0.8 * before);
+    interact(() -> session.aim().at(new Position(work.minE(), work.minN(), 5)));
+    double left = reach(work);
+    interact(() -> lookup("#plan").query().getScene().getWindow().setHeight(780));
+    settle(() -> !shell.stage().plan().isBusy());
+    assertThat(reach(work)).as("as the hand left it").isEqualTo(left);
+  }
+
+  /** Pixels from corner to corner. */
+  private double reach(Box b) {
+    return shell
+        .stage()
+        .plan()
+        .onScreen(new Position(b.minE(), b.minN(), 0))
+        .distance(shell.stage().plan().onScreen(new Position(b.maxE(), b.maxN(), 0)));
+  }
+
   /** A mark that nobody draws stays until the ground under it is drawn anew. */
   @Test
   void theGroundIsDrawnAnewOnlyWhereItHasChanged() throws Exception {

@@ -53,6 +53,10 @@ public final class PlanView extends Pane {
   private List<Rectangle2D> covered = List.of();
   private boolean proofShown;
   private boolean fitted;
+
+  /** The window that showed everything; while nobody leaves it, it goes with the picture's size. */
+  private PlanWindow whole = window;
+
   private boolean redrawAsked;
 
   public PlanView(Session session) {
@@ -136,7 +140,8 @@ public final class PlanView extends Pane {
   /** Shows everything that lies together. */
   public void fit() {
     fitted = true;
-    show(PlanWindow.fit(visibleBounds(), getWidth(), getHeight()));
+    whole = PlanWindow.fit(visibleBounds(), getWidth(), getHeight());
+    show(whole);
   }
 
   private Box visibleBounds() {
@@ -167,9 +172,11 @@ public final class PlanView extends Pane {
     if (w != picture.width() || h != picture.height()) {
       picture.size(w, h);
       ground.forgetSheet();
+      boolean left = !window.equals(whole);
       window = window.sized(w, h);
-      if (!fitted || picture.width() == 0) {
-        window = PlanWindow.fit(visibleBounds(), w, h);
+      if (!fitted || !left || picture.width() == 0) {
+        whole = PlanWindow.fit(visibleBounds(), w, h);
+        window = whole;
         fitted = !visibleBounds().isEmpty() && !session.isOpening();
       }
       moved.set(moved.get() + 1);
