@@ -2,6 +2,7 @@ package wellspan.exchange.ifc.read;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 
 /**
  * The curve that a section is carried along, between two parameters. A polyline has its point i at
@@ -28,6 +29,16 @@ final class Directrix {
     if (!from && !to) {
       return line;
     }
+    if (isLength(solid.get("StartParam")) || isLength(solid.get("EndParam"))) {
+      double whole = length(line);
+      double begins = lengthOr(solid, "StartParam", 0);
+      double ends = lengthOr(solid, "EndParam", whole);
+      if (!(begins >= -SAME && begins < ends && ends <= whole * (1 + SAME))) {
+        throw new Unread(
+            solid, "is trimmed from " + begins + " to " + ends + " of a curve as long as " + whole);
+      }
+      return between(line, parameter(line, begins), parameter(line, ends));
+    }
     double all = range(curve);
     double start = from ? solid.number("StartParam", 0) : 0;
     double end = to ? solid.number("EndParam", all) : all;
@@ -46,6 +57,47 @@ final class Directrix {
               + ", which is not read");
     }
     return between(line, start, Math.min(end, all));
+  }
+
+  private static boolean isLength(Value v) {
+    return v instanceof Value.Typed(String type, Value _)
+        && type.toUpperCase(Locale.ROOT).contains("LENGTH");
+  }
+
+  private static double lengthOr(Instance solid, String which, double otherwise) {
+    Value v = solid.get(which);
+    if (!(v instanceof Value.Unset) && !isLength(v)) {
+      throw new Unread(solid, "is trimmed by a length and by a parameter, which is not read");
+    }
+    return solid.number(which, otherwise);
+  }
+
+  private static double length(double[] line) {
+    double sum = 0;
+    for (int i = 3; i < line.length; i += 3) {
+      sum += piece(line, i);
+    }
+    return sum;
+  }
+
+  /** Length of the piece that ends at a point. */
+  private static double piece(double[] line, int i) {
+    double dx = line[i] - line[i - 3],
+        dy = line[i + 1] - line[i - 2],
+        dz = line[i + 2] - line[i - 1];
+    return Math.sqrt(dx * dx + dy * dy + dz * dz);
+  }
+
+  /** Number of the point, with its share of the piece behind it, at a length along a line. */
+  private static double parameter(double[] line, double length) {
+    double left = Math.max(0, length);
+    int i = 3;
+    while (i < line.length - 3 && left > piece(line, i)) {
+      left -= piece(line, i);
+      i += 3;
+    }
+    double last = piece(line, i);
+    return i / 3.0 - 1 + (last > 0 ? Math.min(1, left / last) : 0);
   }
 
   private static double[] between(double[] line, double start, double end) {

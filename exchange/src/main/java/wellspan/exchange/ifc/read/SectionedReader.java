@@ -145,7 +145,8 @@ final class SectionedReader {
     };
   }
 
-  private static List<double[]> between(Instance s, List<double[]> a, List<double[]> b, double t) {
+  /** Each loop between two of as many corners, at a share of the way. */
+  static List<double[]> between(Instance s, List<double[]> a, List<double[]> b, double t) {
     List<double[]> out = new ArrayList<>();
     for (int k = 0; k < a.size(); k++) {
       if (k >= b.size() || a.get(k).length != b.get(k).length) {

@@ -3,6 +3,7 @@ package wellspan.exchange.ifc.read;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.solid.Loft;
@@ -16,11 +17,13 @@ final class SolidReader {
   private final CurveReader curves;
   private final ProfileReader profiles;
   private final SectionedReader sectioned;
+  private final CarriedReader carried;
 
   SolidReader(CurveReader curves) {
     this.curves = curves;
     profiles = new ProfileReader(curves);
     sectioned = new SectionedReader(curves, profiles);
+    carried = new CarriedReader(curves, profiles);
   }
 
   /** Reads a body that is given by its faces. */
@@ -39,8 +42,13 @@ final class SolidReader {
       return switch (s.entity().name()) {
         case "IfcExtrudedAreaSolid" -> Optional.of(extruded(s, "SweptArea"));
         case "IfcExtrudedAreaSolidTapered" -> Optional.of(extruded(s, "EndSweptArea"));
-        case "IfcRevolvedAreaSolid" -> Optional.of(revolved(s));
-        case "IfcSweptDiskSolid" -> Optional.of(disk(s));
+        case "IfcRevolvedAreaSolid" -> Optional.of(revolved(s, "SweptArea"));
+        case "IfcRevolvedAreaSolidTapered" -> Optional.of(revolved(s, "EndSweptArea"));
+        case "IfcSweptDiskSolid", "IfcSweptDiskSolidPolygonal" -> Optional.of(carried.disk(s));
+        case "IfcFixedReferenceSweptAreaSolid",
+            "IfcDirectrixDerivedReferenceSweptAreaSolid",
+            "IfcSurfaceCurveSweptAreaSolid" ->
+            Optional.of(placed(carried.area(s), Placement.axis(s.ref("Position"))));
         case "IfcSectionedSolidHorizontal" -> Optional.of(sectioned.solid(s));
         case "IfcSectionedSpine" -> Optional.of(sectioned.spine(s));
         case "IfcSectionedSurface" -> Optional.of(sectioned.surface(s));
@@ -61,7 +69,8 @@ final class SolidReader {
     }
   }
 
-  private static Instance part(Instance of, String attribute) {
+  /** What an attribute refers to. */
+  static Instance part(Instance of, String attribute) {
     return of.ref(attribute).orElseThrow(() -> new Unread(of, "has no " + attribute));
   }
 
@@ -73,7 +82,8 @@ final class SolidReader {
     return mesh;
   }
 
-  private static Mesh together(List<Mesh> parts) {
+  /** Bodies as one mesh. */
+  static Mesh together(List<Mesh> parts) {
     if (parts.size() == 1) {
       return parts.getFirst();
     }
@@ -113,22 +123,37 @@ final class SolidReader {
     return placed(together(out), Placement.axis(s.ref("Position")));
   }
 
-  private Mesh revolved(Instance s) {
+  private Mesh revolved(Instance s, String last) {
     Instance axis = part(s, "Axis");
     double[] o = Placement.point(axis.ref("Location"));
     double[] a = Placement.direction(axis.ref("Axis"), axis);
     double angle = s.number("Angle") * curves.angle();
     boolean ring = Math.abs(Math.abs(angle) - TURN) < 1e-9;
     List<Mesh> out = new ArrayList<>();
-    for (List<double[]> area : profiles.areas(part(s, "SweptArea"))) {
-      List<double[]> flat = area.stream().map(l -> raised(l, 0, 0, 0)).toList();
-      double radius = flat.stream().mapToDouble(l -> reach(l, o, a)).max().orElse(0);
+    List<List<double[]>> begins = profiles.areas(part(s, "SweptArea"));
+    List<List<double[]>> ends = profiles.areas(part(s, last));
+    if (begins.size() != ends.size()) {
+      throw new Unread(s, "ends in another number of areas than it begins with");
+    }
+    for (int area = 0; area < begins.size(); area++) {
+      List<double[]> from = begins.get(area);
+      List<double[]> to = ends.get(area);
+      double radius =
+          Stream.of(from, to)
+              .flatMap(List::stream)
+              .mapToDouble(l -> reach(raised(l, 0, 0, 0), o, a))
+              .max()
+              .orElse(0);
       double step = 2 * Math.acos(1 - Math.min(1, curves.tolerance() / Math.max(radius, 1e-12)));
       int n = (int) Math.ceil(Math.abs(angle) / Math.min(step, TURN / CORNERS));
       List<List<double[]>> sections = new ArrayList<>();
       for (int i = 0; i < (ring ? n : n + 1); i++) {
         double by = angle * i / n;
-        sections.add(flat.stream().map(l -> turned(l, o, a, by, radius)).toList());
+        List<double[]> section = new ArrayList<>();
+        for (double[] l : SectionedReader.between(s, from, to, (double) i / n)) {
+          section.add(turned(raised(l, 0, 0, 0), o, a, by, radius));
+        }
+        sections.add(section);
       }
       out.add(Loft.body(sections, ring));
     }
@@ -162,94 +187,6 @@ final class SolidReader {
       for (int k = 0; k < 3; k++) {
         out[i + k] = loop[i + k] - r[k] + Math.cos(by) * r[k] + Math.sin(by) * side[k];
       }
-    }
-    return out;
-  }
-
-  /** A tube along a line: its rings stand in the planes that halve the corners. */
-  private Mesh disk(Instance s) {
-    double[] line = withoutRepeats(new Directrix(curves).of(s, part(s, "Directrix")));
-    int n = line.length / 3;
-    boolean ring =
-        n > 3
-            && Math.abs(line[0] - line[3 * n - 3]) < curves.tolerance()
-            && Math.abs(line[1] - line[3 * n - 2]) < curves.tolerance()
-            && Math.abs(line[2] - line[3 * n - 1]) < curves.tolerance();
-    n = ring ? n - 1 : n;
-    double[] first = direction(line, 0);
-    double[] last = direction(line, (ring ? n : n - 1) - 1);
-    List<Double> radii = new ArrayList<>(List.of(s.number("Radius")));
-    if (Double.isFinite(s.number("InnerRadius"))) {
-      radii.add(s.number("InnerRadius"));
-    }
-    double[] side =
-        Direction.unit(
-            Direction.cross(
-                first, Math.abs(first[2]) < 0.9 ? new double[] {0, 0, 1} : new double[] {1, 0, 0}));
-    double[] up = Direction.cross(first, side);
-    double[] at = {line[0], line[1], line[2]};
-    List<double[]> now = new ArrayList<>();
-    for (double r : radii) {
-      double[] loop =
-          curves.chords(
-              at,
-              new double[] {r * side[0], r * side[1], r * side[2]},
-              new double[] {r * up[0], r * up[1], r * up[2]},
-              0,
-              now.isEmpty() ? TURN : -TURN); // the hole runs the other way
-      now.add(java.util.Arrays.copyOf(loop, loop.length - 3));
-    }
-    List<List<double[]>> sections = new ArrayList<>();
-    sections.add(onPlane(now, first, at, ring ? halving(last, first) : first, s));
-    for (int i = 1; i < n; i++) {
-      double[] in = direction(line, i - 1);
-      double[] out = i == n - 1 && !ring ? in : direction(line, i);
-      double[] p = {line[3 * i], line[3 * i + 1], line[3 * i + 2]};
-      sections.add(onPlane(sections.getLast(), in, p, halving(in, out), s));
-    }
-    return Loft.body(sections, ring);
-  }
-
-  private static double[] withoutRepeats(double[] xyz) {
-    double[] out = new double[xyz.length];
-    int n = 0;
-    for (int i = 0; i < xyz.length; i += 3) {
-      if (n == 0 || xyz[i] != out[n - 3] || xyz[i + 1] != out[n - 2] || xyz[i + 2] != out[n - 1]) {
-        System.arraycopy(xyz, i, out, n, 3);
-        n += 3;
-      }
-    }
-    return java.util.Arrays.copyOf(out, n);
-  }
-
-  private static double[] direction(double[] line, int piece) {
-    int i = 3 * piece;
-    return Direction.unit(
-        new double[] {line[i + 3] - line[i], line[i + 4] - line[i + 1], line[i + 5] - line[i + 2]});
-  }
-
-  private static double[] halving(double[] in, double[] out) {
-    return new double[] {in[0] + out[0], in[1] + out[1], in[2] + out[2]};
-  }
-
-  /** The loops moved along a direction until they meet a plane. */
-  private static List<double[]> onPlane(
-      List<double[]> loops, double[] along, double[] through, double[] normal, Instance s) {
-    double fall = Direction.dot(along, normal);
-    if (fall < 1e-6) {
-      throw new Unread(s, "turns back on itself");
-    }
-    List<double[]> out = new ArrayList<>();
-    for (double[] loop : loops) {
-      double[] moved = loop.clone();
-      for (int i = 0; i < loop.length; i += 3) {
-        double[] v = {through[0] - loop[i], through[1] - loop[i + 1], through[2] - loop[i + 2]};
-        double t = Direction.dot(v, normal) / fall;
-        for (int k = 0; k < 3; k++) {
-          moved[i + k] = loop[i + k] + t * along[k];
-        }
-      }
-      out.add(moved);
     }
     return out;
   }

@@ -34,6 +34,7 @@ class GeometryKindsTest {
     for (String schema : SCHEMAS) {
       List<GeometryKind> all = new ArrayList<>(SolidKinds.all());
       all.addAll(ProfileKinds.sections(schema.equals("IFC2X3")));
+      all.addAll(CarriedKinds.of(schema));
       if (!schema.equals("IFC2X3")) {
         all.addAll(ProfileKinds.tessellated(!schema.equals("IFC4")));
       }
