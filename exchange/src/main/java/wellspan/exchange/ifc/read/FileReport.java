@@ -35,6 +35,19 @@ record FileReport(
                         "",
                         n + " × " + what + " is in the file and is not read yet.")
                     .withFigure(Figure.count(n))));
+    int curved =
+        model.counts().getOrDefault("IfcAdvancedBrep", 0)
+            + model.counts().getOrDefault("IfcAdvancedBrepWithVoids", 0);
+    if (curved > 0) {
+      findings.add(
+          Finding.note(
+                  RECEIVE,
+                  "ifc.curved",
+                  "",
+                  curved
+                      + " bodies are given by curved faces; they are taken as triangles that keep within 2 mm of them.")
+              .withFigure(Figure.count(curved, "bodies")));
+    }
     if (texts > 0) {
       findings.add(
           Finding.note(

@@ -49,6 +49,7 @@ public final class IfcReader {
   private final FinishReader finishes;
   private final TextureReader textures;
   private final LineReader lines;
+  private final CurveReader curves;
   private final SolidReader solids;
   private final Openings openings;
   private final OpeningCut openingCut;
@@ -69,7 +70,7 @@ public final class IfcReader {
     finishes = new FinishReader(model, new MaterialReader(model));
     textures = new TextureReader(model, file, findings);
     geo = Georeference.of(model, units, properties, soundness, doubts);
-    CurveReader curves = new CurveReader(units);
+    curves = new CurveReader(units);
     solids = new SolidReader(curves);
     placements = new Placements(curves.finer(), findings);
     lines = new LineReader(geo, curves, placements);
@@ -343,7 +344,7 @@ public final class IfcReader {
   }
 
   private ShapeReader shape() {
-    return new ShapeReader(solids, finishes);
+    return new ShapeReader(curves, solids, finishes);
   }
 
   /** With the colours of single faces; where openings were cut the faces are others. */

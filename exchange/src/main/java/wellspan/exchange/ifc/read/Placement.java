@@ -30,6 +30,16 @@ record Placement(double[] m) {
     return java.util.Arrays.equals(m, IDENTITY.m);
   }
 
+  /** A place in these axes, where they are of length one. */
+  double[] local(double[] place) {
+    double[] v = {place[0] - m[3], place[1] - m[7], place[2] - m[11]};
+    double[] out = new double[3];
+    for (int k = 0; k < 3; k++) {
+      out[k] = v[0] * m[k] + v[1] * m[4 + k] + v[2] * m[8 + k];
+    }
+    return out;
+  }
+
   /** Moves points given in threes, in place. */
   void apply(double[] xyz, int from, int to) {
     for (int i = from; i < to; i += 3) {

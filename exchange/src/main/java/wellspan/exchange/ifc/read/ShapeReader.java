@@ -11,18 +11,20 @@ import wellspan.core.geom.MeshWeld;
 
 /**
  * Reads the body of a product into triangles in the model's own coordinates: tessellated and
- * polygonal face sets, terrain networks, breps and surface models of polygons, solids, and mapped
- * items of all these. A shape is read whole or not at all.
+ * polygonal face sets, terrain networks, breps and surface models (curved faces within twice the
+ * tolerance of curves), solids, and mapped items of all these. A shape is read whole or not at all.
  */
 final class ShapeReader {
   private static final int DEEP = 32;
 
+  private final CurveReader curves;
   private final SolidReader solids;
   private final FinishReader finishes;
   private final MeshBuilder mesh = new MeshBuilder();
   private Optional<Boolean> closed = Optional.empty();
 
-  ShapeReader(SolidReader solids, FinishReader finishes) {
+  ShapeReader(CurveReader curves, SolidReader solids, FinishReader finishes) {
+    this.curves = curves;
     this.solids = solids;
     this.finishes = finishes;
   }
@@ -48,7 +50,11 @@ final class ShapeReader {
     switch (item.entity().name()) {
       case "IfcTriangulatedFaceSet", "IfcTriangulatedIrregularNetwork" -> triangulated(item);
       case "IfcPolygonalFaceSet" -> polygonal(item);
-      case "IfcFacetedBrep", "IfcFacetedBrepWithVoids", "IfcManifoldSolidBrep" -> {
+      case "IfcFacetedBrep",
+          "IfcFacetedBrepWithVoids",
+          "IfcManifoldSolidBrep",
+          "IfcAdvancedBrep",
+          "IfcAdvancedBrepWithVoids" -> {
         item.ref("Outer").ifPresent(this::shell);
         item.refs("Voids").forEach(this::shell);
         said(true);
@@ -95,7 +101,7 @@ final class ShapeReader {
 
   /** A body given by faces, for cutting it; corners at one place are one. */
   private Mesh faces(Instance item) {
-    ShapeReader own = new ShapeReader(solids, finishes);
+    ShapeReader own = new ShapeReader(curves, solids, finishes);
     own.item(item, Placement.IDENTITY, 1);
     MeshWeld weld = new MeshWeld();
     weld.add(own.mesh.takeXyz(), own.mesh.takeTriangles());
@@ -217,11 +223,19 @@ final class ShapeReader {
 
   private void shell(Instance shell) {
     Map<Integer, Integer> vertexOf = new HashMap<>();
-    for (Instance face : shell.refs("CfsFaces")) {
-      if (face.isA("IFCFACESURFACE")
-          && !face.ref("FaceSurface").map(s -> s.isA("IFCPLANE")).orElse(false)) {
-        throw new Unread(face, "lies on a curved surface, which is not read");
+    List<Instance> faces = shell.refs("CfsFaces");
+    if (faces.stream().anyMatch(f -> f.isA("IFCFACESURFACE"))) {
+      CurvedFaceReader curved = new CurvedFaceReader(curves, mesh);
+      for (Instance face : faces) {
+        int first = mesh.triangleCount();
+        curved.face(face);
+        if (finishes.hasFaces()) {
+          paint(face, first);
+        }
       }
+      return;
+    }
+    for (Instance face : faces) {
       List<int[]> loops = new ArrayList<>();
       for (Instance bound : face.refs("Bounds")) {
         Instance loop = bound.ref("Bound").orElseThrow(() -> new Unread(bound, "has no loop"));
