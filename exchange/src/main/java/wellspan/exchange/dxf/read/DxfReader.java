@@ -259,18 +259,22 @@ public final class DxfReader {
         broken.merge(type, 1, Integer::sum);
         continue;
       }
-      if (!layout && EntityShapes.isWithoutArea(entity)) {
-        withoutArea++;
-        continue;
-      }
-      thick += !layout && entity.number(39, 0) != 0 ? 1 : 0;
+      boolean hasThickness = entity.number(39, 0) != 0;
       Optional<Drawn> shape =
           switch (type) {
             case "POLYLINE" -> polyline();
             case "INSERT" -> Optional.of(insert());
             default -> EntityShapes.of(entity);
           };
-      if (!layout) {
+      if (layout) {
+        continue;
+      }
+      if (type.equals("3DFACE")
+          && shape.orElse(null) instanceof Drawn.Faces f
+          && EntityShapes.isWithoutArea(f)) {
+        withoutArea++;
+      } else {
+        thick += hasThickness ? 1 : 0;
         shape.ifPresent(into);
       }
     }

@@ -14,6 +14,10 @@ final class Entity {
   private static final int EXTENDED = 1000;
 
   private final Map<String, String> spellings = new HashMap<>();
+
+  /** Names of layers by what stands in the file: hundreds of thousands of entities ask for few. */
+  private final Map<String, String> layers = new HashMap<>();
+
   private String type = "";
   private int[] codes = new int[64];
   private double[] numbers = new double[64];
@@ -173,8 +177,7 @@ final class Entity {
 
   /** The layer; "0" if the entity does not say. */
   String layer() {
-    String l = text(8);
-    return spelled(DrawnText.name(l.isEmpty() ? "0" : l));
+    return layers.computeIfAbsent(text(8), l -> spelled(DrawnText.name(l.isEmpty() ? "0" : l)));
   }
 
   /** Names of layers do not know case: all spellings are the first that was met. */

@@ -54,12 +54,8 @@ final class EntityShapes {
     return e.has(code) && e.has(code + 10);
   }
 
-  /** Whether it is a face without area. */
-  static boolean isWithoutArea(Entity e) {
-    if (!e.type().equals("3DFACE")) {
-      return false;
-    }
-    Drawn.Faces f = (Drawn.Faces) face(e);
+  /** Whether a single face has no area. */
+  static boolean isWithoutArea(Drawn.Faces f) {
     int[] t = f.triangles();
     for (int i = 0; i < t.length; i += 3) {
       if (!same(f.xyz(), t[i], t[i + 1])
