@@ -24,6 +24,7 @@ import org.testfx.util.WaitForAsyncUtils;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.shell.ShellView;
+import wellspan.app.stage.StageView;
 import wellspan.app.stage.SurfaceStyle;
 import wellspan.core.colouring.ColourBy;
 import wellspan.core.finding.Stop;
@@ -200,20 +201,23 @@ class StageToolsWindowTest extends WindowTest {
   }
 
   @Test
-  void theWholeStaysWholeWhenTheWindowGrowsUntilTheHandLeavesIt() throws Exception {
-    receive(DEMO.resolve("survey/control.csv"));
+  void theWholeStaysWholeInLessRoomUntilTheHandLeavesIt() throws Exception {
+    receive(
+        Files.writeString(
+            dir.resolve("tall.csv"),
+            "name,easting,northing,height\nA,412000,6534500,5\nB,412100,6535300,6\nC,412050,6534900,5\n"));
     interact(() -> shell.stage().fit());
     Box work = session.build().items().values().iterator().next().item().bounds();
     double before = reach(work);
-    interact(() -> lookup("#plan").query().getScene().getWindow().setHeight(500));
-    settle(() -> !shell.stage().plan().isBusy());
+    interact(() -> shell.stage().show(StageView.Picture.CROSS)); // takes half of the height
+    settle(() -> reach(work) < 0.8 * before);
     assertThat(isSeen(new Position(work.minE(), work.minN(), 0))).isTrue();
     assertThat(isSeen(new Position(work.maxE(), work.maxN(), 0))).isTrue();
-    assertThat(reach(work)).as("smaller than before").isLessThan(0.8 * before);
+    double half = lookup("#plan").query().getLayoutBounds().getHeight();
     interact(() -> session.aim().at(new Position(work.minE(), work.minN(), 5)));
     double left = reach(work);
-    interact(() -> lookup("#plan").query().getScene().getWindow().setHeight(780));
-    settle(() -> !shell.stage().plan().isBusy());
+    interact(() -> shell.stage().show(StageView.Picture.PLAN));
+    settle(() -> lookup("#plan").query().getLayoutBounds().getHeight() > 1.3 * half);
     assertThat(reach(work)).as("as the hand left it").isEqualTo(left);
   }
 

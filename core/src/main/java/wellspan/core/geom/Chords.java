@@ -98,26 +98,10 @@ public final class Chords {
   public static double[] spline(
       int degree, double[] knots, double[] weights, double[] control, double tolerance) {
     int n = control.length / 3;
-    if (degree < 1 || n <= degree || knots.length != n + degree + 1) {
-      throw new IllegalArgumentException(
-          "A spline of degree "
-              + degree
-              + " with "
-              + n
-              + " control points needs "
-              + (n + degree + 1)
-              + " knots and has "
-              + knots.length
-              + ".");
-    }
+    DeBoor.check(degree, knots, n);
     if (weights.length != 0 && weights.length != n) {
       throw new IllegalArgumentException(
           "A spline of " + n + " control points has " + weights.length + " weights.");
-    }
-    for (int k = 0; k < knots.length; k++) {
-      if (!Double.isFinite(knots[k]) || k > 0 && knots[k] < knots[k - 1]) {
-        throw new IllegalArgumentException("The knots of a spline do not grow.");
-      }
     }
     for (double w : weights) {
       if (!(w > 0)) {
@@ -177,9 +161,6 @@ public final class Chords {
     return length(new double[] {ap[0] - t * ab[0], ap[1] - t * ab[1], ap[2] - t * ab[2]});
   }
 
-  /**
-   * De Boor's algorithm in homogeneous coordinates (de Boor, On calculating with B-splines, 1972).
-   */
   private static double[] at(
       int degree, double[] knots, double[] weights, double[] control, int span, double t) {
     double[][] d = new double[degree + 1][4];
@@ -191,17 +172,7 @@ public final class Chords {
       }
       d[j][3] = w;
     }
-    for (int r = 1; r <= degree; r++) {
-      for (int j = degree; j >= r; j--) {
-        double low = knots[span - degree + j];
-        double width = knots[span + 1 + j - r] - low;
-        double alpha = width == 0 ? 0 : (t - low) / width;
-        for (int k = 0; k < 4; k++) {
-          d[j][k] = (1 - alpha) * d[j - 1][k] + alpha * d[j][k];
-        }
-      }
-    }
-    double[] p = d[degree];
+    double[] p = DeBoor.at(degree, knots, span, d, t);
     return new double[] {p[0] / p[3], p[1] / p[3], p[2] / p[3]};
   }
 

@@ -14,31 +14,13 @@ public record SplineSurface(
    * @throws IllegalArgumentException if the numbers do not make a surface
    */
   public SplineSurface {
-    check(degreeU, knotsU, control.length);
+    DeBoor.check(degreeU, knotsU, control.length);
     for (double[][] row : control) {
-      check(degreeV, knotsV, row.length);
+      DeBoor.check(degreeV, knotsV, row.length);
       for (double[] c : row) {
         if (!(c[3] > 0)) {
           throw new IllegalArgumentException("A spline has a weight of " + c[3] + ".");
         }
-      }
-    }
-  }
-
-  private static void check(int degree, double[] knots, int points) {
-    if (degree < 1 || points <= degree || knots.length != points + degree + 1) {
-      throw new IllegalArgumentException(
-          "A spline of degree "
-              + degree
-              + " with "
-              + points
-              + " control points has "
-              + knots.length
-              + " knots.");
-    }
-    for (int k = 0; k < knots.length; k++) {
-      if (!Double.isFinite(knots[k]) || k > 0 && knots[k] < knots[k - 1]) {
-        throw new IllegalArgumentException("The knots of a spline do not grow.");
       }
     }
   }
@@ -69,7 +51,6 @@ public record SplineSurface(
     return new double[] {h[0] / h[3], h[1] / h[3], h[2] / h[3]};
   }
 
-  /** As in {@link Chords#spline} (de Boor, On calculating with B-splines, 1972). */
   private static double[] deBoor(int degree, double[] knots, double[][] points, double t) {
     int span = degree;
     while (span < points.length - 1 && t >= knots[span + 1]) {
@@ -79,16 +60,6 @@ public record SplineSurface(
     for (int j = 0; j <= degree; j++) {
       d[j] = points[span - degree + j].clone();
     }
-    for (int r = 1; r <= degree; r++) {
-      for (int j = degree; j >= r; j--) {
-        double low = knots[span - degree + j];
-        double width = knots[span + 1 + j - r] - low;
-        double alpha = width == 0 ? 0 : (t - low) / width;
-        for (int k = 0; k < 4; k++) {
-          d[j][k] = (1 - alpha) * d[j - 1][k] + alpha * d[j][k];
-        }
-      }
-    }
-    return d[degree];
+    return DeBoor.at(degree, knots, span, d, t);
   }
 }

@@ -72,13 +72,6 @@ final class AlignmentSection {
 
   record RawProfile(String name, List<RawPvi> points) {}
 
-  /**
-   * What the ground is along the alignment.
-   *
-   * @param stretches stations and levels by turns; between stretches nothing is known
-   */
-  record RawGroundProfile(String name, List<double[]> stretches) {}
-
   record RawEquation(double internal, double back, double ahead, boolean increasing) {}
 
   record Raw(
@@ -89,7 +82,7 @@ final class AlignmentSection {
       List<RawElement> elements,
       List<AlignPiSection.RawPi> intersections,
       List<RawProfile> profiles,
-      List<RawGroundProfile> grounds,
+      List<GroundStretches> grounds,
       List<RawEquation> equations,
       List<CrossSectSection.Raw> sections,
       List<String> leftOut,
@@ -104,7 +97,7 @@ final class AlignmentSection {
     List<RawElement> elements = new ArrayList<>();
     List<AlignPiSection.RawPi> intersections = new ArrayList<>();
     List<RawProfile> profiles = new ArrayList<>();
-    List<RawGroundProfile> grounds = new ArrayList<>();
+    List<GroundStretches> grounds = new ArrayList<>();
     List<RawEquation> equations = new ArrayList<>();
     List<CrossSectSection.Raw> sections = new ArrayList<>();
     List<String> leftOut = new ArrayList<>();
@@ -251,11 +244,13 @@ final class AlignmentSection {
     return new RawPoint(new double[0], reference);
   }
 
-  private void profiles(List<RawProfile> out, List<RawGroundProfile> grounds, List<String> leftOut)
+  private void profiles(List<RawProfile> out, List<GroundStretches> grounds, List<String> leftOut)
       throws IOException {
     while (xml.nextTag()) {
       if (xml.name().equals("ProfSurf")) {
-        xml.whole(() -> grounds.add(ground()), why -> leftOut.add("a <ProfSurf>: " + why));
+        xml.whole(
+            () -> grounds.add(GroundStretches.read(xml, counts, "Ground profile")),
+            why -> leftOut.add("a <ProfSurf>: " + why));
         continue;
       }
       if (!xml.name().equals("ProfAlign")) {
@@ -272,19 +267,6 @@ final class AlignmentSection {
       }
       out.add(new RawProfile(name, points));
     }
-  }
-
-  private RawGroundProfile ground() throws IOException {
-    String name = xml.attribute("name").orElse("Ground profile");
-    List<double[]> stretches = new ArrayList<>();
-    while (xml.nextTag()) {
-      if (xml.name().equals("PntList2D")) {
-        stretches.add(PointListText.read(xml, 2));
-      } else {
-        countAndSkip();
-      }
-    }
-    return new RawGroundProfile(name, stretches);
   }
 
   private RawPvi pvi() throws IOException {

@@ -34,14 +34,15 @@ final class CrossSectSection {
       List<RawPoint> points,
       List<PropertySet> sets) {}
 
-  /** A surface of the ground: level, offset and nothing in threes, an array for each stretch. */
-  record RawGround(String name, List<double[]> stretches) {}
-
   /**
    * @param skew in the file's unit of angles, 0 where there is none
    */
   record Raw(
-      double station, double skew, long line, List<RawDesign> designs, List<RawGround> grounds) {}
+      double station,
+      double skew,
+      long line,
+      List<RawDesign> designs,
+      List<GroundStretches> grounds) {}
 
   /**
    * @param leftOut takes what is wrong with a section that cannot be read
@@ -71,11 +72,11 @@ final class CrossSectSection {
     double station = xml.needNumber("sta");
     double skew = xml.number("angleSkew");
     List<RawDesign> designs = new ArrayList<>();
-    List<RawGround> grounds = new ArrayList<>();
+    List<GroundStretches> grounds = new ArrayList<>();
     while (xml.nextTag()) {
       switch (xml.name()) {
         case "DesignCrossSectSurf" -> designs.add(design());
-        case "CrossSectSurf" -> grounds.add(ground());
+        case "CrossSectSurf" -> grounds.add(GroundStretches.read(xml, counts, "Ground"));
         default -> countAndSkip();
       }
     }
@@ -106,18 +107,5 @@ final class CrossSectSection {
       points.add(new RawPoint(xml.numbers(2, 2), slope, code, line));
     }
     return new RawDesign(name, description, side, material, closed, thickness, points, sets);
-  }
-
-  private RawGround ground() throws IOException {
-    String name = xml.attribute("name").orElse("Ground");
-    List<double[]> stretches = new ArrayList<>();
-    while (xml.nextTag()) {
-      if (xml.name().equals("PntList2D")) {
-        stretches.add(PointListText.read(xml, 2));
-      } else {
-        countAndSkip();
-      }
-    }
-    return new RawGround(name, stretches);
   }
 }

@@ -41,7 +41,7 @@ final class GroundProfiles {
 
   List<Item> of(Alignment axis, AlignmentSection.Raw raw) {
     List<Item> out = new ArrayList<>();
-    for (AlignmentSection.RawGroundProfile g : raw.grounds()) {
+    for (GroundStretches g : raw.grounds()) {
       List<Polyline> lines = new ArrayList<>();
       int beyond = 0;
       int lonely = 0;

@@ -212,7 +212,7 @@ final class RoadItems {
       }
       AlignmentPoint p = axis.at(distances[i]);
       double right = p.direction() - Math.PI / 2 - skew(s);
-      for (CrossSectSection.RawGround g : s.grounds()) {
+      for (GroundStretches g : s.grounds()) {
         for (double[] pairs : g.stretches()) {
           if (pairs.length < 6) {
             shortOnes++;
