@@ -8,7 +8,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import wellspan.app.theme.Parts;
 
-/** All keys on one sheet. */
+/** All keys in one list. */
 final class ShortcutsView extends StackPane {
   private static final List<String[]> KEYS =
       List.of(
@@ -37,7 +37,7 @@ final class ShortcutsView extends StackPane {
           new String[] {"Ctrl+B, Ctrl+D", "fold the strata, fold the docket"},
           new String[] {"Ctrl+T", "light or dark"},
           new String[] {"Tab, Enter", "next control, use it"},
-          new String[] {"Esc", "cancel what runs, leave this sheet"});
+          new String[] {"Esc", "cancel what runs, leave this list"});
 
   ShortcutsView(Runnable close) {
     setId("shortcuts");

@@ -44,7 +44,7 @@ final class FollowingPicture extends Group {
   /**
    * What marks are drawn with.
    *
-   * @param onGround whether they go onto the ground itself, so that there is one sheet less to lay
+   * @param onGround whether they go onto the ground itself, so that there is one canvas less to lay
    *     over the other in each frame
    */
   GraphicsContext ink(boolean onGround) {
@@ -65,7 +65,7 @@ final class FollowingPicture extends Group {
     return ink.getHeight();
   }
 
-  /** Both sheets lose what is drawn on them. */
+  /** Both canvases lose what is drawn on them. */
   void size(double width, double height) {
     for (Canvas c : new Canvas[] {ground, ink}) {
       c.setWidth(width);

@@ -75,8 +75,8 @@ final class GroundPicture {
     this.tiles = tiles;
   }
 
-  /** The sheet that the ground was drawn on is empty again. */
-  void forgetSheet() {
+  /** The canvas that the ground was drawn on is empty again. */
+  void forgetDrawn() {
     drawn = Optional.empty();
   }
 

@@ -171,7 +171,7 @@ public final class PlanView extends Pane {
     double h = getHeight();
     if (w != picture.width() || h != picture.height()) {
       picture.size(w, h);
-      ground.forgetSheet();
+      ground.forgetDrawn();
       boolean left = !window.equals(whole);
       window = window.sized(w, h);
       if (!fitted || !left || picture.width() == 0) {
@@ -265,7 +265,7 @@ public final class PlanView extends Pane {
         proofShown ? session.deliveries().compared() : Optional.empty();
     ground.draw(picture.ground(), window, theme, seen(), compared);
     if (moving) {
-      ground.forgetSheet(); // it will bear marks
+      ground.forgetDrawn(); // it will bear marks
     }
     if (compared.isEmpty()) {
       ground.chosen(g, window, theme, seen());
