@@ -122,6 +122,8 @@ final class StrataView extends BorderPane {
     grouping.setAccessibleText("Group items");
     grouping.getStyleClass().add("small");
     grouping.setOnAction(e -> refresh());
+    grouping.setMinWidth(0); // the count is read before the grouping
+    found.setMinWidth(Region.USE_PREF_SIZE);
     HBox below = new HBox(4, grouping, Parts.space(), found);
     below.setAlignment(Pos.CENTER_LEFT);
     VBox head = new VBox(6, field, below);
