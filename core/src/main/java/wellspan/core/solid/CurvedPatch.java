@@ -17,8 +17,8 @@ import wellspan.core.geom.FaceTriangulator;
  * neighbours fit. For hundreds of border points; cost grows with the square of points at worst.
  */
 public final class CurvedPatch {
-  /** Points put in; a surface that needs more contradicts its border. */
-  private static final int MOST = 20_000;
+  /** Points; a part that needs more is refused, since it would not keep to the tolerance. */
+  private static final int MOST = 200_000;
 
   /** A surface by two parameters. */
   public interface Surface {
@@ -57,7 +57,8 @@ public final class CurvedPatch {
    * @param loops of corners, the outer one first, then holes
    * @param chord largest distance of the surface from its triangles, in the unit of places; at
    *     least twice that of the border's chords, or a point is put beside each of them
-   * @throws IllegalArgumentException if the loops are no simple polygon in the parameters
+   * @throws IllegalArgumentException if the loops are no simple polygon in the parameters, or the
+   *     tolerance cannot be kept
    */
   public static Triangles of(List<List<Corner>> loops, Surface surface, double chord) {
     CurvedPatch patch = new CurvedPatch(surface, chord, scale(loops, surface));
@@ -216,17 +217,21 @@ public final class CurvedPatch {
       for (long e : List.copyOf(left.keySet())) {
         int a = (int) (e >> 32);
         int b = (int) e;
-        if (a < b && flat.size() - before < MOST && isOff(a, b)) {
+        if (a < b && flat.size() < MOST && isOff(a, b)) {
           split(a, b);
         }
       }
-      for (int t = 0, n = triangles.size(); t < n && flat.size() - before < MOST; t++) {
+      for (int t = 0, n = triangles.size(); t < n && flat.size() < MOST; t++) {
         int[] k = triangles.get(t);
         if (isLong(k) && off(middle(k), k) > chord) {
           fill(t);
         }
       }
     } while (flat.size() > before && flat.size() < MOST);
+    if (flat.size() >= MOST) {
+      throw new IllegalArgumentException(
+          "it needs more than " + MOST + " points to keep to the tolerance");
+    }
   }
 
   /** Whether the surface leaves both triangles of an edge at its middle. */

@@ -1,6 +1,7 @@
 package wellspan.core.solid;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
@@ -85,6 +86,16 @@ class CurvedPatchTest {
       double x = t.inner()[k], y = t.inner()[k + 1], z = t.inner()[k + 2];
       assertThat(Math.sqrt(x * x + y * y + z * z)).isCloseTo(10, within(1e-9));
     }
+  }
+
+  @Test
+  void whatCannotKeepToTheToleranceIsRefused() {
+    List<Corner> border = rectangle(0, 0, 1, 0.8, 20);
+    CurvedPatch.Surface rough =
+        (u, v) -> new double[] {u, v, Double.doubleToLongBits(u + 3 * v) % 7};
+    assertThatThrownBy(() -> CurvedPatch.of(List.of(border), rough, 1e-9))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("tolerance");
   }
 
   @Test

@@ -146,7 +146,7 @@ final class CurvedFaceReader {
     int first = -1;
     for (int i = 0; i < n; i++) {
       uv[i] = on.parameters(place(loop.get(i)));
-      double off = EdgeReader.distance(place(loop.get(i)), on.at(or(uv[i][0], 0), uv[i][1]));
+      double off = Direction.distance(place(loop.get(i)), on.at(or(uv[i][0], 0), uv[i][1]));
       if (!(off <= 10 * curves.tolerance())) {
         throw new Unread(face, "has a border that lies beside its surface");
       }
@@ -285,7 +285,7 @@ final class CurvedFaceReader {
   private double tolerance(List<double[]> places) {
     double reach = 0;
     for (double[] p : places) {
-      reach = Math.max(reach, EdgeReader.distance(p, places.getFirst()));
+      reach = Math.max(reach, Direction.distance(p, places.getFirst()));
     }
     return reach > 0 ? Math.min(curves.tolerance(), FINE * reach) : curves.tolerance();
   }
@@ -302,7 +302,7 @@ final class CurvedFaceReader {
       for (int k = 0; k < 3; k++) {
         chord[k] = (p[0][k] + p[2][k]) / 2;
       }
-      worst = Math.max(worst, EdgeReader.distance(p[1], chord));
+      worst = Math.max(worst, Direction.distance(p[1], chord));
     }
     return worst;
   }

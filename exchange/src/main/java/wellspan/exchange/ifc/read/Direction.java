@@ -18,4 +18,9 @@ final class Direction {
     double l = Math.sqrt(dot(v, v));
     return new double[] {v[0] / l, v[1] / l, v[2] / l};
   }
+
+  /** How far two places lie from each other. */
+  static double distance(double[] a, double[] b) {
+    return Math.hypot(Math.hypot(a[0] - b[0], a[1] - b[1]), a[2] - b[2]);
+  }
 }

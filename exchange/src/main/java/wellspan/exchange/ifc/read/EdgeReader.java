@@ -118,7 +118,7 @@ final class EdgeReader {
     List<double[]> out = new ArrayList<>();
     for (int i = 3; i < all.length - 3; i += 3) {
       double[] p = {all[i], all[i + 1], all[i + 2]};
-      if (distance(p, from) > same() && distance(p, to) > same()) {
+      if (Direction.distance(p, from) > same() && Direction.distance(p, to) > same()) {
         out.add(p);
       }
     }
@@ -151,7 +151,7 @@ final class EdgeReader {
     double start = nearest(line, from);
     double end = nearest(line, to);
     int last = line.length / 3 - 1;
-    boolean closed = distance(at(line, 0), at(line, last)) <= same();
+    boolean closed = Direction.distance(at(line, 0), at(line, last)) <= same();
     List<double[]> out = new ArrayList<>(List.of(from));
     if (end > start + 1e-9) {
       points(line, start, end, out);
@@ -184,16 +184,13 @@ final class EdgeReader {
       double[] w = {p[0] - a[0], p[1] - a[1], p[2] - a[2]};
       double t = Direction.dot(w, d) / Direction.dot(d, d);
       t = Double.isFinite(t) ? Math.clamp(t, 0.0, 1.0) : 0;
-      double off = distance(p, new double[] {a[0] + t * d[0], a[1] + t * d[1], a[2] + t * d[2]});
+      double off =
+          Direction.distance(p, new double[] {a[0] + t * d[0], a[1] + t * d[1], a[2] + t * d[2]});
       if (off < best) {
         best = off;
         out = i + t;
       }
     }
     return out;
-  }
-
-  static double distance(double[] a, double[] b) {
-    return Math.hypot(Math.hypot(a[0] - b[0], a[1] - b[1]), a[2] - b[2]);
   }
 }

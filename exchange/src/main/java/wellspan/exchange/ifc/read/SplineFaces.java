@@ -66,14 +66,10 @@ record SplineFaces(SplineSurface surface, double periodU, double periodV) implem
         b = s.at(u, s.toV());
         m = s.at(u, (s.fromV() + s.toV()) / 2);
       }
-      apart = Math.max(apart, distance(a, b));
-      size = Math.max(size, distance(a, m));
+      apart = Math.max(apart, Direction.distance(a, b));
+      size = Math.max(size, Direction.distance(a, m));
     }
     return apart < 1e-6 * size ? alongU ? s.toU() - s.fromU() : s.toV() - s.fromV() : 0;
-  }
-
-  private static double distance(double[] a, double[] b) {
-    return Math.hypot(Math.hypot(a[0] - b[0], a[1] - b[1]), a[2] - b[2]);
   }
 
   @Override
@@ -98,7 +94,7 @@ record SplineFaces(SplineSurface surface, double periodU, double periodV) implem
     for (int i = 0; i <= GRID; i++) {
       for (int j = 0; j <= GRID; j++) {
         double[] uv = {surface.fromU() + i * stepU, surface.fromV() + j * stepV};
-        double d = distance(surface.at(uv[0], uv[1]), place);
+        double d = Direction.distance(surface.at(uv[0], uv[1]), place);
         if (d < least) {
           least = d;
           best = uv;
@@ -109,7 +105,7 @@ record SplineFaces(SplineSurface surface, double periodU, double periodV) implem
     double[] found = best;
     for (double[] start : starts.subList(Math.max(0, starts.size() - 3), starts.size())) {
       double[] here = newton(start, place);
-      double d = distance(surface.at(here[0], here[1]), place);
+      double d = Direction.distance(surface.at(here[0], here[1]), place);
       if (d < least) {
         least = d;
         found = here;
