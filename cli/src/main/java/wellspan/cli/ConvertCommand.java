@@ -50,11 +50,11 @@ import wellspan.exchange.delivery.DeliveryRun;
 import wellspan.exchange.file.UniqueNames;
 import wellspan.exchange.intake.Intake;
 
-/** {@code convert IN... OUT}: files to an IFC file without a job, proven too. */
+/** {@code convert IN... OUT}: files to a file of another format without a job, proven too. */
 @Command(
     name = "convert",
     description =
-        "Converts files to IFC without a job, and proves the result; exit 1 if the proof fails.",
+        "Converts files to another format without a job, and proves the result; exit 1 if the proof fails.",
     mixinStandardHelpOptions = true)
 final class ConvertCommand implements Callable<Integer> {
   @Spec private CommandSpec spec;
@@ -71,6 +71,7 @@ final class ConvertCommand implements Callable<Integer> {
 
   @Parameters(
       paramLabel = "IN... OUT",
+      hideParamSyntax = true,
       arity = "2..*",
       description = "files to read, and last the file to write")
   private List<Path> files;

@@ -9,7 +9,7 @@ import picocli.CommandLine.Command;
 
 /**
  * Entry of the command line. Exit codes: 0 done, 1 done with errors found, 2 wrong usage or
- * unreadable input.
+ * unreadable input, 3 a fault of ours.
  */
 @Command(
     name = "wellspan",
@@ -43,6 +43,7 @@ public final class Main implements Runnable {
   static final int DONE = 0;
   static final int ERRORS_FOUND = 1;
   static final int UNUSABLE = 2;
+  static final int FAULT = 3;
 
   public static void main(String[] args) {
     System.exit(
@@ -56,6 +57,7 @@ public final class Main implements Runnable {
   static int run(String[] args, PrintWriter out, PrintWriter err) {
     Locale.setDefault(Locale.ROOT);
     CommandLine line = new CommandLine(new Main());
+    line.getSubcommands().forEach(FormatHelp::tell);
     line.setOut(out);
     line.setErr(err);
     line.setParameterExceptionHandler(
@@ -63,21 +65,7 @@ public final class Main implements Runnable {
           err.println(WrongCall.sentence(e, a));
           return UNUSABLE;
         });
-    line.setExecutionExceptionHandler(
-        (e, commandLine, parsed) -> {
-          if (e instanceof IOException
-              || e instanceof IllegalArgumentException
-              || e instanceof wellspan.exchange.ifc.write.SchemaViolation) {
-            err.println(sentence(e));
-            return UNUSABLE;
-          }
-          System.getLogger("wellspan").log(System.Logger.Level.DEBUG, "command failed", e);
-          err.println(
-              "This did not work, and the fault is Wellspan's ("
-                  + e
-                  + "). Nothing was changed. Tell us the command and, if you may, the file.");
-          return UNUSABLE;
-        });
+    line.setExecutionExceptionHandler((e, commandLine, parsed) -> refused(e, err));
     int code;
     try {
       code = line.execute(args);
@@ -91,6 +79,22 @@ public final class Main implements Runnable {
     out.flush();
     err.flush();
     return code;
+  }
+
+  /** Says why a command came to nothing; its exit code. */
+  static int refused(Exception e, PrintWriter err) {
+    if (e instanceof IOException
+        || e instanceof IllegalArgumentException
+        || e instanceof wellspan.exchange.ifc.write.SchemaViolation) {
+      err.println(sentence(e));
+      return UNUSABLE;
+    }
+    System.getLogger("wellspan").log(System.Logger.Level.DEBUG, "command failed", e);
+    err.println(
+        "This did not work, and the fault is Wellspan's ("
+            + e
+            + "). Nothing was changed. Tell us the command and, if you may, the file.");
+    return FAULT;
   }
 
   /** What is wrong, for the one who called. */

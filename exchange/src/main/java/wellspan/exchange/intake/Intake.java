@@ -61,7 +61,7 @@ public final class Intake {
                           file,
                           head.text().isBlank()
                               ? "the file is empty. Ask for it again."
-                              : "the format is not known. " + titles() + " can be received."));
+                              : "the format is not known. " + allTitles() + " can be received."));
       if (!format.utf16() && head.isUtf16()) {
         throw new ReadException(
             file, "it is text in UTF-16, which this format is not read in. Save it as UTF-8.");
@@ -92,8 +92,13 @@ public final class Intake {
         : new ReadException(file, "the file is damaged or ends too early. Ask for it again.", e);
   }
 
-  private static String titles() {
-    List<String> all = ReadFormat.ALL.stream().map(ReadFormat::title).distinct().sorted().toList();
+  /** The formats that are read, each once, by the alphabet. */
+  public static List<String> titles() {
+    return ReadFormat.ALL.stream().map(ReadFormat::title).distinct().sorted().toList();
+  }
+
+  private static String allTitles() {
+    List<String> all = titles();
     return String.join(", ", all.subList(0, all.size() - 1)) + " and " + all.getLast();
   }
 
