@@ -7,6 +7,7 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import com.tngtech.archunit.junit.AnalyzeClasses;
 import com.tngtech.archunit.junit.ArchTest;
 import com.tngtech.archunit.lang.ArchRule;
+import wellspan.core.shape.Shape;
 
 @AnalyzeClasses(packages = "wellspan", importOptions = ImportOption.DoNotIncludeTests.class)
 class ArchitectureTest {
@@ -53,16 +54,12 @@ class ArchitectureTest {
   static final ArchRule SHAPES_ARE_TAKEN_APART_WHERE_THEY_ARE_DRAWN =
       noClasses()
           .that()
-          .resideInAnyPackage(
-              "wellspan.core.crs..",
-              "wellspan.core.frame..",
-              "wellspan.core.check..",
-              "wellspan.core.receipt..",
-              "wellspan.core.attribute..",
-              "wellspan.app.deliver..")
-          .should()
-          .dependOnClassesThat()
-          .resideInAPackage("wellspan.core.shape..");
+          .resideOutsideOfPackages(
+              "wellspan.core.shape..",
+              "wellspan.core.proof..",
+              "wellspan.exchange.*.write..",
+              "wellspan.app.stage..")
+          .should(new SwitchOver(Shape.class));
 
   @ArchTest
   static final ArchRule NO_CIRCLES_IN_CORE =

@@ -7,6 +7,7 @@ import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -21,7 +22,7 @@ import wellspan.core.place.Contradictions;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
-import wellspan.core.shape.Shape;
+import wellspan.core.shape.Measure;
 import wellspan.exchange.intake.Intake;
 
 /** {@code inspect FILE...}: what a file holds. */
@@ -109,18 +110,22 @@ final class InspectCommand implements Callable<Integer> {
   }
 
   private static String figures(Item item) {
-    return switch (item.shape()) {
-      case Shape.Faces f ->
-          f.mesh().triangleCount() + " triangles, " + f.mesh().vertexCount() + " points";
-      case Shape.Axis a ->
-          String.format(
-              "%.3f m, %d elements%s",
-              a.alignment().length(),
-              a.alignment().elements().size(),
-              a.alignment().profile().isPresent() ? ", with profile" : "");
-      case Shape.Lines l -> String.format("%.3f m, %d points", l.planLength(), l.pointCount());
-      case Shape.Points p -> p.points().size() + " points";
-      case Shape.Picture g -> g.pixels().width() + " × " + g.pixels().height() + " pixels";
-    };
+    List<String> out = new ArrayList<>();
+    tell(item, Measure.TRIANGLES, "%.0f triangles", out);
+    if (out.isEmpty()) {
+      tell(item, Measure.LENGTH, "%.3f m", out);
+    }
+    tell(item, Measure.POINTS, "%.0f points", out);
+    tell(item, Measure.ELEMENTS, "%.0f elements", out);
+    tell(item, Measure.PROFILE_PIECES, "with profile", out);
+    tell(item, Measure.COLUMNS, "%.0f pixels wide", out);
+    tell(item, Measure.ROWS, "%.0f high", out);
+    return String.join(", ", out);
+  }
+
+  private static void tell(Item item, Measure measure, String words, List<String> out) {
+    item.shape()
+        .measure(measure)
+        .ifPresent(figure -> out.add(String.format(Locale.ROOT, words, figure)));
   }
 }

@@ -5,6 +5,7 @@ import com.fasterxml.jackson.databind.node.ArrayNode;
 import com.fasterxml.jackson.databind.node.JsonNodeFactory;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -23,7 +24,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.place.Contradictions;
 import wellspan.core.receive.Received;
-import wellspan.core.shape.Curved;
+import wellspan.core.shape.Measure;
 import wellspan.core.shape.Shape;
 
 /**
@@ -32,6 +33,22 @@ import wellspan.core.shape.Shape;
  */
 final class InspectionJson {
   private static final JsonNodeFactory JSON = JsonNodeFactory.instance;
+
+  private static final Map<Measure, String> COUNTS =
+      new EnumMap<>(
+          Map.of(
+              Measure.TRIANGLES, "triangles",
+              Measure.POINTS, "vertices",
+              Measure.COLUMNS, "width",
+              Measure.ROWS, "height"));
+
+  private static final Map<Measure, String> MEASURES =
+      new EnumMap<>(
+          Map.of(
+              Measure.LENGTH, "length",
+              Measure.PLAN_AREA, "area",
+              Measure.SURFACE_AREA, "surfaceArea",
+              Measure.START_CHAINAGE, "startChainage"));
 
   private InspectionJson() {}
 
@@ -107,39 +124,37 @@ final class InspectionJson {
           .references()
           .forEach(r -> relations.addObject().put("type", r.type().words()).put("to", r.name()));
     }
-    switch (item.shape()) {
-      case Shape.Faces s when item.kind().surface() -> mesh(n, s);
-      case Shape.Faces b -> {
-        boolean closed = b.mesh().isClosed();
-        mesh(n, b);
-        b.curved()
-            .map(Curved::planLength)
-            .ifPresent(l -> l.ifPresent(metres -> n.put("length", metres)));
-        n.put("closed", closed);
-        if (closed) {
-          n.put("volume", b.mesh().volume());
-        }
-      }
-      case Shape.Axis a -> alignment(n, a.alignment(), every);
-      case Shape.Lines l -> n.put("vertices", l.pointCount()).put("length", l.planLength());
-      case Shape.Points p -> n.put("vertices", p.points().size());
-      case Shape.Picture g -> n.put("width", g.pixels().width()).put("height", g.pixels().height());
+    Shape shape = item.shape();
+    COUNTS.forEach((measure, member) -> count(n, shape, measure, member));
+    MEASURES.forEach((measure, member) -> measure(n, shape, measure, member));
+    if (!item.kind().surface()) {
+      shape.triangles().ifPresent(m -> body(n, m));
+    }
+    if (shape instanceof Shape.Axis a) {
+      alignment(n, a.alignment(), every);
     }
     bounds(n, item.bounds());
     description(n, e.said());
     return n;
   }
 
-  private static void mesh(ObjectNode n, Shape.Faces faces) {
-    Mesh m = faces.mesh();
-    n.put("vertices", m.vertexCount())
-        .put("triangles", m.triangleCount())
-        .put("area", faces.planArea())
-        .put("surfaceArea", m.surfaceArea());
+  private static void count(ObjectNode n, Shape shape, Measure measure, String member) {
+    shape.measure(measure).ifPresent(x -> n.put(member, (long) x));
+  }
+
+  private static void measure(ObjectNode n, Shape shape, Measure measure, String member) {
+    shape.measure(measure).ifPresent(x -> n.put(member, x));
+  }
+
+  private static void body(ObjectNode n, Mesh m) {
+    boolean closed = m.isClosed();
+    n.put("closed", closed);
+    if (closed) {
+      n.put("volume", m.volume());
+    }
   }
 
   private static void alignment(ObjectNode n, Alignment a, double every) {
-    n.put("length", a.length()).put("startChainage", a.startChainage());
     ArrayNode elements = n.putArray("elements");
     for (PlanElement e : a.elements()) {
       ObjectNode o = elements.addObject();

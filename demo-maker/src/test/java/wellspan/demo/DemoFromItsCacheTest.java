@@ -6,14 +6,17 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.build.Build;
+import wellspan.core.build.ResultCache;
 import wellspan.core.item.Item;
 import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;
 import wellspan.core.shape.Shape;
+import wellspan.exchange.cache.CacheFolder;
 import wellspan.exchange.intake.SourceIntake;
 
 /** A job that opens from its cache is the job that opens without. */
@@ -48,6 +51,26 @@ class DemoFromItsCacheTest {
         .received()
         .forEach(
             (name, r) -> assertThat(r.counts()).isEqualTo(first.received().get(name).counts()));
+  }
+
+  /** However quickly a thing was made on this machine: on another one it is kept. */
+  @Test
+  void whateverIsMadeCanBeKept() throws IOException {
+    Path folder = dir.resolve("job");
+    copy(Path.of("../demo/job"), folder);
+    JobStore store = new JobStore(folder);
+    Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+    ResultCache cache = new CacheFolder(dir.resolve("kept"), 1L << 30);
+    build
+        .items()
+        .forEach(
+            (id, b) -> {
+              cache.keep(id.value(), b.item(), Long.MAX_VALUE);
+              Optional<Item> kept = cache.find(id.value(), Item.class);
+              assertThat(kept).as(id.value()).isPresent();
+              same(kept.get(), b.item());
+              assertThat(kept.get().shape().facts()).isEqualTo(b.item().shape().facts());
+            });
   }
 
   private static void same(Item kept, Item made) {

@@ -18,13 +18,13 @@ import wellspan.app.session.WindowActions;
 import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
+import wellspan.app.theme.ShapeWords;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.job.Revision;
 import wellspan.core.job.RevisionChange;
 import wellspan.core.job.Source;
 import wellspan.core.receive.Received;
-import wellspan.core.shape.Shape;
 
 /**
  * The ledger: each received file with what is in it, its unit and system, its revisions and what
@@ -187,13 +187,7 @@ public final class ReceiveView extends CardColumn {
   }
 
   private static String what(Item item) {
-    return switch (item.shape()) {
-      case Shape.Faces t -> Figures.count(t.mesh().triangleCount()) + " triangles";
-      case Shape.Axis a -> Figures.number(a.alignment().length(), 1) + " m";
-      case Shape.Lines l -> Figures.number(l.planLength(), 1) + " m";
-      case Shape.Points p -> Figures.count(p.points().size()) + " points";
-      case Shape.Picture g -> g.pixels().width() + " × " + g.pixels().height() + " pixels";
-    };
+    return ShapeWords.size(item.shape());
   }
 
   private static VBox change(RevisionChange c) {

@@ -22,8 +22,8 @@ import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Outline;
+import wellspan.core.operation.OutlineArea;
 import wellspan.core.operation.Recipe;
-import wellspan.core.shape.Shape;
 
 /** Rows in which parameters are filled in. */
 class Form extends VBox {
@@ -211,15 +211,7 @@ class Form extends VBox {
       titles.add(DRAWN);
     }
     for (Map.Entry<ItemId, Build.BuiltItem> e : session.build().items().entrySet()) {
-      boolean encloses =
-          switch (e.getValue().item().shape()) {
-            case Shape.Lines l -> l.lines().stream().anyMatch(p -> p.isClosed(0.01));
-            case Shape.Faces f -> e.getValue().item().kind().surface() && !f.isEmpty();
-            case Shape.Axis a -> true;
-            case Shape.Points p -> false;
-            case Shape.Picture g -> true;
-          };
-      if (encloses && but.filter(e.getKey()::equals).isEmpty()) {
+      if (OutlineArea.encloses(e.getValue().item()) && but.filter(e.getKey()::equals).isEmpty()) {
         from.add(Optional.of(e.getKey()));
         titles.add(e.getValue().item().name());
       }

@@ -12,15 +12,13 @@ import wellspan.app.session.DescribeCard;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
-import wellspan.core.align.Alignment;
-import wellspan.core.align.Chainages;
+import wellspan.app.theme.ShapeWords;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.describe.KnownFacts;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
-import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -29,7 +27,6 @@ import wellspan.core.receive.Received;
 import wellspan.core.replay.RecordedStep;
 import wellspan.core.rulebook.Cell;
 import wellspan.core.rulebook.Ruled;
-import wellspan.core.shape.Shape;
 
 /** The docket: the selected item's own journey in six cells under the six stops. */
 final class DocketView extends Pane {
@@ -218,38 +215,14 @@ final class DocketView extends Pane {
   }
 
   private void shape(Item item) {
-    switch (item.shape()) {
-      case Shape.Faces f -> faces(f);
-      case Shape.Axis a -> {
-        Alignment line = a.alignment();
-        cell(
-            Stop.SHAPE,
-            "figure\t" + Chainages.format(line.startChainage()),
-            "figure\t… " + Chainages.format(line.endChainage()),
-            line.elements().size() + " plan elements",
-            line.profile().map(p -> p.segments().size() + " profile pieces").orElse("no profile"));
-      }
-      case Shape.Lines l ->
-          cell(
-              Stop.SHAPE,
-              Figures.number(l.planLength(), 3) + " m in plan",
-              Figures.count(l.pointCount()) + " points");
-      case Shape.Picture g ->
-          cell(
-              Stop.SHAPE,
-              g.pixels().width() + " × " + g.pixels().height() + " pixels",
-              "of " + Figures.distance(g.place().width() / g.pixels().width()),
-              Figures.distance(g.place().width()) + " wide");
-      case Shape.Points p ->
-          cell(
-              Stop.SHAPE,
-              Figures.count(p.points().size()) + " points",
-              steps(),
-              "levels "
-                  + Figures.number(p.bounds().minH(), 2)
-                  + " … "
-                  + Figures.number(p.bounds().maxH(), 2));
+    List<String> lines = new ArrayList<>(ShapeWords.lines(item.shape()));
+    // beside the measures of an alignment or a picture there is no room for a line more
+    if (item.shape().vertices().isEmpty() || item.shape().isEmpty()) {
+      cell(Stop.SHAPE, lines.toArray(String[]::new));
+      return;
     }
+    lines.add(Math.min(2, lines.size()), steps());
+    cell(Stop.SHAPE, lines.toArray(String[]::new));
   }
 
   /** How the selected item was made and shaped, in a few words. */
@@ -263,24 +236,6 @@ final class DocketView extends Pane {
     return session.shape().maker(id).isPresent()
         ? steps.isEmpty() ? "made here" : "made here, " + steps
         : steps.isEmpty() ? "as received" : steps;
-  }
-
-  private void faces(Shape.Faces f) {
-    Mesh m = f.mesh();
-    if (m.triangleCount() == 0) {
-      cell(Stop.SHAPE, "error\t0 triangles:", "error\tnothing will arrive");
-      return;
-    }
-    Box b = m.bounds();
-    cell(
-        Stop.SHAPE,
-        Figures.count(m.triangleCount()) + " triangles",
-        Figures.count(m.vertexCount()) + " points",
-        steps(),
-        "levels " + Figures.number(b.minH(), 2) + " … " + Figures.number(b.maxH(), 2),
-        f.planArea() < 1000
-            ? Figures.number(f.planArea(), 2) + " m² in plan"
-            : Figures.number(f.planArea() / 10_000, 2) + " ha in plan");
   }
 
   private void describe(Build.BuiltItem i) {

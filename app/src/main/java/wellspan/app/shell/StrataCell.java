@@ -2,6 +2,7 @@ package wellspan.app.shell;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
@@ -20,7 +21,7 @@ import wellspan.core.attribute.PropertyValue;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
-import wellspan.core.shape.Shape;
+import wellspan.core.shape.Measure;
 
 /** One row of the strata; used again for other rows as the list is scrolled. */
 final class StrataCell extends ListCell<StrataRows.Row> {
@@ -158,16 +159,20 @@ final class StrataCell extends ListCell<StrataRows.Row> {
   }
 
   private static String figure(Item item) {
-    return switch (item.shape()) {
-      case Shape.Faces f ->
-          thickness(item)
-              .map(t -> Figures.number(1000 * t, 0) + " mm")
-              .orElseGet(() -> Figures.count(f.mesh().triangleCount()));
-      case Shape.Axis a -> Figures.number(a.alignment().length(), 0) + " m";
-      case Shape.Lines l -> Figures.number(l.planLength(), 0) + " m";
-      case Shape.Points p -> Figures.count(p.points().size());
-      case Shape.Picture g -> Figures.number(g.place().width(), 0) + " m";
-    };
+    Optional<Double> thickness = thickness(item);
+    if (thickness.isPresent()) {
+      return Figures.number(1000 * thickness.get(), 0) + " mm";
+    }
+    for (Measure m : List.of(Measure.TRIANGLES, Measure.LENGTH, Measure.POINTS)) {
+      OptionalDouble figure = item.shape().measure(m);
+      if (figure.isPresent()) {
+        return m == Measure.LENGTH
+            ? Figures.number(figure.getAsDouble(), 0) + " m"
+            : Figures.count((int) figure.getAsDouble());
+      }
+    }
+    OptionalDouble width = item.shape().measure(Measure.GROUND_WIDTH);
+    return width.isPresent() ? Figures.number(width.getAsDouble(), 0) + " m" : "";
   }
 
   /** Of a course, as its source or its section says. */

@@ -32,9 +32,9 @@ public final class Bridge {
    * A body.
    *
    * @param name such as {@code pier 2 column 1}
-   * @param chainage at which its line crosses the axis, as displayed
+   * @param distance along the axis at which its line crosses it, metres
    */
-  public record Body(Part part, String name, double chainage, Mesh mesh) {}
+  public record Body(Part part, String name, double distance, Mesh mesh) {}
 
   private final Alignment axis;
   private final BridgeMeasures m;
@@ -191,7 +191,7 @@ public final class Bridge {
   }
 
   private void add(Part part, String name, PierLine l, Mesh mesh) {
-    bodies.add(new Body(part, name, axis.chainages().at(l.distance()), mesh));
+    bodies.add(new Body(part, name, l.distance(), mesh));
   }
 
   /** A block along a pier line, its lower and upper side straight from end to end. */

@@ -14,7 +14,6 @@ import wellspan.core.attribute.PropertySet;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
-import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
 
 /** Lines in space as a shapefile with its table, index, system and code page. */
@@ -48,20 +47,20 @@ public record ShapefileFormat() implements DeliveryFormat {
 
   @Override
   public Carriage carriageOfContent(Item item, Frame frame) {
-    return switch (item.shape()) {
-      case Shape.Lines l -> new Carriage.Whole();
-      case Shape.Axis a -> {
-        List<Finding> out = new ArrayList<>();
-        out.add(
-            Losses.note(
-                "deliver.plain",
-                item,
-                "a shapefile has no alignments: it goes as a line of straight pieces; elements, profile and chainages stay here."));
-        Losses.partProfile(item, a.alignment(), out);
-        yield Carriage.with(out);
-      }
-      default -> new Carriage.Not("A shapefile holds one kind of geometry; here that is lines.");
-    };
+    if (item.shape().lines().isEmpty()) {
+      return new Carriage.Not("A shapefile holds one kind of geometry; here that is lines.");
+    }
+    if (item.shape().follows().isEmpty()) {
+      return new Carriage.Whole();
+    }
+    List<Finding> out = new ArrayList<>();
+    out.add(
+        Losses.note(
+            "deliver.plain",
+            item,
+            "a shapefile has no alignments: it goes as a line of straight pieces; elements, profile and chainages stay here."));
+    Losses.partProfile(item, item.shape().follows().get(), out);
+    return Carriage.with(out);
   }
 
   @Override

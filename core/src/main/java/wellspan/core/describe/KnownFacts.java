@@ -2,13 +2,14 @@ package wellspan.core.describe;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
-import wellspan.core.align.Alignment;
+import java.util.OptionalDouble;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
+import wellspan.core.shape.Measure;
 import wellspan.core.shape.Shape;
 
 /** The property set that every item gets from what is known without asking anybody. */
@@ -27,34 +28,36 @@ public final class KnownFacts {
     v.put("SourceFile", new PropertyValue.Label(file));
     v.put("SourceRevision", new PropertyValue.Label(revision));
     v.put("SourceName", new PropertyValue.Label(item.name()));
-    switch (item.shape()) {
-      case Shape.Faces s -> {
-        mesh(v, s);
-        if (item.kind().is(Kind.TERRAIN)) {
-          v.put("InvisibleFaces", new PropertyValue.Count(s.invisibleCount()));
-        }
-        if (item.kind().is(Kind.COVER)) {
-          v.put("Material", new PropertyValue.Label(item.attributes().material()));
-        }
+    Shape shape = item.shape();
+    if (shape instanceof Shape.Faces faces) {
+      mesh(v, faces);
+      if (item.kind().is(Kind.TERRAIN)) {
+        v.put("InvisibleFaces", new PropertyValue.Count(faces.invisibleCount()));
       }
-      case Shape.Axis a -> {
-        Alignment line = a.alignment();
-        v.put("Length", new PropertyValue.Length(line.length()));
-        v.put("StartChainage", new PropertyValue.Length(line.startChainage()));
-        v.put("EndChainage", new PropertyValue.Length(line.endChainage()));
-        v.put("HasProfile", new PropertyValue.Flag(line.profile().isPresent()));
+      if (item.kind().is(Kind.COVER)) {
+        v.put("Material", new PropertyValue.Label(item.attributes().material()));
       }
-      case Shape.Lines l -> {
-        v.put("Points", new PropertyValue.Count(l.pointCount()));
-        v.put("Length", new PropertyValue.Length(l.planLength()));
-      }
-      case Shape.Picture g -> {
-        v.put("Columns", new PropertyValue.Count(g.pixels().width()));
-        v.put("Rows", new PropertyValue.Count(g.pixels().height()));
-      }
-      case Shape.Points p -> v.put("Points", new PropertyValue.Count(p.points().size()));
+      return new PropertySet(SET, v);
     }
+    count(v, "Points", shape.measure(Measure.POINTS));
+    length(v, "Length", shape.measure(Measure.LENGTH));
+    length(v, "StartChainage", shape.measure(Measure.START_CHAINAGE));
+    length(v, "EndChainage", shape.measure(Measure.END_CHAINAGE));
+    if (shape.measure(Measure.ELEMENTS).isPresent()) {
+      boolean profile = shape.measure(Measure.PROFILE_PIECES).isPresent();
+      v.put("HasProfile", new PropertyValue.Flag(profile));
+    }
+    count(v, "Columns", shape.measure(Measure.COLUMNS));
+    count(v, "Rows", shape.measure(Measure.ROWS));
     return new PropertySet(SET, v);
+  }
+
+  private static void count(Map<String, PropertyValue> v, String name, OptionalDouble number) {
+    number.ifPresent(n -> v.put(name, new PropertyValue.Count((long) n)));
+  }
+
+  private static void length(Map<String, PropertyValue> v, String name, OptionalDouble metres) {
+    metres.ifPresent(m -> v.put(name, new PropertyValue.Length(m)));
   }
 
   private static void mesh(Map<String, PropertyValue> v, Shape.Faces faces) {

@@ -45,14 +45,16 @@ final class Clipped {
         || b.minN() > e.getMaxY()) {
       return List.of();
     }
-    return switch (i.shape()) {
-      case Shape.Faces f when i.kind().surface() -> surface(i, f, area);
-      case Shape.Faces f -> body(i, f, area, findings);
-      case Shape.Lines l -> lines(i, l, area);
-      case Shape.Points p -> points(i, p, area);
-      case Shape.Axis a -> axis(i, a.alignment(), area);
-      case Shape.Picture p -> List.of(i);
-    };
+    if (i.shape() instanceof Shape.Faces f) {
+      return i.kind().surface() ? surface(i, f, area) : body(i, f, area, findings);
+    }
+    if (i.shape().follows().isPresent()) {
+      return axis(i, i.shape().follows().get(), area);
+    }
+    if (!i.shape().points().isEmpty()) {
+      return points(i, i.shape().points(), area);
+    }
+    return i.shape().lines().isEmpty() ? List.of(i) : lines(i, i.shape().lines(), area);
   }
 
   private static List<Item> surface(Item i, Shape.Faces f, Geometry area) {
@@ -159,10 +161,10 @@ final class Clipped {
     return new Mesh(xyz, t);
   }
 
-  private static List<Item> lines(Item i, Shape.Lines l, Geometry area) {
+  private static List<Item> lines(Item i, List<Polyline> lines, Geometry area) {
     GeometryFactory factory = new GeometryFactory();
     List<Polyline> out = new ArrayList<>();
-    for (Polyline p : l.lines()) {
+    for (Polyline p : lines) {
       Coordinate[] c = new Coordinate[p.pointCount()];
       for (int k = 0; k < c.length; k++) {
         c[k] = new Coordinate(p.xyz()[3 * k], p.xyz()[3 * k + 1], p.xyz()[3 * k + 2]);
@@ -184,10 +186,10 @@ final class Clipped {
     return out.isEmpty() ? List.of() : List.of(i.with(new Shape.Lines(out)));
   }
 
-  private static List<Item> points(Item i, Shape.Points p, Geometry area) {
+  private static List<Item> points(Item i, List<NamedPoint> points, Geometry area) {
     IndexedPointInAreaLocator in = new IndexedPointInAreaLocator(area);
     List<NamedPoint> kept =
-        p.points().stream()
+        points.stream()
             .filter(
                 q ->
                     in.locate(new Coordinate(q.position().east(), q.position().north()))

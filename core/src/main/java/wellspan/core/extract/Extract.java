@@ -9,16 +9,15 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import org.locationtech.jts.geom.Geometry;
 import wellspan.core.align.Alignment;
-import wellspan.core.align.AlignmentCut;
 import wellspan.core.align.AlignmentSamples;
 import wellspan.core.align.ThinnedLine;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
-import wellspan.core.road.RoadBody;
 import wellspan.core.shape.Shape;
 
 /**
@@ -121,23 +120,24 @@ public record Extract(
    * @param chord tolerance of curved faces, metres
    */
   public static Optional<Item> inRange(Item i, ChainageRange range, double chord) {
-    if (i.shape() instanceof Shape.Axis a) {
-      return range
-          .on(a.alignment())
-          .map(s -> i.with(new Shape.Axis(AlignmentCut.between(a.alignment(), s.from(), s.to()))));
+    Shape shape = i.shape();
+    if (shape.follows().isEmpty()) {
+      return Optional.of(i);
     }
-    if (i.shape() instanceof Shape.Faces f
-        && f.curved().isPresent()
-        && f.curved().get() instanceof RoadBody b) {
-      return range
-          .on(b.axis())
-          .flatMap(s -> b.between(s.from(), s.to()))
-          .map(
-              part ->
-                  i.with(Shape.Faces.of(part, chord))
-                      .saying(i.said().withSets(part.facts(i.said().propertySets()))));
+    return range
+        .on(shape.follows().get())
+        .flatMap(s -> shape.between(s.from(), s.to(), chord))
+        .map(part -> i.with(part).saying(i.said().withSets(facts(part, i))));
+  }
+
+  /** The sets of an item with what is worked out of a part in the place of what they said. */
+  private static List<PropertySet> facts(Shape part, Item whole) {
+    List<PropertySet> fresh = part.facts();
+    List<PropertySet> out = new ArrayList<>();
+    for (PropertySet s : whole.said().propertySets()) {
+      out.add(fresh.stream().filter(f -> f.name().equals(s.name())).findFirst().orElse(s));
     }
-    return Optional.of(i);
+    return out;
   }
 
   /**
@@ -146,13 +146,12 @@ public record Extract(
    */
   public static boolean reaches(Item i, ChainageRange range) {
     try {
-      if (i.shape() instanceof Shape.Axis a) {
-        return range.on(a.alignment()).isPresent();
-      }
-      return !(i.shape() instanceof Shape.Faces f
-              && f.curved().isPresent()
-              && f.curved().get() instanceof RoadBody b)
-          || range.on(b.axis()).map(s -> s.from() < b.to() && s.to() > b.from()).orElse(false);
+      Shape shape = i.shape();
+      return shape.follows().isEmpty()
+          || range
+              .on(shape.follows().get())
+              .map(s -> shape.reaches(s.from(), s.to()))
+              .orElse(false);
     } catch (IllegalArgumentException e) {
       return true;
     }
@@ -164,12 +163,7 @@ public record Extract(
    */
   public static Optional<String> unclear(Item i, ChainageRange range) {
     try {
-      if (i.shape() instanceof Shape.Axis a) {
-        range.on(a.alignment());
-      } else if (i.shape() instanceof Shape.Faces f
-          && f.curved().orElse(null) instanceof RoadBody b) {
-        range.on(b.axis());
-      }
+      i.shape().follows().ifPresent(range::on);
       return Optional.empty();
     } catch (IllegalArgumentException e) {
       return Optional.of(e.getMessage());

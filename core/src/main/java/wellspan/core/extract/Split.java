@@ -12,7 +12,6 @@ import wellspan.core.align.Footpoint;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.geom.Box;
 import wellspan.core.item.Item;
-import wellspan.core.road.RoadBody;
 import wellspan.core.shape.Shape;
 
 /** How items are dealt to several files. */
@@ -177,7 +176,7 @@ public sealed interface Split {
       List<Part> rest = new ArrayList<>();
       for (int n = 0; n < items.size(); n++) {
         Item i = items.get(n);
-        Optional<Alignment> own = followed(i);
+        Optional<Alignment> own = i.shape().follows();
         if (own.isPresent()) {
           Alignment a = own.get();
           double low = Math.min(a.startChainage(), a.endChainage());
@@ -233,15 +232,6 @@ public sealed interface Split {
               (long) (Math.abs(chainage) / 1000 + 1e-9),
               Math.abs(chainage) % 1000);
       return (chainage < 0 ? "minus-" : "") + number;
-    }
-
-    private static Optional<Alignment> followed(Item i) {
-      return switch (i.shape()) {
-        case Shape.Axis a -> Optional.of(a.alignment());
-        case Shape.Faces f when f.curved().isPresent() && f.curved().get() instanceof RoadBody b ->
-            Optional.of(b.axis());
-        default -> Optional.empty();
-      };
     }
 
     private static Optional<Double> chainage(Item i, List<Alignment> axes) {

@@ -15,7 +15,6 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
 import wellspan.core.progress.Progress;
-import wellspan.core.shape.Shape;
 import wellspan.core.triangulate.Triangulator;
 
 /**
@@ -45,14 +44,13 @@ public final class GroundChecks {
    */
   public static List<Finding> of(Item item, CoveredPlaces covers, Progress progress) {
     List<Finding> out = new ArrayList<>();
-    switch (item.shape()) {
-      case Shape.Points p when p.points().size() >= LEAST_POINTS ->
-          loose(item.name(), p.coordinates(), progress, out);
-      case Shape.Faces s when item.kind().is(Kind.TERRAIN) && !s.isEmpty() -> {
-        vertices(item.name(), s.mesh(), progress.part(0, 0.5), out);
-        surface(item.name(), s.mesh(), covers, progress.part(0.5, 1), out);
-      }
-      default -> {}
+    if (item.shape().points().size() >= LEAST_POINTS) {
+      loose(item.name(), item.shape().vertices().getFirst(), progress, out);
+    }
+    if (item.kind().is(Kind.TERRAIN) && !item.shape().isEmpty()) {
+      Mesh mesh = item.triangles().orElseThrow();
+      vertices(item.name(), mesh, progress.part(0, 0.5), out);
+      surface(item.name(), mesh, covers, progress.part(0.5, 1), out);
     }
     return out;
   }

@@ -6,12 +6,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.stream.IntStream;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
 import wellspan.core.geom.Mesh;
-import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
 import wellspan.core.receive.Received;
 import wellspan.core.shape.Shape;
@@ -72,37 +70,36 @@ public record RevisionChange(
     return out;
   }
 
-  private static boolean same(List<Polyline> was, List<Polyline> is) {
-    return was.size() == is.size()
-        && IntStream.range(0, was.size())
-            .allMatch(i -> Arrays.equals(was.get(i).xyz(), is.get(i).xyz()));
-  }
-
   private static Difference difference(Item was, Item is) {
-    return switch (is.shape()) {
-      case Shape.Faces s when was.shape() instanceof Shape.Faces w && !is.kind().surface() ->
-          bodies(w.mesh(), s.mesh());
-      case Shape.Faces s when was.shape() instanceof Shape.Faces w ->
-          surfaces(SurfaceChange.between(w.mesh(), s.mesh()));
-      case Shape.Axis a when was.shape() instanceof Shape.Axis w ->
-          alignments(w.alignment(), a.alignment());
-      case Shape.Lines l when was.shape() instanceof Shape.Lines w ->
-          new Difference(
-              same(w.lines(), l.lines())
-                  ? ""
-                  : w.pointCount()
-                      + " points before, "
-                      + l.pointCount()
-                      + " now, not all in the same places",
-              0);
-      case Shape.Points p when was.shape() instanceof Shape.Points w ->
-          p.points().equals(w.points())
-              ? new Difference("", 0)
-              : points(PointChange.between(w.points(), p.points()));
-      case Shape.Picture g when was.shape() instanceof Shape.Picture w ->
-          new Difference(g.sameAs(w) ? "" : "another picture or place than before", 0);
-      default -> new Difference("other kind than before", 0);
-    };
+    Shape before = was.shape();
+    Shape now = is.shape();
+    if (before.getClass() != now.getClass()) {
+      return new Difference("other kind than before", 0);
+    }
+    if (now.triangles().isPresent()) {
+      Mesh from = before.triangles().orElseThrow();
+      Mesh to = now.triangles().orElseThrow();
+      return is.kind().surface() ? surfaces(SurfaceChange.between(from, to)) : bodies(from, to);
+    }
+    if (now.follows().isPresent()) {
+      return alignments(before.follows().orElseThrow(), now.follows().orElseThrow());
+    }
+    if (!before.points().isEmpty() || !now.points().isEmpty()) {
+      return before.points().equals(now.points())
+          ? new Difference("", 0)
+          : points(PointChange.between(before.points(), now.points()));
+    }
+    if (before.sameAs(now)) {
+      return new Difference("", 0);
+    }
+    return new Difference(
+        now.pointCount() == 0
+            ? "another picture or place than before"
+            : before.pointCount()
+                + " points before, "
+                + now.pointCount()
+                + " now, not all in the same places",
+        0);
   }
 
   private static Difference points(PointChange c) {

@@ -5,7 +5,7 @@ import java.util.Locale;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
-import wellspan.core.shape.Shape;
+import wellspan.core.shape.Measure;
 
 /**
  * The figures of items before or after an operation.
@@ -25,14 +25,15 @@ public record Extent(
     double high = b.hasLevels() ? b.maxH() : Double.NaN;
     return item.triangles()
         .map(m -> of(m, low, high))
-        .orElseGet(() -> new Extent(item.shape().pointCount(), 0, length(item), 0, low, high));
-  }
-
-  private static double length(Item item) {
-    if (item.shape() instanceof Shape.Axis a) {
-      return a.alignment().length();
-    }
-    return item.shape() instanceof Shape.Lines l ? l.planLength() : 0;
+        .orElseGet(
+            () ->
+                new Extent(
+                    item.shape().pointCount(),
+                    0,
+                    item.shape().measure(Measure.LENGTH).orElse(0),
+                    0,
+                    low,
+                    high));
   }
 
   /** The figures of several items together; their areas are added, whether they overlap or not. */

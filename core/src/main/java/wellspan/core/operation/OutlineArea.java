@@ -1,6 +1,5 @@
 package wellspan.core.operation;
 
-import java.util.ArrayList;
 import java.util.List;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.Geometry;
@@ -10,7 +9,6 @@ import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.PlanPolygon;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
-import wellspan.core.picture.PicturePlace;
 import wellspan.core.reshape.SurfaceJoin;
 import wellspan.core.shape.Shape;
 
@@ -44,44 +42,36 @@ public final class OutlineArea {
   }
 
   private static Geometry of(Item item, double offset) {
+    Shape shape = item.shape();
+    if (isStrip(item)) {
+      return strip(shape.follows().orElseThrow(), offset);
+    }
     Geometry area =
-        switch (item.shape()) {
-          case Shape.Lines l -> enclosed(item.name(), l);
-          case Shape.Faces f when item.kind().surface() -> SurfaceJoin.area(f.mesh());
-          case Shape.Axis a -> strip(a.alignment(), offset);
-          case Shape.Faces f -> throw none(item);
-          case Shape.Points p -> throw none(item);
-          case Shape.Picture g -> PlanPolygon.of(outline(g.place()));
-        };
-    return item.shape() instanceof Shape.Axis || offset == 0 ? area : area.buffer(offset);
+        item.kind().surface() && shape.triangles().isPresent()
+            ? SurfaceJoin.area(shape.triangles().get())
+            : enclosed(item);
+    return offset == 0 ? area : area.buffer(offset);
   }
 
-  private static Polyline outline(PicturePlace p) {
-    double[] xyz = new double[12];
-    for (int i = 0; i < 4; i++) {
-      double across = i == 1 || i == 2 ? 1 : 0, down = i > 1 ? 1 : 0;
-      xyz[3 * i] = p.east(across, down);
-      xyz[3 * i + 1] = p.north(across, down);
-    }
-    return new Polyline(xyz);
+  /** Whether an item encloses an area by itself, or stands for a strip. */
+  public static boolean encloses(Item item) {
+    return !item.shape().rings().isEmpty()
+        || item.kind().surface() && !item.shape().isEmpty()
+        || isStrip(item);
   }
 
-  private static IllegalArgumentException none(Item item) {
-    return new IllegalArgumentException(
-        item.name() + " is no outline. Take closed lines, a surface or an alignment.");
+  private static boolean isStrip(Item item) {
+    return item.shape().follows().isPresent() && item.shape().triangles().isEmpty();
   }
 
-  private static Geometry enclosed(String name, Shape.Lines lines) {
-    List<Geometry> areas = new ArrayList<>();
-    for (Polyline l : lines.lines()) {
-      if (l.isClosed(0.01)) {
-        areas.add(PlanPolygon.of(l));
-      }
+  private static Geometry enclosed(Item item) {
+    if (!item.shape().rings().isEmpty()) {
+      return PlanPolygon.union(item.shape().rings().stream().map(PlanPolygon::of).toList());
     }
-    if (areas.isEmpty()) {
-      throw new IllegalArgumentException(name + " holds no closed line, so it encloses nothing.");
-    }
-    return PlanPolygon.union(areas);
+    throw new IllegalArgumentException(
+        item.shape().lines().isEmpty()
+            ? item.name() + " is no outline. Take closed lines, a surface or an alignment."
+            : item.name() + " holds no closed line, so it encloses nothing.");
   }
 
   private static Geometry strip(Alignment a, double half) {

@@ -1,6 +1,7 @@
 package wellspan.core.picture;
 
 import wellspan.core.geom.Box;
+import wellspan.core.geom.Polyline;
 
 /**
  * Where a picture lies in plan: the outer corners of its upper left, upper right and lower left
@@ -47,6 +48,19 @@ public record PicturePlace(double[] corners) {
   /** Length of a row in plan, metres. */
   public double width() {
     return Math.hypot(corners[3] - corners[0], corners[4] - corners[1]);
+  }
+
+  /** Its four corners and the first again, without levels. */
+  public Polyline outline() {
+    double[] xyz = new double[15];
+    for (int i = 0; i < 5; i++) {
+      double across = i == 1 || i == 2 ? 1 : 0;
+      double down = i == 2 || i == 3 ? 1 : 0;
+      xyz[3 * i] = east(across, down);
+      xyz[3 * i + 1] = north(across, down);
+      xyz[3 * i + 2] = Double.NaN;
+    }
+    return new Polyline(xyz);
   }
 
   public Box bounds() {

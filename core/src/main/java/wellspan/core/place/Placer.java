@@ -21,8 +21,6 @@ import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
-import wellspan.core.geom.Mesh;
-import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.geom.Similarity;
 import wellspan.core.item.Item;
@@ -30,8 +28,7 @@ import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 import wellspan.core.picture.Texture;
 import wellspan.core.receive.Received;
-import wellspan.core.shape.NamedPoint;
-import wellspan.core.shape.Shape;
+import wellspan.core.shape.Mover;
 
 /** Brings what a reader found into the shared coordinates of a job. */
 public final class Placer {
@@ -250,7 +247,7 @@ public final class Placer {
   private Item move(Item item, PointMap m) throws Transformation.OutsideAreaException {
     Optional<Texture> texture = moved(item.name(), item.attributes().texture(), m);
     Optional<Connection> connection = moved(item.attributes().connection(), m);
-    return item.with(move(item.name(), item.shape(), m))
+    return item.with(item.shape().moved(new Moving(item.name(), m)))
         .with(item.attributes().withTexture(texture).withConnection(connection));
   }
 
@@ -266,28 +263,36 @@ public final class Placer {
     return Optional.of(new Connection(connection.get().network(), connection.get().type(), ports));
   }
 
-  private Shape move(String name, Shape shape, PointMap m)
-      throws Transformation.OutsideAreaException {
-    return switch (shape) {
-      case Shape.Faces f ->
-          f.at(move(f.mesh(), m).xyz(), f.curved().flatMap(c -> m.similarity().flatMap(c::moved)));
-      case Shape.Axis a -> new Shape.Axis(move(a.alignment(), m));
-      case Shape.Lines l -> {
-        List<Polyline> lines = new ArrayList<>();
-        for (Polyline p : l.lines()) {
-          lines.add(new Polyline(m.apply(p.xyz())));
-        }
-        yield new Shape.Lines(lines);
-      }
-      case Shape.Picture g -> new Shape.Picture(g.pixels(), moved(name, g.pixels(), g.place(), m));
-      case Shape.Points g -> {
-        List<NamedPoint> points = new ArrayList<>();
-        for (NamedPoint p : g.points()) {
-          points.add(new NamedPoint(p.name(), m.apply(p.position()), p.code()));
-        }
-        yield new Shape.Points(points);
-      }
-    };
+  /** A shape of a name by one step; what of it cannot follow is said. */
+  private final class Moving implements Mover<Transformation.OutsideAreaException> {
+    private final String name;
+    private final PointMap step;
+
+    Moving(String name, PointMap step) {
+      this.name = name;
+      this.step = step;
+    }
+
+    @Override
+    public double[] points(double[] xyz) throws Transformation.OutsideAreaException {
+      return step.apply(xyz);
+    }
+
+    @Override
+    public Alignment alignment(Alignment a) throws Transformation.OutsideAreaException {
+      return move(a, step);
+    }
+
+    @Override
+    public PicturePlace picture(Pixels pixels, PicturePlace place)
+        throws Transformation.OutsideAreaException {
+      return moved(name, pixels, place, step);
+    }
+
+    @Override
+    public Optional<Similarity> similarity() {
+      return step.similarity();
+    }
   }
 
   private Optional<Texture> moved(String name, Optional<Texture> texture, PointMap m)
@@ -321,10 +326,6 @@ public final class Placer {
               .withFigure(Figure.of(off, 1, "m")));
     }
     return to;
-  }
-
-  private static Mesh move(Mesh mesh, PointMap m) throws Transformation.OutsideAreaException {
-    return new Mesh(m.apply(mesh.xyz()), mesh.triangles());
   }
 
   private Alignment move(Alignment a, PointMap m) throws Transformation.OutsideAreaException {

@@ -2,17 +2,13 @@ package wellspan.core.reading;
 
 import java.util.List;
 import java.util.Optional;
-import wellspan.core.align.Alignment;
 import wellspan.core.build.Build;
-import wellspan.core.geom.Mesh;
-import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.SourceNames;
 import wellspan.core.receive.Received;
 import wellspan.core.shape.NamedPoint;
-import wellspan.core.shape.Shape;
 
 /**
  * The named point, vertex or line end that is nearest to a place.
@@ -89,53 +85,33 @@ public record Snap(String name, boolean own, String source, Position shared, Pos
     }
 
     void item(Item here, Item raw, String source) {
-      switch (here.shape()) {
-        case Shape.Points g when raw.shape() instanceof Shape.Points r -> {
-          for (int k = 0; k < g.points().size(); k++) {
-            NamedPoint p = g.points().get(k);
-            take(p.position(), r.points().get(k).position(), p.name(), source, favour);
-          }
+      List<NamedPoint> named = here.shape().points();
+      List<NamedPoint> asReceived = raw.shape().points();
+      for (int k = 0; k < Math.min(named.size(), asReceived.size()); k++) {
+        NamedPoint p = named.get(k);
+        take(p.position(), asReceived.get(k).position(), p.name(), source, favour);
+      }
+      if (named.isEmpty()) {
+        List<double[]> marks = here.shape().marks();
+        List<double[]> rawMarks = raw.shape().marks();
+        for (int n = 0; n < Math.min(marks.size(), rawMarks.size()); n++) {
+          marks(marks.get(n), rawMarks.get(n), here.name(), source);
         }
-        case Shape.Faces f when raw.shape() instanceof Shape.Faces r ->
-            mesh(f.mesh(), r.mesh(), here.name(), source);
-        case Shape.Lines l when raw.shape() instanceof Shape.Lines r -> {
-          for (int n = 0; n < l.lines().size(); n++) {
-            Polyline line = l.lines().get(n);
-            for (int k = 0; k < line.pointCount(); k++) {
-              take(line.point(k), r.lines().get(n).point(k), here.name(), source, 0);
-            }
-          }
-        }
-        case Shape.Axis a when raw.shape() instanceof Shape.Axis r ->
-            ends(a.alignment(), r.alignment(), source);
-        default -> {}
       }
     }
 
-    private void mesh(Mesh m, Mesh raw, String name, String source) {
-      double[] xyz = m.xyz();
-      for (int i = 0; i + 2 < xyz.length; i += 3) {
+    private void marks(double[] xyz, double[] raw, String name, String source) {
+      for (int i = 0; i + 2 < Math.min(xyz.length, raw.length); i += 3) {
         double dx = xyz[i] - place.east();
         double dy = xyz[i + 1] - place.north();
         if (Math.abs(dx) < best && Math.abs(dy) < best) {
-          take(m.vertex(i / 3), raw.vertex(i / 3), name, source, 0);
+          take(place(xyz, i), place(raw, i), name, source, 0);
         }
       }
     }
 
-    private void ends(Alignment a, Alignment raw, String source) {
-      List<Double> here = a.elementEnds();
-      List<Double> there = raw.elementEnds();
-      for (int k = 0; k < Math.min(here.size(), there.size()); k++) {
-        var p = a.at(here.get(k));
-        var q = raw.at(there.get(k));
-        take(
-            new Position(p.east(), p.north(), p.level()),
-            new Position(q.east(), q.north(), q.level()),
-            a.name(),
-            source,
-            0);
-      }
+    private static Position place(double[] xyz, int i) {
+      return new Position(xyz[i], xyz[i + 1], xyz[i + 2]);
     }
 
     private void take(Position shared, Position raw, String name, String source, double ahead) {

@@ -37,6 +37,7 @@ import wellspan.core.sweep.CarriedObjects;
 import wellspan.core.sweep.LineOfWork;
 import wellspan.core.sweep.ObjectShape;
 import wellspan.core.sweep.SectionShape;
+import wellspan.core.sweep.Standing;
 import wellspan.core.sweep.SweptBody;
 
 /**
@@ -147,7 +148,7 @@ public record BridgeOverGround(
     for (Bridge.Body b :
         Bridge.of(
             a, line.from(), line.to(), at, skews(inputs, a, line, at), m, inputs.ground(ground))) {
-      items.add(item(b));
+      items.add(item(b, a));
     }
     progress.advance(0.8, "Measuring the room below");
     List<Finding> findings = new ArrayList<>();
@@ -199,18 +200,16 @@ public record BridgeOverGround(
   }
 
   private static List<Polyline> lines(Item item) {
-    return switch (item.shape()) {
-      case Shape.Lines l -> l.lines();
-      case Shape.Axis x -> List.of(x.line());
-      default ->
-          throw new IllegalArgumentException(
-              item.name() + " is no line. Choose a string or an alignment.");
-    };
+    if (item.shape().lines().isEmpty()) {
+      throw new IllegalArgumentException(
+          item.name() + " is no line. Choose a string or an alignment.");
+    }
+    return item.shape().lines();
   }
 
   private List<Item> deck(LineOfWork line) {
     double[] ring = {-left, -thickness, right, -thickness, right, 0, -left, 0};
-    SweptBody body = SweptBody.of(line, ring, 0, -depth, 0);
+    SweptBody body = SweptBody.of(line, "deck", ring, 0, -depth, 0);
     List<Item> out = new ArrayList<>();
     out.add(
         new Item(
@@ -218,19 +217,20 @@ public record BridgeOverGround(
                 Kind.of("bridge deck"),
                 body.shape(),
                 Attributes.ofMaterial(material).withLayer(name))
-            .saying(body.facts(material, "deck")));
+            .saying(body.facts(material)));
     if (railing) {
       for (int side : new int[] {-1, 1}) {
         double offset = side < 0 ? 0.2 - left : right - 0.2;
-        SweptBody rail = SweptBody.of(line, SectionShape.HANDRAIL.ring(), offset, -depth, 0);
+        SectionShape handrail = SectionShape.HANDRAIL;
+        SweptBody rail = SweptBody.of(line, handrail.word(), handrail.ring(), offset, -depth, 0);
         String title = name + " railing " + (side < 0 ? "left" : "right");
         out.add(
             new Item(
                     title,
-                    SectionShape.HANDRAIL.kind(),
+                    handrail.kind(),
                     rail.shape(),
                     Attributes.ofMaterial("steel").withLayer(name))
-                .saying(rail.facts("steel", SectionShape.HANDRAIL.word())));
+                .saying(rail.facts("steel")));
         out.add(
             CarriedObjects.together(
                     title + " posts",
@@ -245,10 +245,10 @@ public record BridgeOverGround(
     return out;
   }
 
-  private Item item(Bridge.Body b) {
+  private Item item(Bridge.Body b, Alignment a) {
     Map<String, PropertyValue> v = new LinkedHashMap<>();
     v.put("Structure", new PropertyValue.Label(name));
-    v.put("Chainage", new PropertyValue.Length(b.chainage()));
+    v.put("Chainage", new PropertyValue.Length(a.chainages().at(b.distance())));
     v.put("Volume", new PropertyValue.Measure("IfcVolumeMeasure", b.mesh().volume()));
     String kind =
         switch (b.part()) {
@@ -265,7 +265,7 @@ public record BridgeOverGround(
     return new Item(
         name + " " + b.name(),
         Kind.of(kind),
-        new Shape.Faces(b.mesh()),
+        Standing.at(a, b.distance(), b.mesh()),
         Attributes.NONE.withLayer(name).with(said.withClosed(true)));
   }
 

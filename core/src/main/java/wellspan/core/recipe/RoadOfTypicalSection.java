@@ -106,7 +106,7 @@ public record RoadOfTypicalSection(
         ring[2 * i] = a.points().get(i).offset();
         ring[2 * i + 1] = a.points().get(i).level();
       }
-      SweptBody body = SweptBody.of(line, ring, 0, 0, 0);
+      SweptBody body = SweptBody.of(line, a.name(), ring, 0, 0, 0);
       Kind kind = Kind.of(PartWords.kind(List.of(a.name(), a.note(), "", a.material())));
       items.add(
           new Item(
@@ -114,7 +114,7 @@ public record RoadOfTypicalSection(
                   kind,
                   body.shape(),
                   Attributes.ofMaterial(a.material()).withLayer(name))
-              .saying(body.facts(a.material(), a.name())));
+              .saying(body.facts(a.material())));
       volume += body.volume();
     }
     return made(line, items, volume, List.of());

@@ -77,10 +77,10 @@ public record Sweep(
     LineOfWork line = LineOfWork.of(inputs, along, ground, from, to).rounded(rounding);
     boolean own = !drawn.value().isEmpty();
     double[] ring = own ? LineOfWork.section(inputs.item(drawn)) : section.ring();
-    SweptBody body = SweptBody.of(line, ring, offset, height, fall / 100);
+    String word = own ? inputs.item(drawn).name() : section.word();
+    SweptBody body = SweptBody.of(line, word, ring, offset, height, fall / 100);
     // nothing tells what a drawn section is, nor what it is made of
     String made = material.isEmpty() && !own ? section.material() : material;
-    String word = own ? inputs.item(drawn).name() : section.word();
     List<Item> items = new ArrayList<>();
     items.add(
         new Item(
@@ -88,7 +88,7 @@ public record Sweep(
                 own ? Kind.of("block") : section.kind(),
                 body.shape(),
                 Attributes.ofMaterial(made).withLayer(line.name()))
-            .saying(body.facts(made, word)));
+            .saying(body.facts(made)));
     if (posts > 0) {
       items.add(
           CarriedObjects.together(

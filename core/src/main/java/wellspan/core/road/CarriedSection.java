@@ -139,7 +139,8 @@ public final class CarriedSection implements Curved {
   }
 
   /** The part between two distances along the axis; empty where it has none. */
-  Optional<CarriedSection> between(double from, double to) {
+  @Override
+  public Optional<CarriedSection> between(double from, double to) {
     List<List<SectionRing>> cut = new ArrayList<>();
     for (List<SectionRing> run : runs) {
       double low = Math.max(from, run.getFirst().distance());

@@ -1,6 +1,5 @@
 package wellspan.core.road;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -24,6 +23,11 @@ public record RoadBody(String road, Alignment axis, RoadPart part) implements Ca
   @Override
   public Mesh mesh(double chord) {
     return part.body().mesh(chord);
+  }
+
+  @Override
+  public Optional<Alignment> follows() {
+    return Optional.of(axis);
   }
 
   @Override
@@ -65,16 +69,6 @@ public record RoadBody(String road, Alignment axis, RoadPart part) implements Ca
     };
   }
 
-  /** The sets of an item with those of this body in the place of what they said before. */
-  public List<PropertySet> facts(List<PropertySet> before) {
-    List<PropertySet> fresh = facts();
-    List<PropertySet> out = new ArrayList<>();
-    for (PropertySet s : before) {
-      out.add(fresh.stream().filter(f -> f.name().equals(s.name())).findFirst().orElse(s));
-    }
-    return out;
-  }
-
   @Override
   public Optional<RoadBody> moved(Similarity how) {
     Alignment there = MovedAlignment.by(how, axis);
@@ -91,7 +85,12 @@ public record RoadBody(String road, Alignment axis, RoadPart part) implements Ca
     return part.body().to();
   }
 
-  /** The part between two distances along the axis; empty where it has none. */
+  @Override
+  public boolean reaches(double from, double to) {
+    return from < to() && to > from();
+  }
+
+  @Override
   public Optional<RoadBody> between(double from, double to) {
     return part.body().between(from, to).map(b -> new RoadBody(road, axis, part.with(b)));
   }

@@ -9,6 +9,7 @@ import org.locationtech.jts.geom.Location;
 import org.locationtech.jts.geom.Polygon;
 import wellspan.core.build.Build;
 import wellspan.core.geom.Box;
+import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 import wellspan.core.shape.Shape;
@@ -65,11 +66,11 @@ public final class ItemsWithin {
 
   /** What is given by measures is asked by its line or by its corners. */
   private static List<double[]> places(Shape shape) {
-    if (shape instanceof Shape.Axis a) {
-      return List.of(a.line().xyz());
-    }
     if (!shape.vertices().isEmpty()) {
       return shape.vertices();
+    }
+    if (!shape.lines().isEmpty()) {
+      return shape.lines().stream().map(Polyline::xyz).toList();
     }
     Box b = shape.bounds();
     return List.of(

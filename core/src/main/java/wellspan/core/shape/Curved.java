@@ -3,6 +3,7 @@ package wellspan.core.shape;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import wellspan.core.align.Alignment;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Similarity;
@@ -26,6 +27,27 @@ public interface Curved {
   /** Length in plan by which it is known, metres: of a pipe between the centres of its chambers. */
   default OptionalDouble planLength() {
     return OptionalDouble.empty();
+  }
+
+  /** The alignment along which it was carried. */
+  default Optional<Alignment> follows() {
+    return Optional.empty();
+  }
+
+  /**
+   * Whether anything of it lies between two distances along the alignment that it follows; true
+   * where it follows none.
+   */
+  default boolean reaches(double from, double to) {
+    return true;
+  }
+
+  /**
+   * What of it lies between two distances along the alignment that it follows; empty where nothing
+   * does, all of it where it follows none.
+   */
+  default Optional<? extends Curved> between(double from, double to) {
+    return Optional.of(this);
   }
 
   /** What is worked out of it, as everybody does who has the same measures and curves. */

@@ -1,10 +1,16 @@
 package wellspan.core.shape;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentChords;
+import wellspan.core.align.AlignmentCut;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.OnceAsked;
@@ -51,6 +57,72 @@ public sealed interface Shape {
    */
   default List<double[]> vertices() {
     return List.of();
+  }
+
+  /**
+   * Coordinates of the places at which one would take hold of it, in threes, one array for each
+   * part; not to be written.
+   */
+  default List<double[]> marks() {
+    return vertices();
+  }
+
+  /** The lines that it consists of, or that stand for it; empty for what is no line. */
+  default List<Polyline> lines() {
+    return List.of();
+  }
+
+  /** The lines in plan that enclose an area, each ending where it began. */
+  default List<Polyline> rings() {
+    return List.of();
+  }
+
+  /** The single points that it consists of. */
+  default List<NamedPoint> points() {
+    return List.of();
+  }
+
+  /** The alignment that it is, or along which it was carried. */
+  default Optional<Alignment> follows() {
+    return Optional.empty();
+  }
+
+  /** Whether anything of it lies between two distances along the alignment that it follows. */
+  default boolean reaches(double from, double to) {
+    return true;
+  }
+
+  /**
+   * What of it lies between two distances along the alignment that it follows; empty where nothing
+   * does, all of it where it follows none.
+   *
+   * @param chord tolerance of curved faces, metres
+   */
+  default Optional<Shape> between(double from, double to, double chord) {
+    return Optional.of(this);
+  }
+
+  /** What is worked out of its measures and curves, under the names that it has in every job. */
+  default List<PropertySet> facts() {
+    return List.of();
+  }
+
+  /** A number by which it is known; empty where it has none of the sort. */
+  OptionalDouble measure(Measure m);
+
+  /**
+   * The same at other places.
+   *
+   * @throws E if a place has no other
+   */
+  <E extends Exception> Shape moved(Mover<E> by) throws E;
+
+  /** Whether both have the same points in the same order. */
+  default boolean sameAs(Shape o) {
+    List<double[]> a = vertices();
+    List<double[]> b = o.vertices();
+    return a.size() == b.size()
+        && IntStream.range(0, a.size()).allMatch(i -> Arrays.equals(a.get(i), b.get(i)));
   }
 
   /**
@@ -154,6 +226,45 @@ public sealed interface Shape {
     public int invisibleCount() {
       return invisible.length / 3;
     }
+
+    @Override
+    public Optional<Alignment> follows() {
+      return curved.flatMap(Curved::follows);
+    }
+
+    @Override
+    public boolean reaches(double from, double to) {
+      return curved.isEmpty() || curved.get().reaches(from, to);
+    }
+
+    @Override
+    public Optional<Shape> between(double from, double to, double chord) {
+      return curved.isEmpty()
+          ? Optional.of(this)
+          : curved.get().between(from, to).map(c -> of(c, chord));
+    }
+
+    @Override
+    public List<PropertySet> facts() {
+      return curved.map(Curved::facts).orElse(List.of());
+    }
+
+    @Override
+    public OptionalDouble measure(Measure m) {
+      return switch (m) {
+        case TRIANGLES -> OptionalDouble.of(mesh.triangleCount());
+        case POINTS -> OptionalDouble.of(mesh.vertexCount());
+        case PLAN_AREA -> OptionalDouble.of(planArea());
+        case SURFACE_AREA -> OptionalDouble.of(mesh.surfaceArea());
+        case LENGTH -> curved.map(Curved::planLength).orElse(OptionalDouble.empty());
+        default -> OptionalDouble.empty();
+      };
+    }
+
+    @Override
+    public <E extends Exception> Shape moved(Mover<E> by) throws E {
+      return at(by.points(mesh.xyz()), curved.flatMap(c -> by.similarity().flatMap(c::moved)));
+    }
   }
 
   /**
@@ -164,6 +275,9 @@ public sealed interface Shape {
    * @param box what was worked out of it
    */
   record Lines(List<Polyline> lines, OnceAsked<Box> box) implements Shape {
+    /** Ends that are no farther apart meet, metres. */
+    private static final double SHUT = 0.01;
+
     public Lines(List<Polyline> lines) {
       this(lines, new OnceAsked<>());
     }
@@ -211,6 +325,29 @@ public sealed interface Shape {
     @Override
     public Box bounds() {
       return box.get(() -> lines.stream().map(Polyline::bounds).reduce(Box.EMPTY, Box::union));
+    }
+
+    @Override
+    public List<Polyline> rings() {
+      return lines.stream().filter(l -> l.isClosed(SHUT)).toList();
+    }
+
+    @Override
+    public OptionalDouble measure(Measure m) {
+      return switch (m) {
+        case POINTS -> OptionalDouble.of(pointCount());
+        case LENGTH -> OptionalDouble.of(planLength());
+        default -> OptionalDouble.empty();
+      };
+    }
+
+    @Override
+    public <E extends Exception> Shape moved(Mover<E> by) throws E {
+      List<Polyline> to = new ArrayList<>();
+      for (Polyline l : lines) {
+        to.add(new Polyline(by.points(l.xyz())));
+      }
+      return new Lines(to);
     }
   }
 
@@ -262,6 +399,23 @@ public sealed interface Shape {
     public Box bounds() {
       return box.get(() -> Box.of(coordinates()));
     }
+
+    @Override
+    public OptionalDouble measure(Measure m) {
+      return m == Measure.POINTS ? OptionalDouble.of(points.size()) : OptionalDouble.empty();
+    }
+
+    @Override
+    public <E extends Exception> Shape moved(Mover<E> by) throws E {
+      double[] to = by.points(coordinates());
+      List<NamedPoint> out = new ArrayList<>();
+      for (int i = 0; i < points.size(); i++) {
+        NamedPoint p = points.get(i);
+        Position at = new Position(to[3 * i], to[3 * i + 1], to[3 * i + 2]);
+        out.add(new NamedPoint(p.name(), at, p.code()));
+      }
+      return new Points(out);
+    }
   }
 
   /**
@@ -296,6 +450,49 @@ public sealed interface Shape {
     public Box bounds() {
       return box.get(alignment::bounds);
     }
+
+    /** The ends of its elements. */
+    @Override
+    public List<double[]> marks() {
+      return List.of(
+          alignment.elementEnds().stream()
+              .map(alignment::at)
+              .flatMapToDouble(p -> DoubleStream.of(p.east(), p.north(), p.level()))
+              .toArray());
+    }
+
+    @Override
+    public List<Polyline> lines() {
+      return List.of(line());
+    }
+
+    @Override
+    public Optional<Alignment> follows() {
+      return Optional.of(alignment);
+    }
+
+    @Override
+    public Optional<Shape> between(double from, double to, double tolerance) {
+      return Optional.of(new Axis(AlignmentCut.between(alignment, from, to)));
+    }
+
+    @Override
+    public OptionalDouble measure(Measure m) {
+      return switch (m) {
+        case LENGTH -> OptionalDouble.of(alignment.length());
+        case START_CHAINAGE -> OptionalDouble.of(alignment.startChainage());
+        case END_CHAINAGE -> OptionalDouble.of(alignment.endChainage());
+        case ELEMENTS -> OptionalDouble.of(alignment.elements().size());
+        case PROFILE_PIECES ->
+            alignment.profile().stream().mapToDouble(p -> p.segments().size()).findFirst();
+        default -> OptionalDouble.empty();
+      };
+    }
+
+    @Override
+    public <E extends Exception> Shape moved(Mover<E> by) throws E {
+      return new Axis(by.alignment(alignment), chord);
+    }
   }
 
   /** A picture of the ground. */
@@ -305,10 +502,33 @@ public sealed interface Shape {
       return place.bounds();
     }
 
+    /** Its four corners. */
+    @Override
+    public List<Polyline> rings() {
+      return List.of(place.outline());
+    }
+
+    @Override
+    public OptionalDouble measure(Measure m) {
+      return switch (m) {
+        case COLUMNS -> OptionalDouble.of(pixels.width());
+        case ROWS -> OptionalDouble.of(pixels.height());
+        case GROUND_WIDTH -> OptionalDouble.of(place.width());
+        default -> OptionalDouble.empty();
+      };
+    }
+
+    @Override
+    public <E extends Exception> Shape moved(Mover<E> by) throws E {
+      return new Picture(pixels, by.picture(pixels, place));
+    }
+
     /** Whether both show the same pixels at the same place. */
-    public boolean sameAs(Picture o) {
-      return Arrays.equals(pixels.argb(), o.pixels.argb())
-          && Arrays.equals(place.corners(), o.place.corners());
+    @Override
+    public boolean sameAs(Shape o) {
+      return o instanceof Picture p
+          && Arrays.equals(pixels.argb(), p.pixels.argb())
+          && Arrays.equals(place.corners(), p.place.corners());
     }
   }
 }

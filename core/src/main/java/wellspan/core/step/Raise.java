@@ -1,9 +1,9 @@
 package wellspan.core.step;
 
 import java.util.Locale;
+import java.util.Optional;
+import wellspan.core.align.Alignment;
 import wellspan.core.align.MovedAlignment;
-import wellspan.core.geom.Mesh;
-import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.geom.Similarity;
 import wellspan.core.item.Item;
@@ -12,9 +12,11 @@ import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Step;
 import wellspan.core.operation.Takes;
+import wellspan.core.picture.PicturePlace;
+import wellspan.core.picture.Pixels;
 import wellspan.core.progress.Progress;
-import wellspan.core.shape.NamedPoint;
-import wellspan.core.shape.Shape;
+import wellspan.core.shape.Measure;
+import wellspan.core.shape.Mover;
 
 /**
  * Moves everything vertically.
@@ -36,39 +38,44 @@ public record Raise(
 
   @Override
   public Done apply(Item item, Inputs inputs, Progress progress) {
-    String told = String.format(Locale.ROOT, "Moved by %+.3f m.", by);
-    if (item.shape() instanceof Shape.Axis a) {
-      if (a.alignment().profile().isEmpty()) {
-        throw new IllegalArgumentException(
-            item.name() + " has no profile, so it has no level that could be changed.");
+    if (item.shape().follows().isPresent()
+        && item.shape().measure(Measure.PROFILE_PIECES).isEmpty()
+        && item.shape().triangles().isEmpty()) {
+      throw new IllegalArgumentException(
+          item.name() + " has no profile, so it has no level that could be changed.");
+    }
+    return new Done(
+        item.shape().moved(new Up(by)), String.format(Locale.ROOT, "Moved by %+.3f m.", by));
+  }
+
+  /** Levels alone change. */
+  private record Up(double by) implements Mover<RuntimeException> {
+    @Override
+    public double[] points(double[] xyz) {
+      double[] out = xyz.clone();
+      for (int i = 2; i < out.length; i += 3) {
+        out[i] += by;
       }
-      Position zero = new Position(0, 0, 0);
-      Similarity up = new Similarity(zero, new Position(0, 0, by), 0, 1);
-      return new Done(new Shape.Axis(MovedAlignment.by(up, a.alignment())), told);
+      return out;
     }
-    if (item.shape() instanceof Shape.Lines l) {
-      return new Done(
-          new Shape.Lines(l.lines().stream().map(p -> new Polyline(raised(p.xyz()))).toList()),
-          told);
-    }
-    if (item.shape() instanceof Shape.Points p) {
-      return new Done(new Shape.Points(p.points().stream().map(this::raised).toList()), told);
-    }
-    Shape.Faces s = (Shape.Faces) item.shape();
-    Mesh m = s.mesh();
-    return new Done(s.at(raised(m.xyz())), told);
-  }
 
-  private NamedPoint raised(NamedPoint p) {
-    Position q = p.position();
-    return new NamedPoint(p.name(), new Position(q.east(), q.north(), q.level() + by), p.code());
-  }
-
-  private double[] raised(double[] xyz) {
-    double[] out = xyz.clone();
-    for (int i = 2; i < out.length; i += 3) {
-      out[i] += by;
+    @Override
+    public Alignment alignment(Alignment a) {
+      return MovedAlignment.by(shift(), a);
     }
-    return out;
+
+    @Override
+    public PicturePlace picture(Pixels pixels, PicturePlace place) {
+      return place;
+    }
+
+    @Override
+    public Optional<Similarity> similarity() {
+      return Optional.of(shift());
+    }
+
+    private Similarity shift() {
+      return new Similarity(new Position(0, 0, 0), new Position(0, 0, by), 0, 1);
+    }
   }
 }

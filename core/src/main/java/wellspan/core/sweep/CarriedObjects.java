@@ -10,16 +10,12 @@ import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
-import wellspan.core.shape.Shape;
 
 /** Objects set up along a line, turned with it. */
 public final class CarriedObjects {
   private static final int MOST = 2000;
 
   private CarriedObjects() {}
-
-  /** An object and where it stands. */
-  private record Standing(Mesh mesh, double chainage) {}
 
   /**
    * Distances from a line's start at a spacing.
@@ -39,16 +35,16 @@ public final class CarriedObjects {
     return out;
   }
 
-  private static List<Standing> standing(
+  private static List<Mesh> meshes(
       ObjectShape object, LineOfWork line, List<Double> at, double offset, double height) {
-    List<Standing> out = new ArrayList<>();
+    List<Mesh> out = new ArrayList<>();
     for (double d : at) {
       SweepPath.Station s = line.at(d);
       double[] f = s.forward();
       double[] right = {f[1], -f[0]};
       double e = s.east() + offset * right[0];
       double north = s.north() + offset * right[1];
-      double level = line.ground() == null ? s.level() : line.ground().applyAsDouble(e, north);
+      double level = line.ground() == null ? s.level() : line.groundAt(e, north);
       if (!Double.isFinite(level)) {
         throw new IllegalArgumentException(
             String.format(
@@ -56,7 +52,7 @@ public final class CarriedObjects {
                 "there is no level at chainage %.3f m. Choose a ground that lies under all of it, or a line with levels.",
                 line.chainage(d)));
       }
-      out.add(new Standing(object.at(e, north, level + height, right), line.chainage(d)));
+      out.add(object.at(e, north, level + height, right));
     }
     return out;
   }
@@ -76,17 +72,19 @@ public final class CarriedObjects {
       double offset,
       double height) {
     List<Item> out = new ArrayList<>();
-    for (Standing s : standing(object, line, at, offset, height)) {
+    List<Mesh> meshes = meshes(object, line, at, offset, height);
+    for (int i = 0; i < at.size(); i++) {
       Map<String, PropertyValue> v = new LinkedHashMap<>();
       v.put("Along", new PropertyValue.Label(line.name()));
-      v.put("Chainage", new PropertyValue.Length(s.chainage()));
+      v.put("Chainage", new PropertyValue.Length(line.chainage(at.get(i))));
       v.put("Offset", new PropertyValue.Length(offset));
       Attributes made = Attributes.ofMaterial(object.material()).withLayer(line.name());
       out.add(
           new Item(
-              name + " " + (out.size() + 1),
+              name + " " + (i + 1),
               object.kind(),
-              new Shape.Faces(s.mesh()),
+              new Standing(line.shape().follows(), List.of(at.get(i)), List.of(meshes.get(i)))
+                  .shape(),
               made.with(made.said().withSets(List.of(new PropertySet("Wellspan_Object", v))))));
     }
     return out;
@@ -100,24 +98,10 @@ public final class CarriedObjects {
       List<Double> at,
       double offset,
       double height) {
-    List<Standing> all = standing(object, line, at, offset, height);
-    int vertices = all.stream().mapToInt(s -> s.mesh().vertexCount()).sum();
-    int triangles = all.stream().mapToInt(s -> s.mesh().triangleCount()).sum();
-    double[] xyz = new double[3 * vertices];
-    int[] t = new int[3 * triangles];
-    int v = 0;
-    int f = 0;
-    for (Standing s : all) {
-      for (int c : s.mesh().triangles()) {
-        t[f++] = c + v;
-      }
-      System.arraycopy(s.mesh().xyz(), 0, xyz, 3 * v, s.mesh().xyz().length);
-      v += s.mesh().vertexCount();
-    }
     return new Item(
         name,
         object.kind(),
-        new Shape.Faces(new Mesh(xyz, t)),
+        new Standing(line.shape().follows(), at, meshes(object, line, at, offset, height)).shape(),
         Attributes.ofMaterial(object.material()).withLayer(line.name()));
   }
 }

@@ -2,6 +2,7 @@ package wellspan.core.sweep;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
@@ -9,6 +10,7 @@ import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Inputs;
 import wellspan.core.shape.Curved;
+import wellspan.core.shape.Measure;
 import wellspan.core.shape.Shape;
 import wellspan.core.terrain.TriangleIndex;
 
@@ -34,18 +36,16 @@ public record LineOfWork(
   public static LineOfWork of(
       Inputs inputs, ItemId along, ItemId on, double fromChainage, double toChainage) {
     Item item = inputs.item(along);
-    double start = 0;
-    double length;
-    switch (item.shape()) {
-      case Shape.Axis a -> {
-        start = a.alignment().startChainage();
-        length = a.alignment().length();
-      }
-      case Shape.Lines l -> length = SweepPath.planLength(l.lines().getFirst());
-      default ->
-          throw new IllegalArgumentException(
-              item.name() + " is no line. Choose a string or an alignment.");
+    if (item.shape().lines().isEmpty()) {
+      throw new IllegalArgumentException(
+          item.name() + " is no line. Choose a string or an alignment.");
     }
+    double start = item.shape().measure(Measure.START_CHAINAGE).orElse(0);
+    double length =
+        item.shape()
+            .follows()
+            .map(Alignment::length)
+            .orElseGet(() -> SweepPath.planLength(item.shape().lines().getFirst()));
     double from = distance(item.shape(), fromChainage, false, length);
     double to = distance(item.shape(), toChainage, true, length);
     if (!(to - from > 1e-3)) {
@@ -59,8 +59,7 @@ public record LineOfWork(
     }
     SweepPath.Ground ground = null;
     if (!on.value().isEmpty()) {
-      TriangleIndex index = new TriangleIndex(inputs.ground(on));
-      ground = (e, n) -> index.levelAt(e, n);
+      ground = new SweepPath.Ground.Surface(new TriangleIndex(inputs.ground(on)));
     }
     return new LineOfWork(item.name(), item.shape(), from, to, ground);
   }
@@ -77,13 +76,29 @@ public record LineOfWork(
     return last ? at.getLast() : at.getFirst();
   }
 
+  /**
+   * The same for somebody who stays on the line, within a reach of it: what it stands on is kept as
+   * levels, not as the surface that may be as large as all the rest.
+   */
+  LineOfWork withLevels(double reach) {
+    return ground == null
+        ? this
+        : new LineOfWork(name, shape, from, to, path(reach, Curved.USUAL_CHORD).levels());
+  }
+
+  /** What of it lies between two distances; empty where nothing does. */
+  Optional<LineOfWork> between(double first, double last) {
+    double a = Math.max(from, first);
+    double b = Math.min(to, last);
+    return b - a > 1e-6 ? Optional.of(new LineOfWork(name, shape, a, b, ground)) : Optional.empty();
+  }
+
   /** The places at which a section stands. */
   SweepPath path(double reach, double chord) {
-    return switch (shape) {
-      case Shape.Axis a -> SweepPath.along(a.alignment(), from, to, reach, chord, ground);
-      case Shape.Lines l -> SweepPath.along(l.lines().getFirst(), from, to, ground);
-      default -> throw new IllegalStateException("no line");
-    };
+    return shape
+        .follows()
+        .map(a -> SweepPath.along(a, from, to, reach, chord, ground))
+        .orElseGet(() -> SweepPath.along(shape.lines().getFirst(), from, to, ground));
   }
 
   /** Chainage of a distance from the start, as displayed. */
@@ -100,7 +115,7 @@ public record LineOfWork(
       SweepPath two = SweepPath.along(line, d, d + step, 0, Double.POSITIVE_INFINITY, ground);
       return distance > d ? two.stations().getLast() : two.stations().getFirst();
     }
-    Polyline line = ((Shape.Lines) shape).lines().getFirst();
+    Polyline line = shape.lines().getFirst();
     double step = 1e-3;
     double d = Math.clamp(distance, from, Math.max(from, to - step));
     SweepPath two = SweepPath.along(line, d, Math.min(to, d + step), ground);
@@ -122,7 +137,7 @@ public record LineOfWork(
 
   /** Level of the ground it is worked on, NaN beside it and where there is none. */
   public double groundAt(double east, double north) {
-    return ground == null ? Double.NaN : ground.applyAsDouble(east, north);
+    return ground == null ? Double.NaN : ground.level(Double.NaN, east, north);
   }
 
   /** The direction across at a distance, to the right: east and north, of length 1. */

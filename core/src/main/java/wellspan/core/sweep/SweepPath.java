@@ -1,13 +1,14 @@
 package wellspan.core.sweep;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.TreeSet;
-import java.util.function.ToDoubleBiFunction;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
+import wellspan.core.terrain.TriangleIndex;
 
 /**
  * The places along a line at which a section stands.
@@ -32,8 +33,42 @@ record SweepPath(List<Station> stations, boolean ring) {
   record Station(
       double distance, double east, double north, double level, double[] right, double[] forward) {}
 
-  /** Levels of a surface, NaN beside it; the line's own where there is none. */
-  interface Ground extends ToDoubleBiFunction<Double, Double> {}
+  /** Levels on which it stands, NaN where there are none; the line's own where there is none. */
+  sealed interface Ground {
+    /**
+     * @param distance along the line, metres
+     */
+    double level(double distance, double east, double north);
+
+    /** Those of a surface. */
+    record Surface(TriangleIndex index) implements Ground {
+      @Override
+      public double level(double distance, double east, double north) {
+        return index.levelAt(east, north);
+      }
+    }
+
+    /** Those that a surface has at some places of the line, straight between them. */
+    record Along(double[] distances, double[] levels) implements Ground {
+      @Override
+      public double level(double distance, double east, double north) {
+        int i = Arrays.binarySearch(distances, distance);
+        if (i >= 0) {
+          return levels[i];
+        }
+        int after = Math.clamp(-i - 1, 1, distances.length - 1);
+        double t = (distance - distances[after - 1]) / (distances[after] - distances[after - 1]);
+        return levels[after - 1] + t * (levels[after] - levels[after - 1]);
+      }
+    }
+  }
+
+  /** The levels on which it stands, without the surface that they are of. */
+  Ground levels() {
+    return new Ground.Along(
+        stations.stream().mapToDouble(Station::distance).toArray(),
+        stations.stream().mapToDouble(Station::level).toArray());
+  }
 
   /**
    * Along an alignment.
@@ -100,7 +135,7 @@ record SweepPath(List<Station> stations, boolean ring) {
   private static Station station(AlignmentPoint p, Ground ground) {
     double c = Math.cos(p.direction());
     double s = Math.sin(p.direction());
-    double level = ground == null ? p.level() : ground.applyAsDouble(p.east(), p.north());
+    double level = ground == null ? p.level() : ground.level(p.distance(), p.east(), p.north());
     return new Station(
         p.distance(), p.east(), p.north(), level, new double[] {s, -c}, new double[] {c, s});
   }
@@ -139,7 +174,7 @@ record SweepPath(List<Station> stations, boolean ring) {
             String.format(java.util.Locale.ROOT, "the line turns back on itself at %.3f m.", p[3]));
       }
       double[] forward = {e / sum, f / sum};
-      double level = ground == null ? p[2] : ground.applyAsDouble(p[0], p[1]);
+      double level = ground == null ? p[2] : ground.level(p[3], p[0], p[1]);
       out.add(
           new Station(
               p[3],

@@ -1,10 +1,15 @@
 package wellspan.core.sweep;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.function.DoubleFunction;
+import wellspan.core.align.Alignment;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.geom.Mesh;
 import wellspan.core.shape.Curved;
 import wellspan.core.solid.Loft;
@@ -15,19 +20,27 @@ import wellspan.core.solid.Loft;
  * @see SweepPath
  */
 final class SweptSection implements Curved {
+  private final LineOfWork line;
+  private final String name;
   private final double[] ring;
   private final double fall;
-  private final DoubleFunction<SweepPath> path;
+  private final double reach;
 
   /**
+   * @param name of the section
    * @param ring x to the right and y upwards in turn, metres
    * @param fall how much it rises to the right, metres for each metre
-   * @param path for a chord tolerance
    */
-  SweptSection(double[] ring, double fall, DoubleFunction<SweepPath> path) {
+  SweptSection(LineOfWork line, String name, double[] ring, double fall) {
+    this.name = name;
     this.ring = ring.clone();
     this.fall = fall;
-    this.path = path;
+    double furthest = 0;
+    for (int i = 0; i < ring.length; i += 2) {
+      furthest = Math.max(furthest, Math.abs(ring[i]));
+    }
+    reach = furthest;
+    this.line = line.withLevels(reach);
   }
 
   /**
@@ -36,7 +49,7 @@ final class SweptSection implements Curved {
    */
   @Override
   public Mesh mesh(double chord) {
-    SweepPath along = path.apply(chord);
+    SweepPath along = line.path(reach, chord);
     List<List<double[]>> sections = new ArrayList<>();
     double[] last = null;
     List<SweepPath.Station> stations = along.stations();
@@ -90,8 +103,42 @@ final class SweptSection implements Curved {
 
   @Override
   public OptionalDouble planLength() {
-    List<SweepPath.Station> s = path.apply(USUAL_CHORD).stations();
-    return OptionalDouble.of(s.getLast().distance() - s.getFirst().distance());
+    return OptionalDouble.of(line.to() - line.from());
+  }
+
+  @Override
+  public Optional<Alignment> follows() {
+    return line.shape().follows();
+  }
+
+  @Override
+  public boolean reaches(double from, double to) {
+    return line.between(from, to).isPresent();
+  }
+
+  @Override
+  public Optional<SweptSection> between(double from, double to) {
+    return line.between(from, to).map(part -> new SweptSection(part, name, ring, fall));
+  }
+
+  @Override
+  public List<PropertySet> facts() {
+    return facts(mesh(USUAL_CHORD).volume());
+  }
+
+  /**
+   * @param volume what its triangles enclose, cubic metres
+   */
+  List<PropertySet> facts(double volume) {
+    Map<String, PropertyValue> v = new LinkedHashMap<>();
+    v.put("Along", new PropertyValue.Label(line.name()));
+    v.put("Section", new PropertyValue.Label(name));
+    v.put("StartChainage", new PropertyValue.Length(line.chainage(line.from())));
+    v.put("EndChainage", new PropertyValue.Length(line.chainage(line.to())));
+    v.put("Length", new PropertyValue.Length(line.to() - line.from()));
+    v.put("SectionArea", new PropertyValue.Area(area(ring)));
+    v.put("Volume", new PropertyValue.Measure("IfcVolumeMeasure", volume));
+    return List.of(new PropertySet("Wellspan_Sweep", v));
   }
 
   /** Area of the section, square metres. */
