@@ -55,8 +55,17 @@ final class FindEverything {
     findings(fits, out);
     systems(typed, out);
     help().stream().filter(fits).forEach(out::add);
-    out.sort(Comparator.comparingInt(f -> distance(f.title(), typed)));
+    out.sort(bestFirst(typed));
     return out;
+  }
+
+  /**
+   * By how near the name is; of those that only hold what was typed items come first, since going
+   * to one does less harm than an action that was not meant.
+   */
+  static Comparator<Findable> bestFirst(String typed) {
+    return Comparator.<Findable>comparingInt(f -> distance(f.title(), typed))
+        .thenComparing(f -> distance(f.title(), typed) > 1 && !f.group().equals("item"));
   }
 
   /**

@@ -16,4 +16,21 @@ class FindEverythingTest {
             .toList();
     assertThat(best).containsExactly("Deck", "Decking", "Shore Bridge deck", "Bridge");
   }
+
+  @Test
+  void anItemIsMeantRatherThanAnActionWhereBothOnlyHoldTheWord() {
+    List<String> best =
+        Stream.of(
+                found("action", "Deliver Ground to design"),
+                found("item", "Design ground"),
+                found("action", "Ground or not"))
+            .sorted(FindEverything.bestFirst("ground"))
+            .map(Findable::title)
+            .toList();
+    assertThat(best).containsExactly("Ground or not", "Design ground", "Deliver Ground to design");
+  }
+
+  private static Findable found(String group, String title) {
+    return new Findable(group, title, "", "", () -> {});
+  }
 }

@@ -87,8 +87,9 @@ final class EquivalentClasses {
     return Optional.empty();
   }
 
+  /** Its predefined type; nothing where that says nothing, also for want of the own word. */
   private static String says(EntityClass c) {
-    return c.type().equals("NOTDEFINED") ? "" : c.type();
+    return c.type().equals("NOTDEFINED") || c.type().equals("USERDEFINED") ? "" : c.type();
   }
 
   /** A class with what the thing was as its own word: its type, else the name of its class. */

@@ -37,6 +37,8 @@ class ReceivedClassesTest {
     "IfcMember, BRACE, '', IFC2X3, IfcMember (BRACE)",
     "IfcKerb, NOTDEFINED, '', IFC4, IfcCivilElement (Kerb)",
     "IfcKerb, USERDEFINED, Dropped kerb, IFC4, IfcCivilElement (Dropped kerb)",
+    "IfcKerb, USERDEFINED, '', IFC4, IfcCivilElement (Kerb)",
+    "IfcKerb, USERDEFINED, '', IFC2X3, IfcBuildingElementProxy (Kerb)",
     "IfcCourse, ARMOUR, '', IFC4, IfcCivilElement (ARMOUR)",
     "IfcCourse, PAVEMENT, '', IFC2X3, IfcBuildingElementProxy (Course)",
     "IfcSign, MIRROR, '', IFC4, IfcBuildingElementProxy USERDEFINED (MIRROR)",
