@@ -26,6 +26,7 @@ import wellspan.core.schema.IfcSchema;
  * @param finish material and colour where nobody chose others
  * @param roadPart the part of a road it lies in, named as goes behind the road's name; empty where
  *     it may be in any
+ * @param quantities the standard's set of what a solid measures; empty where it has none
  */
 public record Kind(
     String id,
@@ -34,7 +35,8 @@ public record Kind(
     boolean surface,
     Map<IfcSchema, EntityClass> classes,
     Optional<Finish> finish,
-    Optional<SpatialPart> roadPart) {
+    Optional<SpatialPart> roadPart,
+    Optional<SolidQuantities> quantities) {
   private static final Map<String, Kind> ALL = load();
 
   public static final Kind TERRAIN = of("terrain surface");
@@ -123,7 +125,19 @@ public record Kind(
         part.length < 2
             ? Optional.empty()
             : Optional.of(new SpatialPart(new EntityClass("IfcRoadPart", part[0]), part[1]));
+    String[] measured = c[10].split(" ");
+    Optional<SolidQuantities> quantities =
+        measured.length < 3
+            ? Optional.empty()
+            : Optional.of(new SolidQuantities(measured[0], measured[1], measured[2]));
     return new Kind(
-        c[0], c[1], Band.valueOf(c[2]), c[3].equals("surface"), classes, finish, roadPart);
+        c[0],
+        c[1],
+        Band.valueOf(c[2]),
+        c[3].equals("surface"),
+        classes,
+        finish,
+        roadPart,
+        quantities);
   }
 }

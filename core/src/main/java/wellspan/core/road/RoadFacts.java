@@ -7,6 +7,8 @@ import java.util.Map;
 import wellspan.core.align.Alignment;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.item.Kind;
+import wellspan.core.item.SolidQuantities;
 
 /** What is known of a part of a road: own facts, and the standard quantities of its kind. */
 final class RoadFacts {
@@ -44,7 +46,9 @@ final class RoadFacts {
       v.put("Thickness", new PropertyValue.Length(thickness));
       v.put("SectionArea", new PropertyValue.Area(b.meanArea()));
       v.put("Volume", volume(volume));
-      quantities(part.kind(), length, width, thickness, volume, out);
+      Kind.of(part.kind())
+          .quantities()
+          .ifPresent(q -> out.add(quantities(q, length, width, thickness, volume)));
     }
     out.addFirst(new PropertySet(SET, v));
     return out;
@@ -65,33 +69,13 @@ final class RoadFacts {
     return new PropertyValue.Measure("IfcVolumeMeasure", cubicMetres);
   }
 
-  private static void quantities(
-      String kind,
-      double length,
-      double width,
-      double thickness,
-      double volume,
-      List<PropertySet> out) {
+  private static PropertySet quantities(
+      SolidQuantities names, double length, double width, double thickness, double volume) {
     Map<String, PropertyValue> q = new LinkedHashMap<>();
     q.put("Length", new PropertyValue.Length(length));
     q.put("Width", new PropertyValue.Length(width));
-    switch (kind) {
-      case "kerb" -> {
-        q.put("Height", new PropertyValue.Length(thickness));
-        q.put("Volume", volume(volume));
-        out.add(new PropertySet("Qto_KerbBaseQuantities", q, true));
-      }
-      case "side slope", "road fill" -> {
-        q.put("Depth", new PropertyValue.Length(thickness));
-        q.put("CompactedVolume", volume(volume));
-        out.add(new PropertySet("Qto_EarthworksFillBaseQuantities", q, true));
-      }
-      case "road cut" -> {} // the standard's set is of the opening, not of the body
-      default -> {
-        q.put("Thickness", new PropertyValue.Length(thickness));
-        q.put("Volume", volume(volume));
-        out.add(new PropertySet("Qto_CourseBaseQuantities", q, true));
-      }
-    }
+    q.put(names.thickness(), new PropertyValue.Length(thickness));
+    q.put(names.volume(), volume(volume));
+    return new PropertySet(names.set(), q, true);
   }
 }
