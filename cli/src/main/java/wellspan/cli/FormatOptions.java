@@ -32,7 +32,7 @@ final class FormatOptions {
   @Option(
       names = "--swept",
       description =
-          "parts of roads as sections along their alignment, round pipes drawn out along their axis, instead of triangles (IFC4X3)")
+          "parts of roads and sections swept along an alignment as outlines along it, round pipes drawn out along their axis, instead of triangles (IFC4X3)")
   private boolean swept;
 
   /** By the ending of the output, and by --schema or --drawing where there are several. */

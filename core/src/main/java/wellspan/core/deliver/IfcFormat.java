@@ -16,10 +16,12 @@ import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
 import wellspan.core.network.NetworkPart;
 import wellspan.core.road.RoadBody;
+import wellspan.core.road.SectionedBody;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.CarriedBody;
 import wellspan.core.shape.Shape;
 import wellspan.core.solid.Prism;
+import wellspan.core.sweep.SweptSection;
 import wellspan.core.unit.LinearUnit;
 
 /**
@@ -105,12 +107,17 @@ public record IfcFormat(IfcSchema of, boolean swept) implements DeliveryFormat {
       return Optional.empty();
     }
     return switch (f.curved().orElse(null)) {
-      case RoadBody b when ClassRules.hasLayout(b.axis()) && b.part().body().sweep().isPresent() ->
-          Optional.of(b);
+      case RoadBody b -> sectioned(Optional.of(b.sectioned()));
+      case SweptSection s -> sectioned(s.sectioned());
       case NetworkPart.Run r when r.body().isRound() && frame.scale() == 1 -> Optional.of(r.body());
       case Prism p -> Optional.of(p);
       case null, default -> Optional.empty();
     };
+  }
+
+  /** What outlines along an alignment's curve tell whole. */
+  private static Optional<CarriedBody> sectioned(Optional<SectionedBody> body) {
+    return body.filter(b -> ClassRules.hasLayout(b.axis()) && b.outlines().isPresent()).map(b -> b);
   }
 
   /** The second is the same model packed. */

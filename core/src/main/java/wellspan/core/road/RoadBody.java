@@ -4,22 +4,18 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import wellspan.core.align.Alignment;
-import wellspan.core.align.Footpoint;
 import wellspan.core.align.MovedAlignment;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Similarity;
-import wellspan.core.shape.CarriedBody;
+import wellspan.core.shape.Curved;
 
 /**
  * A part of a road as the geometry of an item.
  *
  * @param road name of the road
  */
-public record RoadBody(String road, Alignment axis, RoadPart part) implements CarriedBody {
-  /** A corner that is farther off may have been looked for at the wrong place, metres. */
-  private static final double FOUND = 0.01;
-
+public record RoadBody(String road, Alignment axis, RoadPart part) implements Curved {
   @Override
   public Mesh mesh(double chord) {
     return part.body().mesh(chord);
@@ -41,32 +37,9 @@ public record RoadBody(String road, Alignment axis, RoadPart part) implements Ca
     return RoadFacts.of(road, axis, part, b.isSolid() ? b.exactVolume() : 0);
   }
 
-  @Override
-  public double volume() {
-    return part.body().exactVolume();
-  }
-
-  @Override
-  public double[] givenCorners() {
-    return part.body().givenCorners();
-  }
-
-  /** Corners are looked up where a perpendicular from them meets the axis. */
-  @Override
-  public Corners corners() {
-    double[] last = {from()};
-    return p -> {
-      double near = Footpoint.follow(axis, p.east(), p.north(), last[0], from(), to());
-      double off = part.body().offCorner(near, p);
-      if (off > FOUND) {
-        double found =
-            Footpoint.of(axis, p.east(), p.north()).map(Footpoint::distance).orElse(near);
-        near = part.body().offCorner(found, p) < off ? found : near;
-        off = part.body().offCorner(near, p);
-      }
-      last[0] = near;
-      return off;
-    };
+  /** Its geometry alone. */
+  public SectionedBody sectioned() {
+    return new SectionedBody(axis, part.body());
   }
 
   @Override

@@ -83,13 +83,11 @@ public record SectionedBody(Alignment axis, CarriedSection section) implements C
     };
   }
 
-  private double place(Position p, double last) {
-    double near =
-        Footpoint.follow(axis, p.east(), p.north(), last, section.from(), section.to());
+  private double place(Position p, double before) {
+    double near = Footpoint.follow(axis, p.east(), p.north(), before, section.from(), section.to());
     double off = section.offCorner(near, p);
     if (off > FOUND) {
-      double found =
-          Footpoint.of(axis, p.east(), p.north()).map(Footpoint::distance).orElse(near);
+      double found = Footpoint.of(axis, p.east(), p.north()).map(Footpoint::distance).orElse(near);
       return section.offCorner(found, p) < off ? found : near;
     }
     return near;

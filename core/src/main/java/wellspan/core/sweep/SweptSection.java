@@ -11,6 +11,7 @@ import wellspan.core.align.Alignment;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.geom.Mesh;
+import wellspan.core.road.SectionedBody;
 import wellspan.core.shape.Curved;
 import wellspan.core.solid.Loft;
 
@@ -19,7 +20,7 @@ import wellspan.core.solid.Loft;
  *
  * @see SweepPath
  */
-final class SweptSection implements Curved {
+public final class SweptSection implements Curved {
   private final LineOfWork line;
   private final String name;
   private final double[] ring;
@@ -109,6 +110,23 @@ final class SweptSection implements Curved {
   @Override
   public Optional<Alignment> follows() {
     return line.shape().follows();
+  }
+
+  /**
+   * The same as outlines along an alignment; empty where it is carried along a string, or stands on
+   * a ground whose levels no profile has.
+   */
+  public Optional<SectionedBody> sectioned() {
+    if (line.ground() != null || follows().isEmpty()) {
+      return Optional.empty();
+    }
+    double[] offset = new double[ring.length / 2];
+    double[] above = new double[ring.length / 2];
+    for (int i = 0; i < offset.length; i++) {
+      offset[i] = ring[2 * i];
+      above[i] = ring[2 * i + 1] + fall * offset[i];
+    }
+    return SectionedBody.constant(follows().get(), offset, above, line.from(), line.to());
   }
 
   @Override

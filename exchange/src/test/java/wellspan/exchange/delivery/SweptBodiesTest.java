@@ -45,17 +45,19 @@ import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.proof.Prover;
 import wellspan.core.receive.Received;
+import wellspan.core.recipe.Sweep;
 import wellspan.core.road.CrossSection;
 import wellspan.core.road.DesignArea;
-import wellspan.core.road.RoadBody;
 import wellspan.core.road.RoadItem;
 import wellspan.core.road.RoadPart;
 import wellspan.core.road.RoadParts;
 import wellspan.core.road.SectionPoint;
+import wellspan.core.road.SectionedBody;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.CarriedBody;
 import wellspan.core.shape.Shape;
 import wellspan.core.solid.Prism;
+import wellspan.core.sweep.SectionShape;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.landxml.read.LandXmlReader;
 
@@ -173,12 +175,48 @@ class SweptBodiesTest {
       throws IOException {
     Item kerb = kerb(profile);
     CarriedBody body = SWEPT.carried(kerb, SITE).orElseThrow();
-    assertThat(body).isInstanceOf(RoadBody.class);
+    assertThat(body).isInstanceOf(SectionedBody.class);
     Parcel p = parcel(List.of(kerb), unit);
     assertThat(errors(deliver(p))).isEmpty();
     Mesh arrived = readBack(p).items().getFirst().triangles().orElseThrow();
     assertThat(arrived.isClosed()).isTrue();
     assertThat(arrived.volume() / body.volume() - 1).isBetween(-1e-3, 1e-3);
+  }
+
+  /** One section all along a crest and a bend of forty metres, leaning, on either side. */
+  @ParameterizedTest
+  @EnumSource
+  void aSectionSweptAlongAnAlignmentArrivesAsOutlinesToo(SectionShape section) throws IOException {
+    PlanElement line = new PlanElement.Line(new PlanPoint(412_100, 6_534_600, 1.1), 20);
+    PlanElement bend = new PlanElement.Arc(line.end(), 50, -40);
+    Pvi.Rounding none = new Pvi.Rounding.None();
+    Profile crest =
+        Profile.through(
+            "p",
+            List.of(
+                new Pvi(0, 14, none),
+                new Pvi(30, 16, new Pvi.Rounding.Parabola(20, 20)),
+                new Pvi(70, 13, none)));
+    Item axis =
+        Item.alignment(
+            "A",
+            new Alignment(
+                "A", List.of(line, bend), new Chainages(500, List.of()), Optional.of(crest)));
+    double side = section.ordinal() % 2 == 0 ? 4 : -4;
+    ItemId no = new ItemId("");
+    Item swept =
+        new Sweep("S", ItemId.of("s", axis), section, no, side, 0.1, 2.5, 505, 562, no, 0, 0, "")
+            .make(id -> axis, Progress.NONE)
+            .items()
+            .getFirst();
+    LinearUnit unit = section.ordinal() % 3 == 0 ? LinearUnit.FOOT : LinearUnit.METRE;
+    Parcel p = parcel(List.of(axis, swept), unit);
+    assertThat(errors(deliver(p))).isEmpty();
+    assertThat(count("IFCSECTIONEDSOLIDHORIZONTAL")).isEqualTo(1);
+    Mesh arrived = readBack(p).items().get(1).triangles().orElseThrow();
+    double made = swept.shape().within(1e-4).triangles().orElseThrow().volume();
+    assertThat(arrived.isClosed()).isTrue();
+    assertThat(arrived.volume() / made - 1).isBetween(-1e-3, 1e-3);
   }
 
   private Item pipe(double rise) throws IOException {

@@ -15,14 +15,15 @@ import wellspan.core.attribute.Finish;
 import wellspan.core.geom.Position;
 import wellspan.core.network.PipeBody;
 import wellspan.core.road.CarriedSection;
-import wellspan.core.road.RoadBody;
+import wellspan.core.road.SectionedBody;
 import wellspan.core.shape.CarriedBody;
 import wellspan.core.solid.Prism;
 
 /**
- * Writes bodies by outline and line: parts of roads as sections along the alignment's curve, the
- * outline's x axis to the left of it and its zero on the profile; round pipes as hollow circles
- * drawn out along their axis; footprints raised by their height.
+ * Writes bodies by outline and line: parts of roads, and sections swept along an alignment, as
+ * outlines along the alignment's curve, their x axis to the left of it and their zero on the
+ * profile; round pipes as hollow circles drawn out along their axis; footprints raised by their
+ * height.
  */
 final class CarriedBodyRecords {
   private final StepWriter step;
@@ -51,8 +52,8 @@ final class CarriedBodyRecords {
     int solid;
     String type;
     switch (body) {
-      case RoadBody r -> {
-        solid = sections(r);
+      case SectionedBody s -> {
+        solid = sections(s);
         type = "AdvancedSweptSolid";
       }
       case PipeBody p -> {
@@ -70,14 +71,14 @@ final class CarriedBodyRecords {
     return step.add("IfcProductDefinitionShape", UNSET, UNSET, refs(List.of(representation)));
   }
 
-  private int sections(RoadBody shared) throws IOException {
+  private int sections(SectionedBody shared) throws IOException {
     double unit = local.unit();
     double scale = local.of(shared.axis()).length() / shared.axis().length();
     int curve = lines.along(shared.axis());
     double zero = shared.axis().profile().isPresent() ? 0 : local.level(0);
     List<Integer> profiles = new ArrayList<>();
     List<Integer> places = new ArrayList<>();
-    for (CarriedSection.Outline o : shared.part().body().sweep().orElseThrow()) {
+    for (CarriedSection.Outline o : shared.outlines().orElseThrow()) {
       profiles.add(outline(o, scale / unit, 1 / unit, zero));
       int at =
           step.add(
