@@ -18,7 +18,7 @@ import wellspan.core.geom.FaceTriangulator;
  */
 public final class CurvedPatch {
   /** Points; a part that needs more is refused, since it would not keep to the tolerance. */
-  private static final int MOST = 200_000;
+  private static final int MOST = 100_000;
 
   /** A surface by two parameters. */
   public interface Surface {

@@ -1,6 +1,7 @@
 package wellspan.exchange.dxf.read;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -34,6 +35,7 @@ final class Drawing {
   private final Set<String> elsewhere = new TreeSet<>();
   private final Set<String> endless = new TreeSet<>();
   private final Map<String, Integer> badSplines = new TreeMap<>();
+  private final Map<String, Long> thingsIn = new HashMap<>();
   private long laidOut;
 
   Drawing(Map<String, Block> blocks, Progress progress) {
@@ -90,8 +92,32 @@ final class Drawing {
         });
   }
 
+  /** Lays out nothing of what would be too much together with all before. */
   void add(Drawn shape) {
+    if (laidOut + things(shape, 0) > MOST_LAID_OUT) {
+      laidOut = MOST_LAID_OUT + 1;
+      return;
+    }
     lay(shape, Affine.IDENTITY, "0", List.of());
+  }
+
+  /** How many things a shape makes when it is laid out; no more than are counted. */
+  private long things(Drawn shape, int depth) {
+    if (!(shape instanceof Drawn.Insert i) || depth >= DEEPEST) {
+      return 1;
+    }
+    String name = UniqueNames.folded(i.block());
+    Long inside = thingsIn.get(name);
+    if (inside == null) {
+      thingsIn.put(name, 1L); // a block that contains itself is laid out no further
+      inside = 1L;
+      Block block = blocks.get(name);
+      for (Drawn s : block == null ? List.<Drawn>of() : block.shapes()) {
+        inside = Math.min(MOST_LAID_OUT, inside + things(s, depth + 1));
+      }
+      thingsIn.put(name, inside);
+    }
+    return 1 + Math.min(MOST_LAID_OUT, (long) i.rows() * i.columns() * inside);
   }
 
   private void lay(Drawn shape, Affine map, String outer, List<String> within) {
