@@ -57,33 +57,55 @@ final class SmallBodies {
       g.fillRect(x, y, Math.max(1, w), Math.max(1, h));
       return;
     }
-    double[] xs = new double[3], ys = new double[3];
     g.setStroke(chosen ? theme.ink() : colour.darker());
     g.setLineWidth(1);
-    for (int t = 0; t < m.triangleCount(); t++) {
-      for (int k = 0; k < 3; k++) {
-        int v = m.triangles()[3 * t + k];
-        xs[k] = window.x(m.east(v));
-        ys[k] = window.y(m.north(v));
-      }
-      g.fillPolygon(xs, ys, 3);
-    }
+    covered(m);
     if (Math.max(w, h) > LARGE) {
       silhouette(m);
+    }
+  }
+
+  /**
+   * Fills what a body covers, all at once: each shape that is filled costs a picture of its own,
+   * and seams between triangles would show. All of them turn the same way, so that none takes
+   * another away.
+   */
+  private void covered(Mesh m) {
+    g.beginPath();
+    for (int t = 0; t < m.triangleCount(); t++) {
+      double area = m.planArea(t);
+      if (area != 0) {
+        int[] corners = m.triangles();
+        corner(m, corners[3 * t], true);
+        corner(m, corners[3 * t + (area > 0 ? 1 : 2)], false);
+        corner(m, corners[3 * t + (area > 0 ? 2 : 1)], false);
+        g.closePath();
+      }
+    }
+    g.fill();
+  }
+
+  private void corner(Mesh m, int vertex, boolean first) {
+    double x = window.x(m.east(vertex));
+    double y = window.y(m.north(vertex));
+    if (first) {
+      g.moveTo(x, y);
+    } else {
+      g.lineTo(x, y);
     }
   }
 
   /** Edges at which the side that is seen from above ends. */
   private void silhouette(Mesh m) {
     MeshEdges edges = new MeshEdges(m);
+    g.beginPath();
     for (int e = 0; e < edges.halfEdgeCount(); e++) {
       int other = edges.twin(e);
       if (m.planArea(e / 3) > 0 && (other < 0 || m.planArea(other / 3) <= 0)) {
-        int a = edges.from(e);
-        int b = edges.to(e);
-        g.strokeLine(
-            window.x(m.east(a)), window.y(m.north(a)), window.x(m.east(b)), window.y(m.north(b)));
+        corner(m, edges.from(e), true);
+        corner(m, edges.to(e), false);
       }
     }
+    g.stroke();
   }
 }
