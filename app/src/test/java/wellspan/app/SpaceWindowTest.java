@@ -13,6 +13,8 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import wellspan.app.stage.StageView;
+import wellspan.core.geom.Position;
+import wellspan.core.item.ItemId;
 import wellspan.core.job.SavedView;
 
 /** The picture in 3D, which needs OpenGL. */
@@ -48,6 +50,35 @@ class SpaceWindowTest extends WindowTest {
     assertThat(lookup("#space-cut-along").query().isVisible()).isTrue();
     interact(() -> along.setValue(100));
     assertThat(text("#space-cut-chainage")).isEqualTo("0+100.000");
+  }
+
+  @Test
+  @SuppressWarnings("unchecked")
+  void whatIsCutAwayOrHiddenDoesNotMoveThePicture() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    interact(() -> shell.stage().show(StageView.Picture.SPACE));
+    settle(() -> !session.work().runningProperty().get());
+    ItemId link =
+        session.build().items().values().stream()
+            .filter(i -> i.item().name().equals("Yard Link"))
+            .findFirst()
+            .orElseThrow()
+            .id();
+    interact(() -> session.selection().choose(List.of(link)));
+    interact(() -> session.aim().goTo(List.of(link)));
+    keep("whole");
+    ComboBox<String> cut = lookup("#space-cut").queryAs(ComboBox.class);
+    interact(() -> cut.setValue("Box round selection"));
+    calm();
+    keep("in a box");
+    interact(() -> cut.setValue("Whole"));
+    interact(() -> session.visibility().only(List.of(link)));
+    calm();
+    keep("alone");
+    Position whole = session.job().views().getFirst().at();
+    assertThat(session.job().views())
+        .allSatisfy(v -> assertThat(v.at().planDistanceTo(whole)).isLessThan(1e-6))
+        .allSatisfy(v -> assertThat(v.at().level()).isCloseTo(whole.level(), within(1e-6)));
   }
 
   @Test

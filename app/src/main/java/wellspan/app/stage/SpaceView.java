@@ -162,8 +162,11 @@ public final class SpaceView extends StackPane {
   }
 
   private void rebuild() {
+    Position before = lookedAt();
     if (things.rebuild(theme, edges)) {
-      if (!fitted) {
+      if (fitted) { // the picture's zero may be another one
+        lookAt(before);
+      } else {
         fit();
         fitted = !session.isOpening(); // what is still being read may reach farther
       }
@@ -209,18 +212,26 @@ public final class SpaceView extends StackPane {
   }
 
   private void look(Position at) {
+    lookAt(at);
+    camera.goTo(Math.min(camera.distance(), 300));
+  }
+
+  private Position lookedAt() {
+    Point3D at = camera.aim();
+    return things.shared(new Point3D(at.getX(), at.getY(), at.getZ() / exaggeration.getZ()));
+  }
+
+  private void lookAt(Position at) {
     Point3D p = things.inPicture(at);
     camera.lookAt(p.getX(), p.getY(), p.getZ() * exaggeration.getZ());
-    camera.goTo(Math.min(camera.distance(), 300));
   }
 
   /** Where one looks now. */
   SavedView view(String name) {
-    Point3D at = camera.aim();
     return new SavedView(
         name,
         SavedView.Picture.SPACE,
-        things.shared(new Point3D(at.getX(), at.getY(), at.getZ() / exaggeration.getZ())),
+        lookedAt(),
         camera.distance(),
         camera.turned(),
         camera.tilted(),
@@ -230,8 +241,7 @@ public final class SpaceView extends StackPane {
   /** Looks from where one looked. */
   void look(SavedView v) {
     setExaggeration(v.levels());
-    Point3D at = things.inPicture(v.at());
-    camera.lookAt(at.getX(), at.getY(), at.getZ() * v.levels());
+    lookAt(v.at());
     camera.face(v.turn(), v.tilt());
     fitted = true;
     camera.goTo(v.reach());
