@@ -65,4 +65,14 @@ public record Polyline(double[] xyz) {
     }
     return best;
   }
+
+  /** Whether it keeps to one level; one without levels does not. */
+  public boolean isLevel() {
+    for (int i = 2; i < xyz.length; i += 3) {
+      if (xyz[i] != xyz[2]) { // NaN, no level, equals nothing
+        return false;
+      }
+    }
+    return true;
+  }
 }

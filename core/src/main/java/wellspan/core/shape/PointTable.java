@@ -1,8 +1,10 @@
 package wellspan.core.shape;
 
 import java.util.AbstractList;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.RandomAccess;
 import wellspan.core.geom.Position;
@@ -91,5 +93,31 @@ public final class PointTable extends AbstractList<NamedPoint> implements Random
   /** Easting, northing and level of all points, in threes; not to be written. */
   double[] coordinates() {
     return xyz;
+  }
+
+  /** Easting, northing and level of all points, in threes; not to be written. */
+  static double[] coordinates(List<NamedPoint> points) {
+    if (points instanceof PointTable t) {
+      return t.coordinates();
+    }
+    double[] xyz = new double[3 * points.size()];
+    for (int i = 0; i < points.size(); i++) {
+      Position p = points.get(i).position();
+      xyz[3 * i] = p.east();
+      xyz[3 * i + 1] = p.north();
+      xyz[3 * i + 2] = p.level();
+    }
+    return xyz;
+  }
+
+  /** The same points at other places. */
+  static List<NamedPoint> at(List<NamedPoint> points, double[] xyz) {
+    List<NamedPoint> out = new ArrayList<>();
+    for (int i = 0; i < points.size(); i++) {
+      NamedPoint p = points.get(i);
+      Position at = new Position(xyz[3 * i], xyz[3 * i + 1], xyz[3 * i + 2]);
+      out.add(new NamedPoint(p.name(), at, p.code()));
+    }
+    return out;
   }
 }

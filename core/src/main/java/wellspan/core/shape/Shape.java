@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import wellspan.core.align.Alignment;
@@ -15,7 +14,6 @@ import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.OnceAsked;
 import wellspan.core.geom.Polyline;
-import wellspan.core.geom.Position;
 import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
 
@@ -23,15 +21,7 @@ import wellspan.core.picture.Pixels;
  * Geometry in shared coordinates. Immutable; any thread may read it. What is worked out of one, as
  * its bounds, is kept with it and does not count when two are compared.
  */
-public sealed interface Shape {
-  /** Worked out once, in time of the number of points. */
-  Box bounds();
-
-  /** The triangles it is made of; empty for lines, points and pictures. */
-  default Optional<Mesh> triangles() {
-    return Optional.empty();
-  }
-
+public sealed interface Shape extends Geometry {
   /**
    * The same with curved faces made anew for another chord tolerance; itself where there are none.
    *
@@ -39,57 +29,6 @@ public sealed interface Shape {
    */
   default Shape within(double chord) {
     return this;
-  }
-
-  /** Whether there is nothing that a file could hold: no triangle, no point. */
-  default boolean isEmpty() {
-    return false;
-  }
-
-  /** Number of points or vertices by which it is given; 0 where it is given by measures. */
-  default int pointCount() {
-    return 0;
-  }
-
-  /**
-   * Coordinates of the points by which it is given, easting, northing and level in threes, one
-   * array for each part; not to be written. Nothing where it is given by measures.
-   */
-  default List<double[]> vertices() {
-    return List.of();
-  }
-
-  /**
-   * Coordinates of the places at which one would take hold of it, in threes, one array for each
-   * part; not to be written.
-   */
-  default List<double[]> marks() {
-    return vertices();
-  }
-
-  /** The lines that it consists of, or that stand for it; empty for what is no line. */
-  default List<Polyline> lines() {
-    return List.of();
-  }
-
-  /** The lines in plan that enclose an area, each ending where it began. */
-  default List<Polyline> rings() {
-    return List.of();
-  }
-
-  /** The single points that it consists of. */
-  default List<NamedPoint> points() {
-    return List.of();
-  }
-
-  /** The alignment that it is, or along which it was carried. */
-  default Optional<Alignment> follows() {
-    return Optional.empty();
-  }
-
-  /** Whether anything of it lies between two distances along the alignment that it follows. */
-  default boolean reaches(double from, double to) {
-    return true;
   }
 
   /**
@@ -101,14 +40,6 @@ public sealed interface Shape {
   default Optional<Shape> between(double from, double to, double chord) {
     return Optional.of(this);
   }
-
-  /** What is worked out of its measures and curves, under the names that it has in every job. */
-  default List<PropertySet> facts() {
-    return List.of();
-  }
-
-  /** A number by which it is known; empty where it has none of the sort. */
-  OptionalDouble measure(Measure m);
 
   /**
    * The same at other places.
@@ -250,18 +181,6 @@ public sealed interface Shape {
     }
 
     @Override
-    public OptionalDouble measure(Measure m) {
-      return switch (m) {
-        case TRIANGLES -> OptionalDouble.of(mesh.triangleCount());
-        case POINTS -> OptionalDouble.of(mesh.vertexCount());
-        case PLAN_AREA -> OptionalDouble.of(planArea());
-        case SURFACE_AREA -> OptionalDouble.of(mesh.surfaceArea());
-        case LENGTH -> curved.map(Curved::planLength).orElse(OptionalDouble.empty());
-        default -> OptionalDouble.empty();
-      };
-    }
-
-    @Override
     public <E extends Exception> Shape moved(Mover<E> by) throws E {
       return at(by.points(mesh.xyz()), curved.flatMap(c -> by.similarity().flatMap(c::moved)));
     }
@@ -304,17 +223,7 @@ public sealed interface Shape {
     public boolean isContours() {
       double first = lines.getFirst().point(0).level();
       return lines.stream().anyMatch(l -> l.point(0).level() != first)
-          && lines.stream().allMatch(Lines::isLevel);
-    }
-
-    private static boolean isLevel(Polyline line) {
-      double[] xyz = line.xyz();
-      for (int i = 2; i < xyz.length; i += 3) {
-        if (xyz[i] != xyz[2]) { // NaN, no level, equals nothing
-          return false;
-        }
-      }
-      return true;
+          && lines.stream().allMatch(Polyline::isLevel);
     }
 
     /** Length of all lines in plan, metres. */
@@ -330,15 +239,6 @@ public sealed interface Shape {
     @Override
     public List<Polyline> rings() {
       return lines.stream().filter(l -> l.isClosed(SHUT)).toList();
-    }
-
-    @Override
-    public OptionalDouble measure(Measure m) {
-      return switch (m) {
-        case POINTS -> OptionalDouble.of(pointCount());
-        case LENGTH -> OptionalDouble.of(planLength());
-        default -> OptionalDouble.empty();
-      };
     }
 
     @Override
@@ -382,17 +282,7 @@ public sealed interface Shape {
 
     /** Easting, northing and level of all points, in threes; not to be written. */
     public double[] coordinates() {
-      if (points instanceof PointTable t) {
-        return t.coordinates();
-      }
-      double[] xyz = new double[3 * points.size()];
-      for (int i = 0; i < points.size(); i++) {
-        Position p = points.get(i).position();
-        xyz[3 * i] = p.east();
-        xyz[3 * i + 1] = p.north();
-        xyz[3 * i + 2] = p.level();
-      }
-      return xyz;
+      return PointTable.coordinates(points);
     }
 
     @Override
@@ -401,20 +291,8 @@ public sealed interface Shape {
     }
 
     @Override
-    public OptionalDouble measure(Measure m) {
-      return m == Measure.POINTS ? OptionalDouble.of(points.size()) : OptionalDouble.empty();
-    }
-
-    @Override
     public <E extends Exception> Shape moved(Mover<E> by) throws E {
-      double[] to = by.points(coordinates());
-      List<NamedPoint> out = new ArrayList<>();
-      for (int i = 0; i < points.size(); i++) {
-        NamedPoint p = points.get(i);
-        Position at = new Position(to[3 * i], to[3 * i + 1], to[3 * i + 2]);
-        out.add(new NamedPoint(p.name(), at, p.code()));
-      }
-      return new Points(out);
+      return new Points(PointTable.at(points, by.points(coordinates())));
     }
   }
 
@@ -477,19 +355,6 @@ public sealed interface Shape {
     }
 
     @Override
-    public OptionalDouble measure(Measure m) {
-      return switch (m) {
-        case LENGTH -> OptionalDouble.of(alignment.length());
-        case START_CHAINAGE -> OptionalDouble.of(alignment.startChainage());
-        case END_CHAINAGE -> OptionalDouble.of(alignment.endChainage());
-        case ELEMENTS -> OptionalDouble.of(alignment.elements().size());
-        case PROFILE_PIECES ->
-            alignment.profile().stream().mapToDouble(p -> p.segments().size()).findFirst();
-        default -> OptionalDouble.empty();
-      };
-    }
-
-    @Override
     public <E extends Exception> Shape moved(Mover<E> by) throws E {
       return new Axis(by.alignment(alignment), chord);
     }
@@ -506,16 +371,6 @@ public sealed interface Shape {
     @Override
     public List<Polyline> rings() {
       return List.of(place.outline());
-    }
-
-    @Override
-    public OptionalDouble measure(Measure m) {
-      return switch (m) {
-        case COLUMNS -> OptionalDouble.of(pixels.width());
-        case ROWS -> OptionalDouble.of(pixels.height());
-        case GROUND_WIDTH -> OptionalDouble.of(place.width());
-        default -> OptionalDouble.empty();
-      };
     }
 
     @Override
