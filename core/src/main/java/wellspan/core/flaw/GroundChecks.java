@@ -47,8 +47,8 @@ public final class GroundChecks {
     if (item.shape().points().size() >= LEAST_POINTS) {
       loose(item.name(), item.shape().vertices().getFirst(), progress, out);
     }
-    if (item.kind().is(Kind.TERRAIN) && !item.shape().isEmpty()) {
-      Mesh mesh = item.triangles().orElseThrow();
+    Mesh mesh = item.triangles().orElse(null);
+    if (item.kind().is(Kind.TERRAIN) && mesh != null && mesh.triangleCount() > 0) {
       vertices(item.name(), mesh, progress.part(0, 0.5), out);
       surface(item.name(), mesh, covers, progress.part(0.5, 1), out);
     }
