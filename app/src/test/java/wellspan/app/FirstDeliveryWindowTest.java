@@ -11,6 +11,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import wellspan.core.finding.Stop;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
 
@@ -69,6 +70,10 @@ class FirstDeliveryWindowTest extends WindowTest {
     clickOn("#next-deliver");
     settle(() -> !session.deliveries().runsProperty().get().isEmpty());
     assertThat(text("#verdict")).startsWith("✓ Proven");
+    push(KeyCode.CONTROL, KeyCode.DIGIT1);
+    assertThat(lookup("#next-deliver").tryQuery()).as("it is proven already").isEmpty();
+    clickOn("#next-delivered");
+    assertThat(session.stopProperty().get()).isEqualTo(Stop.DELIVER);
   }
 
   @Test

@@ -14,6 +14,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.Test;
 import wellspan.core.finding.Stop;
+import wellspan.core.item.ItemId;
 
 /** Finding one's way among thousands of items: search, groups, several selected, rectangle. */
 class ManyItemsWindowTest extends WindowTest {
@@ -55,7 +56,10 @@ class ManyItemsWindowTest extends WindowTest {
     TextField search = lookup("#strata-search").query();
     interact(() -> search.setText("post-2999"));
     assertThat(
-            lookup((Node n) -> "item-posts/terrain-surface/POST-2999".equals(n.getId())).tryQuery())
+            lookup(
+                    (Node n) ->
+                        new ItemId("posts/terrain-surface/POST-2999").equals(n.getUserData()))
+                .tryQuery())
         .isPresent();
     interact(() -> search.setText("layer:post-29"));
     long rows = strata().getItems().size();

@@ -3,9 +3,12 @@ package wellspan.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
 import javafx.application.ConditionalFeature;
 import javafx.application.Platform;
+import javafx.scene.Node;
+import javafx.scene.SubScene;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
@@ -79,6 +82,29 @@ class SpaceWindowTest extends WindowTest {
     assertThat(session.job().views())
         .allSatisfy(v -> assertThat(v.at().planDistanceTo(whole)).isLessThan(1e-6))
         .allSatisfy(v -> assertThat(v.at().level()).isCloseTo(whole.level(), within(1e-6)));
+  }
+
+  @Test
+  void aSelectionDrawsOnlyWhatItTouchesAnew() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    interact(() -> shell.stage().show(StageView.Picture.SPACE));
+    settle(() -> !session.work().runningProperty().get());
+    List<ItemId> two = session.build().items().keySet().stream().limit(2).toList();
+    interact(() -> session.selection().choose(List.of(two.getFirst())));
+    List<Node> before = drawn();
+    interact(() -> session.selection().choose(List.of(two.getLast())));
+    List<Node> gone = new ArrayList<>(before);
+    gone.removeAll(drawn());
+    List<Node> fresh = drawn();
+    fresh.removeAll(before);
+    assertThat(gone).isNotEmpty().extracting(Node::getUserData).isSubsetOf(two);
+    assertThat(fresh).hasSameSizeAs(gone).extracting(Node::getUserData).isSubsetOf(two);
+    assertThat(before.size()).as("much is not touched").isGreaterThan(gone.size());
+  }
+
+  private List<Node> drawn() {
+    SubScene scene = lookup((Node n) -> n instanceof SubScene).queryAs(SubScene.class);
+    return new ArrayList<>(scene.getRoot().lookupAll("MeshView"));
   }
 
   @Test

@@ -14,6 +14,7 @@ import wellspan.app.session.Pick;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;
+import wellspan.core.item.ItemId;
 
 /** Drives the real window as a user would: receive, place, look, deliver, see the proof. */
 class WholeSliceTest extends WindowTest {
@@ -39,7 +40,8 @@ class WholeSliceTest extends WindowTest {
                         .findFirst()));
     calm();
     assertThat(
-            lookup((Node n) -> "item-quay-road/alignment/Quay Road".equals(n.getId())).tryQuery())
+            lookup((Node n) -> new ItemId("quay-road/alignment/Quay Road").equals(n.getUserData()))
+                .tryQuery())
         .isPresent();
     assertThat(docket("shape")).contains("0+000.000", "18 plan elements");
     assertThat(docket("describe")).contains("IfcAlignment");

@@ -59,11 +59,11 @@ public final class WindowOfThousands {
       JobStore store = new JobStore(Path.of(getParameters().getRaw().getFirst()));
       long began = System.nanoTime();
       session = new Session(store, store.open(), Clock.systemUTC(), Platform::runLater);
+      session.load(); // while the window is made, as when a job is opened
       shell = new ShellView(session, null, null);
       stage.setScene(new Scene(shell, 1280, 780));
       shell.setTheme(Theme.LIGHT);
       stage.show();
-      session.load();
       new AnimationTimer() {
         @Override
         public void handle(long now) {
@@ -99,22 +99,20 @@ public final class WindowOfThousands {
                 unfold();
               },
               i -> strata.scrollTo(i * strata.getItems().size() / FRAMES)),
-          new Phase(
-              "items selected",
-              () -> {},
-              i ->
-                  session
-                      .selectedProperty()
-                      .set(
-                          Optional.of(
-                              ids.get((int) ((long) i * ids.size() / FRAMES) % ids.size())))),
+          new Phase("items selected", () -> {}, this::select),
           new Phase(
               "3D turned",
               () -> {
                 shell.stage().show(StageView.Picture.SPACE);
                 drag(space, MouseEvent.MOUSE_PRESSED, 0);
               },
-              i -> drag(space, MouseEvent.MOUSE_DRAGGED, i)));
+              i -> drag(space, MouseEvent.MOUSE_DRAGGED, i)),
+          new Phase("items selected in 3D", () -> {}, this::select));
+    }
+
+    private void select(int i) {
+      int n = (int) ((long) i * ids.size() / FRAMES) % ids.size();
+      session.selectedProperty().set(Optional.of(ids.get(n)));
     }
 
     /** Opens every band that is closed. */

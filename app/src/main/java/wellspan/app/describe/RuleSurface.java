@@ -242,7 +242,7 @@ public final class RuleSurface extends BorderPane {
 
   private static String title(Rulebook book) {
     return book.equals(Rulebook.NONE)
-        ? "No rulebook yet"
+        ? "No rulebook"
         : book.name() + (book.version().isEmpty() ? "" : ", version " + book.version());
   }
 

@@ -3,16 +3,19 @@ package wellspan.app.receive;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
+import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
+import wellspan.core.receipt.PastRun;
 import wellspan.core.recipe.Triangulation;
 import wellspan.core.shape.Shape;
 import wellspan.core.triangulate.LevelRule;
@@ -30,6 +33,7 @@ final class NextCard extends VBox {
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.findingsProperty().addListener((o, a, b) -> refresh());
     session.deliveries().inHandProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
 
@@ -119,22 +123,40 @@ final class NextCard extends VBox {
                             LevelRule.MEAN))));
   }
 
-  /** The delivery in hand, once there is something that it sends. */
+  /** A delivery that is not proven yet, the one in hand before others; else what was delivered. */
   private Optional<Button> deliver() {
     Build build = session.build();
-    return session
-        .deliveries()
-        .inHand()
-        .filter(d -> build.items().values().stream().anyMatch(i -> build.sends(d, i)))
+    List<Delivery> possible =
+        Stream.concat(session.deliveries().inHand().stream(), session.job().deliveries().stream())
+            .distinct()
+            .filter(d -> build.items().values().stream().anyMatch(i -> build.sends(d, i)))
+            .toList();
+    Optional<Delivery> open = possible.stream().filter(d -> !isProven(d)).findFirst();
+    if (open.isPresent()) {
+      return open.map(
+          d ->
+              step(
+                  "next-deliver",
+                  "Deliver " + d.name() + " and prove it",
+                  () -> {
+                    session.stopProperty().set(Stop.DELIVER);
+                    session.deliveries().inHandProperty().set(d.name());
+                    session.deliveries().run();
+                  }));
+    }
+    return possible.stream()
+        .findFirst()
         .map(
             d ->
                 step(
-                    "next-deliver",
-                    "Deliver " + d.name() + " and prove it",
-                    () -> {
-                      session.stopProperty().set(Stop.DELIVER);
-                      session.deliveries().run();
-                    }));
+                    "next-delivered",
+                    "See what was delivered and what has changed since",
+                    () -> session.stopProperty().set(Stop.DELIVER)));
+  }
+
+  private boolean isProven(Delivery d) {
+    PastRun run = session.deliveries().latestProperty().get().get(d.name());
+    return run != null && run.pass();
   }
 
   private static Button step(String id, String words, Runnable go) {

@@ -1,6 +1,7 @@
 package wellspan.app.shell;
 
 import java.util.Optional;
+import javafx.beans.binding.Bindings;
 import javafx.collections.ListChangeListener;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -62,10 +63,12 @@ final class ReadingLine extends HBox {
     getChildren().addAll(shared, local, along, work, message, Parts.space(), frame);
     session.aim().pointerProperty().addListener((o, a, b) -> pointer());
     session.historyProperty().addListener((o, a, b) -> refresh());
-    session
-        .messages()
-        .complaintProperty()
-        .addListener((o, a, b) -> message.setStyle(b ? "-fx-text-fill: #F7A08D;" : ""));
+    message
+        .styleProperty()
+        .bind(
+            Bindings.when(session.messages().complaintProperty())
+                .then("-fx-text-fill: #F7A08D;")
+                .otherwise(""));
     refresh();
   }
 

@@ -3,6 +3,8 @@ package wellspan.app.shell;
 import java.io.File;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
 import javafx.application.HostServices;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
@@ -32,6 +34,7 @@ import wellspan.app.stage.StageView;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
 import wellspan.core.finding.Stop;
+import wellspan.exchange.intake.Intake;
 
 /**
  * The whole window: route on top, strata left, stage in the middle with the stop's card, docket and
@@ -204,32 +207,19 @@ public final class ShellView extends StackPane implements WindowActions {
     chooser
         .getExtensionFilters()
         .addAll(
-            new FileChooser.ExtensionFilter(
-                "Designs and points",
-                "*.xml",
-                "*.landxml",
-                "*.ifc",
-                "*.dxf",
-                "*.asc",
-                "*.tif",
-                "*.las",
-                "*.laz",
-                "*.shp",
-                "*.geojson",
-                "*.json",
-                "*.gpkg",
-                "*.kml",
-                "*.kmz",
-                "*.obj",
-                "*.glb",
-                "*.gltf",
-                "*.csv",
-                "*.txt"),
+            new FileChooser.ExtensionFilter("Designs and points", patterns(Intake.endings())),
             new FileChooser.ExtensionFilter("All files", "*"));
     List<File> files = chooser.showOpenMultipleDialog(getScene().getWindow());
     if (files != null) {
       session.receiving().receive(files.stream().map(File::toPath).toList());
     }
+  }
+
+  /** As some systems tell small letters from capitals, names in either. */
+  private static List<String> patterns(List<String> endings) {
+    return endings.stream()
+        .flatMap(e -> Stream.of("*" + e, "*" + e.toUpperCase(Locale.ROOT)))
+        .toList();
   }
 
   @Override

@@ -50,7 +50,7 @@ final class StrataCell extends ListCell<StrataRows.Row> {
     setText(null);
     if (!(row instanceof StrataRows.ItemRow)) {
       setTooltip(null);
-      setId(null);
+      setUserData(null);
       setAccessibleText(null);
     }
     if (empty || row == null) {
@@ -133,7 +133,7 @@ final class StrataCell extends ListCell<StrataRows.Row> {
     tip.setText(
         stale ? item.name() + " is not as the job has it yet; it is being made." : item.name());
     setTooltip(tip);
-    setId("item-" + i.item().id().value());
+    setUserData(i.item().id()); // an id of the node would have all its styles looked up again
     setAccessibleText(item.kind() + " " + item.name());
     return line;
   }

@@ -4,15 +4,13 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
+import java.util.Set;
 import java.util.function.DoubleFunction;
+import java.util.stream.Stream;
 import javafx.geometry.Point3D;
 import javafx.scene.Group;
 import javafx.scene.Node;
-import javafx.scene.image.Image;
 import javafx.scene.paint.Color;
-import javafx.scene.paint.PhongMaterial;
-import javafx.scene.shape.CullFace;
 import javafx.scene.shape.DrawMode;
 import javafx.scene.shape.MeshView;
 import javafx.scene.shape.TriangleMesh;
@@ -29,8 +27,6 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
-import wellspan.core.item.Kind;
-import wellspan.core.picture.Texture;
 import wellspan.core.shape.Shape;
 
 /**
@@ -43,21 +39,28 @@ final class SpaceContent {
 
   private static final int FEW_TRIANGLES = 2000;
 
-  /** More points than that are a survey, which must not hide what was made of it. */
-  private static final int MANY_POINTS = 500;
-
   private final Session session;
   private final Group content;
   private final SpaceLabels labels;
   private final PictureLayer pictures = new PictureLayer();
+  private final SpaceLines bars = new SpaceLines();
   private Position zero = new Position(0, 0, 0);
   private Map<ItemId, Integer> order = Map.of();
   private Theme theme = Theme.LIGHT;
-  private boolean edges;
   private boolean grid = true;
-  private List<HalfSpace> cuts = List.of();
-  private final Map<ItemId, Mesh> kept = new HashMap<>();
-  private final SpaceLines bars = new SpaceLines();
+  private List<HalfSpace> planes = List.of();
+  private SpaceCut cut = new SpaceCut(List.of(), List.of());
+  private SpaceItems items;
+
+  /** Nodes of items that have their own. */
+  private final Map<ItemId, List<MeshView>> own = new HashMap<>();
+
+  /** Bodies that share nodes, as they are seen. */
+  private final Map<ItemId, Mesh> small = new HashMap<>();
+
+  private final List<MeshView> crowd = new ArrayList<>();
+  private final List<MeshView> chosenOfCrowd = new ArrayList<>();
+  private Set<ItemId> chosen = Set.of();
 
   /**
    * @param content holds what is seen
@@ -70,159 +73,132 @@ final class SpaceContent {
   }
 
   /** Makes the picture of what is visible anew; false if there is nothing. */
-  boolean rebuild(Theme inks, boolean withEdges) {
+  boolean rebuild(Theme inks, boolean edges) {
     theme = inks;
-    edges = withEdges;
     Build build = session.build();
     List<Build.BuiltItem> shown =
         build.items().values().stream().filter(i -> build.isVisible(i.id())).toList();
-    keep(shown);
+    cut = new SpaceCut(planes, shown);
     Box box = seen(shown);
     content.getChildren().clear();
     labels.clear();
+    own.clear();
+    small.clear();
+    crowd.clear();
+    chosenOfCrowd.clear();
+    chosen = Set.of();
     if (box.isEmpty()) {
       return false;
     }
     Position c = box.centre();
     zero = new Position(c.east(), c.north(), Double.isNaN(c.level()) ? 0 : c.level());
     order = SpaceOrder.of(shown);
-    SpaceMeshes meshes = new SpaceMeshes(zero);
     bars.clear(Math.max(box.width(), box.depth()) / 700);
-    GatheredBodies gathered = new GatheredBodies(zero);
-    boolean crowded = shown.size() > CROWD;
     ItemColour colours = new ItemColour(session.colours().colouring());
+    items = new SpaceItems(new SpaceMeshes(zero), bars, pictures, cut, colours, theme, edges);
+    GatheredBodies bodies = new GatheredBodies(zero);
+    boolean crowded = shown.size() > CROWD;
     for (Build.BuiltItem i : shown) {
-      boolean chosen = session.selection().ids().contains(i.id());
-      switch (i.item().shape()) {
-        case Shape.Faces f
-            when crowded
-                && f.finishes().isEmpty()
-                && f.mesh().triangleCount() <= FEW_TRIANGLES
-                && i.item().attributes().texture().isEmpty() ->
-            gathered.add(i.id(), kept(i, f.mesh()), chosen ? theme.accent() : colours.of(i));
-        case Shape.Faces f when isPainted(i, f, colours) ->
-            f.finishes()
-                .get()
-                .parts(f.mesh())
-                .forEach(
-                    p ->
-                        surface(
-                            meshes,
-                            i.id(),
-                            p.mesh(),
-                            p.finish()
-                                .map(own -> ItemColour.color(own.rgb()))
-                                .orElseGet(() -> colours.of(i)),
-                            chosen,
-                            !i.item().kind().surface(),
-                            Optional.empty()));
-        case Shape.Faces f ->
-            surface(
-                meshes,
-                i.id(),
-                kept(i, f.mesh()),
-                i.item().kind().is(Kind.TERRAIN) && colours.asked(i).isEmpty()
-                    ? Theme.of(i.item().kind().stratum())
-                    : colours.of(i),
-                chosen,
-                !i.item().kind().surface(),
-                colours.asked(i).isEmpty() ? i.item().attributes().texture() : Optional.empty());
-        case Shape.Axis a when cuts.isEmpty() ->
-            bar(
-                i.id(),
-                t -> meshes.line(a.alignment(), t * (chosen ? 1.6 : 1)),
-                chosen ? theme.accent() : theme.ink());
-        case Shape.Axis a -> lines(meshes, i, List.of(a.line()), theme.ink());
-        case Shape.Lines l -> lines(meshes, i, l.lines(), Theme.of(i.item().kind().stratum()));
-        case Shape.Picture g -> {} // it has no levels
-        case Shape.Points p ->
-            bar(
-                i.id(),
-                t -> meshes.points(kept(p), t * (p.pointCount() > MANY_POINTS ? 0.5 : 4)),
-                chosen ? theme.accent() : Theme.of(i.item().kind().stratum()));
+      if (crowded && i.item().shape() instanceof Shape.Faces f && isSmall(i, f)) {
+        Mesh left = cut.of(i.id(), f.mesh());
+        small.put(i.id(), left);
+        bodies.add(i.id(), left, colours.of(i));
+      } else {
+        show(i, false);
       }
     }
-    for (GatheredBodies.Gathered g : gathered.all()) {
-      add(g, g.mesh(), g.colour()).setCullFace(hiddenOf(g.solid()));
-    }
+    together(bodies, crowd);
     shown.forEach(this::label);
-    ground(meshes, box);
-    measured(meshes);
+    ground(box);
+    measured();
+    select();
     return true;
   }
 
-  /** Whether faces are seen in colours of their own; what is cut has other faces. */
-  private boolean isPainted(Build.BuiltItem i, Shape.Faces f, ItemColour colours) {
-    return f.finishes().isPresent()
-        && cuts.isEmpty()
-        && colours.asked(i).isEmpty()
+  /** Whether a body may share a node with others: plain and light. */
+  private static boolean isSmall(Build.BuiltItem i, Shape.Faces f) {
+    return f.finishes().isEmpty()
+        && f.mesh().triangleCount() <= FEW_TRIANGLES
         && i.item().attributes().texture().isEmpty();
   }
 
-  private void lines(SpaceMeshes meshes, Build.BuiltItem i, List<Polyline> whole, Color colour) {
-    List<Polyline> cut = whole;
-    for (HalfSpace c : cuts) {
-      cut = cut.stream().flatMap(l -> c.of(l).stream()).toList();
+  private void show(Build.BuiltItem i, boolean asChosen) {
+    List<MeshView> nodes = items.draw(i, asChosen);
+    own.put(i.id(), nodes);
+    content.getChildren().addAll(nodes);
+  }
+
+  private void together(GatheredBodies bodies, List<MeshView> into) {
+    for (GatheredBodies.Gathered g : bodies.all()) {
+      MeshView view = SpaceItems.view(g, g.mesh(), g.colour());
+      view.setCullFace(SpaceItems.hiddenOf(g.solid()));
+      into.add(view);
     }
-    List<Polyline> left = cut;
-    boolean chosen = session.selection().ids().contains(i.id());
-    if (!left.isEmpty()) {
-      Shape.Lines seen = new Shape.Lines(left);
-      bar(
-          i.id(),
-          t -> meshes.string(seen, t * (chosen ? 1.6 : 1)),
-          chosen ? theme.accent() : colour);
+    content.getChildren().addAll(into);
+  }
+
+  /**
+   * Shows what is selected now, and draws nothing else anew. Bodies that share nodes are drawn once
+   * more over themselves: of equal depth the later one is seen.
+   */
+  void select() {
+    Set<ItemId> before = chosen;
+    chosen = Set.copyOf(session.selection().ids());
+    Build build = session.build();
+    for (ItemId id : own.keySet().stream().filter(i -> isOther(i, before)).toList()) {
+      List<MeshView> old = own.remove(id);
+      bars.remove(old);
+      content.getChildren().removeAll(old);
+      show(build.items().get(id), chosen.contains(id));
     }
+    content.getChildren().removeAll(chosenOfCrowd);
+    chosenOfCrowd.clear();
+    GatheredBodies bodies = new GatheredBodies(zero);
+    chosen.stream()
+        .filter(small::containsKey)
+        .forEach(id -> bodies.add(id, small.get(id), theme.accent()));
+    together(bodies, chosenOfCrowd);
   }
 
-  private Shape.Points kept(Shape.Points all) {
-    return cuts.isEmpty()
-        ? all
-        : new Shape.Points(all.points().stream().filter(p -> keeps(p.position())).toList());
+  private boolean isOther(ItemId id, Set<ItemId> before) {
+    return before.contains(id) != chosen.contains(id);
   }
 
-  private boolean keeps(Position p) {
-    return cuts.stream().allMatch(c -> c.keeps(p));
-  }
-
-  /** Cuts what is shown, once for each picture. */
-  private void keep(List<Build.BuiltItem> shown) {
-    kept.clear();
-    for (Build.BuiltItem i : cuts.isEmpty() ? List.<Build.BuiltItem>of() : shown) {
-      if (i.item().shape() instanceof Shape.Faces f) {
-        Mesh m = f.mesh();
-        for (HalfSpace c : cuts) {
-          m = c.of(m);
-        }
-        kept.put(i.id(), m);
-      }
+  /**
+   * Leaves out the smallest of many bodies while the picture is moved.
+   *
+   * @param most triangles to be drawn if that can be
+   * @return triangles that are drawn
+   */
+  int showAtMost(int most) {
+    int drawn = own.values().stream().flatMap(List::stream).mapToInt(SpaceContent::triangles).sum();
+    for (MeshView v : Stream.concat(chosenOfCrowd.stream(), crowd.stream()).toList()) {
+      boolean fits = drawn + triangles(v) <= most;
+      v.setVisible(fits);
+      drawn += fits ? triangles(v) : 0;
     }
+    return drawn;
   }
 
-  /** The part of a mesh that is not cut away. */
-  private Mesh kept(Build.BuiltItem i, Mesh whole) {
-    return kept.getOrDefault(i.id(), whole);
+  private static int triangles(MeshView v) {
+    return ((TriangleMesh) v.getMesh()).getFaces().size() / 6;
   }
 
   /** Extent of what is left of the work, by which lines and the grid are measured. */
   private Box seen(List<Build.BuiltItem> shown) {
-    Box left =
-        kept.values().stream()
-            .filter(m -> m.triangleCount() > 0)
-            .map(Mesh::bounds)
-            .reduce(Box.EMPTY, Box::union);
+    Box left = cut.extent();
     return left.isEmpty() ? work(shown) : left;
   }
 
   /** Shows only what lies on the near side of some planes; false if it does so already. */
-  boolean setCuts(List<HalfSpace> planes) {
-    boolean others = !cuts.equals(planes);
-    cuts = List.copyOf(planes);
+  boolean setCuts(List<HalfSpace> cuts) {
+    boolean others = !planes.equals(cuts);
+    planes = List.copyOf(cuts);
     return others;
   }
 
   /** A grid under everything, its lines at round coordinates, and where north is. */
-  private void ground(SpaceMeshes meshes, Box box) {
+  private void ground(Box box) {
     double size = Math.max(box.width(), box.depth());
     if (!grid || size == 0) { // a single point gives no measure
       return;
@@ -241,8 +217,7 @@ final class SpaceContent {
       lines.add(new Polyline(new double[] {west, n, low, east, n, low}));
     }
     Shape.Lines squares = new Shape.Lines(lines);
-    MeshView net = bar("grid", t -> meshes.string(squares, t / 2), theme.line());
-    net.setMouseTransparent(true);
+    furniture("grid", t -> items.meshes().string(squares, t / 2), theme.line());
     double middle = (west + east) / 2;
     labels.add(inPicture(new Position(middle, north + step / 2, low)), "N ↑", "name");
     labels.add(
@@ -251,7 +226,7 @@ final class SpaceContent {
         "figure");
   }
 
-  private void measured(SpaceMeshes meshes) {
+  private void measured() {
     List<Position> places = session.measure().placesProperty().get();
     if (places.size() < 2) {
       return;
@@ -263,8 +238,13 @@ final class SpaceContent {
       xyz[3 * i + 2] = places.get(i).level();
     }
     Shape.Lines between = new Shape.Lines(List.of(new Polyline(xyz)));
-    MeshView line = bar("measured", t -> meshes.string(between, t), theme.accent());
-    line.setMouseTransparent(true);
+    furniture("measured", t -> items.meshes().string(between, t), theme.accent());
+  }
+
+  private void furniture(String what, DoubleFunction<TriangleMesh> of, Color colour) {
+    MeshView view = items.bar(what, of, colour);
+    view.setMouseTransparent(true);
+    content.getChildren().add(view);
   }
 
   void setGrid(boolean shown) {
@@ -288,7 +268,7 @@ final class SpaceContent {
       case Shape.Axis a -> {
         for (double d = 0; d <= a.alignment().length(); d += SpaceMeshes.TICK_EVERY) {
           AlignmentPoint p = a.alignment().at(d);
-          if (!keeps(new Position(p.east(), p.north(), p.level()))) {
+          if (!cut.keeps(new Position(p.east(), p.north(), p.level()))) {
             continue;
           }
           String words = Chainages.format(p.chainage());
@@ -299,7 +279,7 @@ final class SpaceContent {
         }
       }
       case Shape.Points g when g.points().size() <= 60 ->
-          kept(g).points().forEach(p -> labels.add(inPicture(p.position()), p.name(), "name"));
+          cut.of(g).points().forEach(p -> labels.add(inPicture(p.position()), p.name(), "name"));
       default -> {}
     }
   }
@@ -307,61 +287,6 @@ final class SpaceContent {
   Point3D inPicture(Position p) {
     double h = Double.isNaN(p.level()) ? 0 : p.level() - zero.level();
     return new Point3D(p.east() - zero.east(), p.north() - zero.north(), h);
-  }
-
-  private void surface(
-      SpaceMeshes meshes,
-      ItemId id,
-      Mesh mesh,
-      Color colour,
-      boolean chosen,
-      boolean hard,
-      Optional<Texture> texture) {
-    Optional<Image> picture = texture.map(t -> pictures.image(t.pixels()));
-    CullFace hidden = hiddenOf(hard && SpaceMeshes.isSolid(mesh));
-    for (TriangleMesh tile : meshes.tiles(mesh, hard, texture)) {
-      MeshView view =
-          add(
-              id,
-              tile,
-              picture.isPresent()
-                  ? Color.WHITE
-                  : chosen
-                      ? colour.interpolate(theme.accent(), 0.12)
-                      : colour.interpolate(Color.WHITE, 0.25));
-      view.setCullFace(hidden);
-      picture.ifPresent(p -> ((PhongMaterial) view.getMaterial()).setDiffuseMap(p));
-      if (edges) {
-        MeshView net = add(id, tile, theme.ink());
-        net.setDrawMode(DrawMode.LINE);
-        net.setMouseTransparent(true);
-      }
-    }
-  }
-
-  /**
-   * @param told the item, or the items, that the mesh shows
-   */
-  private MeshView bar(Object told, DoubleFunction<TriangleMesh> of, Color colour) {
-    MeshView view = add(told, of.apply(bars.thickness()), colour);
-    bars.add(view, of);
-    return view;
-  }
-
-  /** Faces that look away hide behind the others of a solid, and are half of the work. */
-  private static CullFace hiddenOf(boolean solid) {
-    return solid ? CullFace.BACK : CullFace.NONE;
-  }
-
-  private MeshView add(Object told, TriangleMesh mesh, Color colour) {
-    MeshView view = new MeshView(mesh);
-    view.setCullFace(CullFace.NONE);
-    PhongMaterial material = new PhongMaterial(colour);
-    material.setSpecularColor(Color.BLACK);
-    view.setMaterial(material);
-    view.setUserData(told);
-    content.getChildren().add(view);
-    return view;
   }
 
   Position shared(Point3D p) {

@@ -54,6 +54,11 @@ final class SpaceLines {
     bars.add(new Bar(view, of));
   }
 
+  /** Forgets those bars that are among some nodes. */
+  void remove(List<MeshView> gone) {
+    bars.removeIf(b -> gone.contains(b.view));
+  }
+
   /** Makes the bars anew where they no longer fit the picture. */
   void follow(double metresPerPixel) {
     wanted = FINE * metresPerPixel;

@@ -5,7 +5,9 @@ import java.util.List;
 import java.util.Optional;
 import javafx.application.ConditionalFeature;
 import javafx.application.Platform;
+import javafx.geometry.Insets;
 import javafx.geometry.Point3D;
+import javafx.geometry.Pos;
 import javafx.scene.AmbientLight;
 import javafx.scene.DirectionalLight;
 import javafx.scene.Group;
@@ -53,6 +55,9 @@ public final class SpaceView extends StackPane {
   private final SubScene scene;
   private final SpaceLabels labels = new SpaceLabels(content);
   private final SpaceContent things;
+  private final Label reduced =
+      Parts.label("Small parts come back when the picture rests", "muted");
+  private final SpaceMotion motion;
   private final boolean possible = Platform.isSupported(ConditionalFeature.SCENE3D);
   private Theme theme = Theme.LIGHT;
   private boolean edges;
@@ -66,6 +71,7 @@ public final class SpaceView extends StackPane {
   public SpaceView(Session session) {
     this.session = session;
     things = new SpaceContent(session, content, labels);
+    motion = new SpaceMotion(session.aim().motion(), things::showAtMost, this::tellReduced);
     setId("space");
     setFocusTraversable(true);
     setAccessibleText("3D");
@@ -86,14 +92,19 @@ public final class SpaceView extends StackPane {
     holder.setMinSize(0, 0);
     labels.prefWidthProperty().bind(holder.widthProperty());
     labels.prefHeightProperty().bind(holder.heightProperty());
-    getChildren().addAll(holder, labels);
+    reduced.setId("space-reduced");
+    reduced.setMouseTransparent(true);
+    reduced.setVisible(false);
+    setAlignment(reduced, Pos.BOTTOM_CENTER);
+    setMargin(reduced, new Insets(0, 0, 14, 0));
+    getChildren().addAll(holder, labels, reduced);
     List<Transform> moving = new ArrayList<>(camera.transforms());
     moving.add(exaggeration);
     for (Transform t : moving) {
       t.addEventHandler(TransformChangedEvent.TRANSFORM_CHANGED, e -> labels.follow());
     }
     session.buildProperty().addListener((o, a, b) -> changed());
-    session.selection().idsProperty().addListener((o, a, b) -> changed());
+    session.selection().idsProperty().addListener((o, a, b) -> rebuildIfShown());
     session.colours().byProperty().addListener((o, a, b) -> changed());
     session.measure().placesProperty().addListener((o, a, b) -> changed());
     visibleProperty().addListener((o, a, b) -> rebuildIfShown());
@@ -155,10 +166,20 @@ public final class SpaceView extends StackPane {
   }
 
   private void rebuildIfShown() {
-    if (possible && stale && isVisible()) {
+    if (!possible || !isVisible()) {
+      return;
+    }
+    if (stale) {
       stale = false;
       rebuild();
+    } else {
+      things.select();
+      lift();
     }
+  }
+
+  private void tellReduced() {
+    reduced.setVisible(motion.isReduced());
   }
 
   private void rebuild() {
@@ -258,7 +279,7 @@ public final class SpaceView extends StackPane {
     double dy = e.getY() - lastY;
     lastX = e.getX();
     lastY = e.getY();
-    session.aim().motion().moved();
+    motion.moved();
     fitted = true; // the hand decides from now on
     if (e.getButton() == MouseButton.SECONDARY
         || e.getButton() == MouseButton.MIDDLE
@@ -270,7 +291,7 @@ public final class SpaceView extends StackPane {
   }
 
   private void zoom(ScrollEvent e) {
-    session.aim().motion().moved();
+    motion.moved();
     camera.zoom(Math.pow(0.9985, e.getDeltaY()), hit(e.getPickResult()));
   }
 
@@ -332,6 +353,7 @@ public final class SpaceView extends StackPane {
         return;
       }
     }
+    motion.moved();
     e.consume();
   }
 }

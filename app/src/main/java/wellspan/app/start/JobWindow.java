@@ -17,7 +17,6 @@ import javafx.stage.WindowEvent;
 import wellspan.app.session.Session;
 import wellspan.app.shell.ShellView;
 import wellspan.app.theme.Theme;
-import wellspan.core.job.Job;
 import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
 
@@ -27,23 +26,36 @@ final class JobWindow {
   private final JobWindows windows;
   private final Session session;
   private final ShellView shell;
-  private final Optional<String> held;
   private Optional<JobLock> lock = Optional.empty();
   private Stage stage;
 
   JobWindow(JobStore store, HostServices services, JobWindows windows) throws IOException {
     this.store = store;
     this.windows = windows;
-    held = takeLock();
-    Job job;
+    Optional<String> held = takeLock();
     try {
-      job = store.open();
+      session = new Session(store, store.open(), Clock.systemUTC(), Platform::runLater);
+      begin(held);
     } catch (IOException e) {
       letGo(); // it can be mended and opened again
       throw e;
     }
-    session = new Session(store, job, Clock.systemUTC(), Platform::runLater);
     shell = new ShellView(session, services, windows);
+  }
+
+  /** Begins to read the sources; the window is made meanwhile. */
+  private void begin(Optional<String> held) throws IOException {
+    if (held.isPresent()) {
+      session.lookOnly(held.get());
+    } else if (!store.notUnderstood().isEmpty()) {
+      session.lookOnly(
+          "The job file holds what this Wellspan does not understand: "
+              + String.join("; ", store.notUnderstood())
+              + ". It can be looked at and delivered; it is not changed. Update Wellspan, or mend the file.");
+    } else {
+      store.recoverable().ifPresent(session::recover);
+    }
+    session.load();
   }
 
   Path folder() {
@@ -73,17 +85,6 @@ final class JobWindow {
                 session.unsavedProperty(),
                 session.lookingOnlyProperty()));
     stage.show();
-    if (held.isPresent()) {
-      session.lookOnly(held.get());
-    } else if (!store.notUnderstood().isEmpty()) {
-      session.lookOnly(
-          "The job file holds what this Wellspan does not understand: "
-              + String.join("; ", store.notUnderstood())
-              + ". It can be looked at and delivered; it is not changed. Update Wellspan, or mend the file.");
-    } else {
-      store.recoverable().ifPresent(session::recover);
-    }
-    session.load();
     session
         .unsavedProperty()
         .addListener(

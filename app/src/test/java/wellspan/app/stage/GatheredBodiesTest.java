@@ -3,7 +3,8 @@ package wellspan.app.stage;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.tuple;
 
-import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
@@ -31,26 +32,31 @@ class GatheredBodiesTest {
   @Test
   void everyFaceTellsItsItem() {
     GatheredBodies bodies = new GatheredBodies(new Position(412_000, 6_534_500, 5));
-    List<ItemId> expected = new ArrayList<>();
     for (int i = 0; i < 50; i++) {
-      ItemId id = new ItemId("a/body/" + i);
-      int triangles = 1 + i % 4;
-      bodies.add(id, strip(triangles, 412_000 + 10 * i), Color.RED);
-      for (int t = 0; t < triangles; t++) {
-        expected.add(id);
-      }
+      bodies.add(new ItemId("a/body/" + i), strip(1 + i % 4, 412_000 + 10 * i), Color.RED);
     }
     bodies.add(new ItemId("a/body/other"), strip(2, 412_000), Color.BLUE);
     List<GatheredBodies.Gathered> all = bodies.all();
     assertThat(all).hasSize(2);
-    GatheredBodies.Gathered red = all.getFirst();
-    assertThat(red.mesh().getFaces().size() / 6).isEqualTo(expected.size());
-    for (int f = 0; f < expected.size(); f++) {
-      assertThat(red.of(f)).as("face %d", f).isEqualTo(expected.get(f));
+    GatheredBodies.Gathered red = of(all, Color.RED);
+    assertThat(red.items()).hasSize(50).doesNotHaveDuplicates();
+    assertThat(red.triangles()).isEqualTo(12 * 10 + 1 + 2);
+    assertThat(red.mesh().getFaces().size() / 6).isEqualTo(red.triangles());
+    for (int f = 0; f < red.triangles(); f++) {
+      int body = (int) (east(red, f) / 10);
+      assertThat(red.of(f)).as("face %d", f).isEqualTo(new ItemId("a/body/" + body));
     }
-    assertThat(red.mesh().getPoints().get(0)).isZero();
-    assertThat(red.mesh().getPoints().get(2)).isEqualTo(2f);
-    assertThat(all.get(1).of(1)).isEqualTo(new ItemId("a/body/other"));
+    assertThat(red.mesh().getPoints().get(2)).as("level above the zero").isEqualTo(2f);
+    assertThat(of(all, Color.BLUE).of(1)).isEqualTo(new ItemId("a/body/other"));
+  }
+
+  private static GatheredBodies.Gathered of(List<GatheredBodies.Gathered> all, Color colour) {
+    return all.stream().filter(g -> g.colour().equals(colour)).findFirst().orElseThrow();
+  }
+
+  /** Of the first corner of a face. */
+  private static float east(GatheredBodies.Gathered g, int face) {
+    return g.mesh().getPoints().get(3 * g.mesh().getFaces().get(6 * face));
   }
 
   @Test
@@ -59,10 +65,40 @@ class GatheredBodiesTest {
     for (int i = 0; i < 130; i++) {
       bodies.add(new ItemId("a/body/" + i), strip(1000, 412_000), Color.RED);
     }
+    bodies.add(new ItemId("a/body/large"), strip(2 * GatheredBodies.MOST, 412_000), Color.RED);
     List<GatheredBodies.Gathered> all = bodies.all();
-    assertThat(all).hasSize(3);
-    assertThat(all.stream().mapToInt(g -> g.mesh().getFaces().size() / 6).sum()).isEqualTo(130_000);
-    assertThat(all.getLast().of(0)).isEqualTo(all.getLast().items().getFirst());
+    assertThat(all).hasSize(1 + 33);
+    assertThat(all.getFirst().items()).containsExactly(new ItemId("a/body/large"));
+    assertThat(all.stream().flatMap(g -> g.items().stream())).hasSize(131).doesNotHaveDuplicates();
+    assertThat(all.stream().mapToInt(GatheredBodies.Gathered::triangles).sum())
+        .isEqualTo(130_000 + 2 * GatheredBodies.MOST);
+  }
+
+  @Test
+  void theFirstMeshesShowWhatIsLargeAndAllPlacesAlike() {
+    GatheredBodies bodies = new GatheredBodies(new Position(412_000, 6_534_500, 5));
+    for (int i = 0; i < 4000; i++) {
+      bodies.add(new ItemId("small/" + i), strip(10, 412_000 + i), Color.RED);
+      if (i % 10 == 0) {
+        bodies.add(new ItemId("large/" + i), strip(60, 412_000 + i), Color.RED);
+      }
+    }
+    List<GatheredBodies.Gathered> all = bodies.all();
+    assertThat(all)
+        .extracting(GatheredBodies.Gathered::size)
+        .isSortedAccordingTo(Comparator.reverseOrder());
+    GatheredBodies.Gathered first = all.getFirst();
+    assertThat(first.items()).allMatch(id -> id.value().startsWith("large/"));
+    int[] inTenth = new int[10];
+    first.items().forEach(id -> inTenth[Integer.parseInt(id.value().substring(6)) / 400]++);
+    assertThat(Arrays.stream(inTenth)).as("of 66 bodies in each tenth").allMatch(n -> n > 4 && n < 9);
+  }
+
+  @Test
+  void whatIsCutAwayWholeHasNoFaces() {
+    GatheredBodies bodies = new GatheredBodies(new Position(0, 0, 0));
+    bodies.add(new ItemId("gone"), new Mesh(new double[0], new int[0]), Color.RED);
+    assertThat(bodies.all()).isEmpty();
   }
 
   @Test
@@ -79,6 +115,6 @@ class GatheredBodiesTest {
         .extracting(GatheredBodies.Gathered::solid, GatheredBodies.Gathered::items)
         .containsExactly(
             tuple(true, List.of(new ItemId("outward"))),
-            tuple(false, List.of(new ItemId("inward"), new ItemId("open"))));
+            tuple(false, List.of(new ItemId("open"), new ItemId("inward"))));
   }
 }

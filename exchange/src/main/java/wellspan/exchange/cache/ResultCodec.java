@@ -11,6 +11,7 @@ import com.esotericsoftware.kryo.util.DefaultInstantiatorStrategy;
 import java.io.Serializable;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -65,9 +66,20 @@ final class ResultCodec {
 
   /** Knows no class but those that results are made of. */
   private static final class Closed extends Kryo {
+    private final Set<Class<?>> admitted = new HashSet<>();
+
     @Override
     @SuppressWarnings("rawtypes") // as it is declared
     public Registration getRegistration(Class type) {
+      Class<?> asked = type;
+      if (!admitted.contains(asked)) { // asked for each object anew
+        admit(asked);
+        admitted.add(asked);
+      }
+      return super.getRegistration(type);
+    }
+
+    private static void admit(Class<?> type) {
       Class<?> element = type;
       while (element.isArray()) {
         element = element.getComponentType();
@@ -84,7 +96,6 @@ final class ResultCodec {
       if (!known) {
         throw new KryoException(name + " is no part of a result.");
       }
-      return super.getRegistration(type);
     }
   }
 

@@ -17,7 +17,7 @@ record Head(Path file, byte[] bytes, String text) {
   private static final int LENGTH = 4096;
 
   /** Endings of files that are read as lists of points if nothing tells another format. */
-  private static final List<String> LISTS = List.of(".csv", ".txt", ".xyz", ".pts", ".asc", ".dat");
+  static final List<String> LISTS = List.of(".csv", ".txt", ".xyz", ".pts", ".asc", ".dat");
 
   static Head of(Path file) throws IOException {
     try (InputStream in = Files.newInputStream(file)) {

@@ -97,6 +97,11 @@ public final class Intake {
     return ReadFormat.ALL.stream().map(ReadFormat::title).distinct().sorted().toList();
   }
 
+  /** Endings of names that files of these formats usually have, with their dot. */
+  public static List<String> endings() {
+    return ReadFormat.ALL.stream().flatMap(f -> f.endings().stream()).distinct().sorted().toList();
+  }
+
   private static String allTitles() {
     List<String> all = titles();
     return String.join(", ", all.subList(0, all.size() - 1)) + " and " + all.getLast();

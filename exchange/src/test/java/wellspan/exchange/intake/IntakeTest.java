@@ -8,7 +8,11 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.build.Build;
@@ -64,6 +68,30 @@ class IntakeTest {
 
   private static final String LINK =
       "<Alignment name=\"Link\" staStart=\"0\"><CoordGeom><Line><Start>0 0</Start><End>50 0</End></Line></CoordGeom></Alignment>";
+
+  /** A window offers files by the endings of their names. */
+  @Test
+  void whateverIsReceivedInTheDemoHasAnEndingOfTheList() throws IOException {
+    List<String> unknown = new ArrayList<>();
+    int received = 0;
+    try (Stream<Path> files = Files.walk(Path.of("../demo"))) {
+      for (Path f : files.filter(Files::isRegularFile).toList()) {
+        String name = f.getFileName().toString().toLowerCase(Locale.ROOT);
+        try {
+          Intake.read(f, Progress.NONE);
+          received++;
+        } catch (ReadException e) {
+          continue; // parts of a shapefile, rulebooks and the like
+        }
+        if (Intake.endings().stream().noneMatch(name::endsWith)) {
+          unknown.add(name);
+        }
+      }
+    }
+    assertThat(unknown).isEmpty();
+    assertThat(received).isGreaterThan(12);
+    assertThat(Intake.endings()).contains(".ifczip", ".prj", ".wld", ".xyz", ".jpg").isSorted();
+  }
 
   @Test
   void aNewRevisionKeepsItemsAndSettingsAndSaysWhatChanged() throws IOException {

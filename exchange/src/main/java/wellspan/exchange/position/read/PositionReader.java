@@ -12,6 +12,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import wellspan.core.crs.Crs;
 import wellspan.core.crs.CrsCatalogue;
 import wellspan.core.crs.CrsTextException;
@@ -30,6 +31,11 @@ public final class PositionReader {
   private static final int LONGEST = 1 << 20;
 
   private PositionReader() {}
+
+  /** Endings of the names of such files, with their dot; only by them they are known. */
+  public static List<String> endings() {
+    return Stream.concat(Stream.of("prj"), WORLD.stream().sorted()).map(e -> "." + e).toList();
+  }
 
   /** Whether the name's ending is that of a projection or world file. */
   public static boolean knows(Path file) {
