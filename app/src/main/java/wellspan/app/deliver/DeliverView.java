@@ -67,6 +67,7 @@ public final class DeliverView extends BorderPane {
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
     session.deliveries().inHandProperty().addListener((o, a, b) -> showHeads());
+    session.deliveries().reckonedProperty().addListener((o, a, b) -> list.refresh());
     session.selectedProperty().addListener((o, a, b) -> list.refresh());
     visibleProperty().addListener((o, a, b) -> refresh());
     refresh();

@@ -5,12 +5,12 @@ import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.extract.Extract;
 import wellspan.core.receipt.PastRun;
-import wellspan.exchange.delivery.DeliveryRun;
 
 /** How an item stands to a delivery; never by colour alone. */
 public enum CellState {
   PROVEN("✓", "proven", "proven"),
   CHANGED("◐", "changed since", "warning"),
+  PENDING("…", "being compared with what was sent", "muted"),
   FAILED("✕", "did not arrive whole", "error"),
   INCLUDED("○", "included", "accent"),
   HELD_BACK("·", "held back", "muted"),
@@ -55,12 +55,17 @@ public enum CellState {
       return INCLUDED;
     }
     if (!run.pass()) {
-      return ofFailed(session, d, item);
+      // after a failed proof only a run of this session still knows which items were whole
+      return session.deliveries().wasWhole(d, item.item()) ? INCLUDED : FAILED;
     }
     String sent = run.contents().get(item.id().value());
-    return sent != null && sent.equals(session.deliveries().fingerprint(item.id(), d))
-        ? PROVEN
-        : CHANGED;
+    return sent == null
+        ? CHANGED
+        : session
+            .deliveries()
+            .fingerprint(item.id(), d)
+            .map(now -> sent.equals(now) ? PROVEN : CHANGED)
+            .orElse(PENDING);
   }
 
   /** Whether there is anything to choose: it could go along. */
@@ -83,7 +88,8 @@ public enum CellState {
 
   private int weight() {
     return switch (this) {
-      case FAILED -> 6;
+      case FAILED -> 7;
+      case PENDING -> 6;
       case CHANGED -> 5;
       case INCLUDED -> 4;
       case PROVEN -> 3;
@@ -91,19 +97,5 @@ public enum CellState {
       case BEYOND -> 1;
       case CANNOT -> 0;
     };
-  }
-
-  /** After a failed proof only a run of this session still knows which items were whole. */
-  private static CellState ofFailed(Session session, Delivery d, Build.BuiltItem item) {
-    DeliveryRun.Outcome o = session.deliveries().runsProperty().get().get(d.name());
-    boolean whole =
-        o != null
-            && o.receipt().proof().items().stream()
-                .anyMatch(
-                    p ->
-                        p.name().equals(item.item().name())
-                            && p.kind().equals(item.item().kind().title())
-                            && p.identical());
-    return whole ? INCLUDED : FAILED;
   }
 }

@@ -1,6 +1,5 @@
 package wellspan.app.session;
 
-import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -13,14 +12,19 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.concurrent.Executor;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyIntegerProperty;
+import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
+import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.Job;
 import wellspan.core.proof.Proof;
@@ -34,7 +38,10 @@ import wellspan.exchange.delivery.DeliveryRun;
  * The job's deliveries in the window: which one is in hand, runs of this session and earlier ones.
  */
 public final class Deliveries {
-  private final Fingerprints fingerprints = new Fingerprints();
+  private final Fingerprints fingerprints;
+  private final ReadOnlyIntegerWrapper reckoned = new ReadOnlyIntegerWrapper();
+  private DeliveryRun.Outcome wholeOf;
+  private Set<Whole> whole = Set.of();
   private final Session session;
   private final Clock clock;
   private final ObjectProperty<String> inHand = new SimpleObjectProperty<>("");
@@ -48,16 +55,20 @@ public final class Deliveries {
   private final ReadOnlyObjectWrapper<Map<String, CameBack>> returned =
       new ReadOnlyObjectWrapper<>(Map.of());
 
-  Deliveries(Session session, Clock clock) {
+  Deliveries(Session session, Clock clock, Executor window) {
     this.session = session;
     this.clock = clock;
+    fingerprints =
+        new Fingerprints(Fingerprints.AT_ONCE, window, () -> reckoned.set(reckoned.get() + 1));
     List<Delivery> all = session.job().deliveries();
     inHand.set(all.isEmpty() ? "" : all.getFirst().name());
-    try {
-      latest.set(session.store().pastRuns());
-    } catch (IOException e) {
-      session.complain("The receipts of earlier deliveries could not be read: " + e.getMessage());
-    }
+  }
+
+  /** Tells of runs of earlier sessions; those of this one go before them. */
+  void tell(Map<String, PastRun> earlier) {
+    Map<String, PastRun> all = new TreeMap<>(earlier);
+    all.putAll(latest.get());
+    latest.set(all);
   }
 
   /** Name of the delivery in hand. */
@@ -173,9 +184,39 @@ public final class Deliveries {
     returned.set(all);
   }
 
-  /** What an item is as it would be sent now; the same text as long as it does not change. */
-  String fingerprint(ItemId item, Delivery delivery) {
+  /** Counts how often more became known of how items stand to what was sent. */
+  public ReadOnlyIntegerProperty reckonedProperty() {
+    return reckoned.getReadOnlyProperty();
+  }
+
+  /**
+   * What an item is as it would be sent now; the same text as long as it does not change. Empty
+   * while it is being reckoned.
+   */
+  Optional<String> fingerprint(ItemId item, Delivery delivery) {
     return fingerprints.of(session.build(), item, delivery);
+  }
+
+  private record Whole(String kind, String name) {}
+
+  /**
+   * Whether an item was whole in the last run of a delivery, which failed; only of this session.
+   */
+  @SuppressWarnings("ReferenceEquality") // a run never changes
+  boolean wasWhole(Delivery delivery, Item item) {
+    DeliveryRun.Outcome run = runs.get().get(delivery.name());
+    if (run == null) {
+      return false;
+    }
+    if (run != wholeOf) {
+      wholeOf = run;
+      whole =
+          run.receipt().proof().items().stream()
+              .filter(p -> p.identical())
+              .map(p -> new Whole(p.kind(), p.name()))
+              .collect(Collectors.toSet());
+    }
+    return whole.contains(new Whole(item.kind().title(), item.name()));
   }
 
   List<Finding> findings() {

@@ -1,9 +1,14 @@
 package wellspan.app.session;
 
+import java.io.IOException;
+import java.util.Map;
 import java.util.concurrent.Executor;
+import java.util.function.Consumer;
 import wellspan.core.build.Build;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
+import wellspan.core.progress.Progress;
+import wellspan.core.receipt.PastRun;
 import wellspan.exchange.intake.SourceIntake;
 
 /** Reads the sources of a job that is opened; each is shown as soon as it is read. */
@@ -31,20 +36,33 @@ final class JobOpening implements SourceIntake.SoFar {
   void start() {
     Job job = session.job();
     if (job.sources().isEmpty()) {
+      session.deliveries().tell(earlier(session::complain));
       return;
     }
     underWay = true;
     shown = System.nanoTime();
     boolean started =
-        session
-            .work()
-            .start(
-                "Reading the job",
-                p -> SourceIntake.build(store, job, this, p),
-                this::opened,
-                this::failed);
+        session.work().start("Reading the job", p -> read(job, p), this::opened, this::failed);
     underWay &= started;
     session.refreshFindings(); // what was found without the sources is not true
+  }
+
+  /** What was read, and what receipts tell of earlier deliveries. */
+  private record Opened(Build build, Map<String, PastRun> earlier) {}
+
+  private Opened read(Job job, Progress progress) throws IOException {
+    Map<String, PastRun> earlier = earlier(why -> window.execute(() -> session.complain(why)));
+    return new Opened(SourceIntake.build(store, job, this, progress), earlier);
+  }
+
+  /** What receipts tell; those of thousands of items take a while. */
+  private Map<String, PastRun> earlier(Consumer<String> complaint) {
+    try {
+      return store.pastRuns();
+    } catch (IOException e) {
+      complaint.accept("The receipts of earlier deliveries could not be read: " + e.getMessage());
+      return Map.of();
+    }
   }
 
   @Override
@@ -63,8 +81,10 @@ final class JobOpening implements SourceIntake.SoFar {
         });
   }
 
-  private void opened(Build fresh) {
+  private void opened(Opened read) {
     underWay = false;
+    Build fresh = read.build();
+    session.deliveries().tell(read.earlier());
     session.opened(fresh);
     if (!session.isLookingOnly()) {
       session.say(
@@ -81,6 +101,7 @@ final class JobOpening implements SourceIntake.SoFar {
 
   private void failed(String why) {
     underWay = false;
+    session.deliveries().tell(earlier(session::complain));
     session.refreshFindings();
     session.complain(why);
   }

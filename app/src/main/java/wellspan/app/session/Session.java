@@ -80,12 +80,14 @@ public final class Session {
               }
             });
     opening = new JobOpening(this, store, window);
-    deliveries = new Deliveries(this, clock);
+    deliveries = new Deliveries(this, clock, window);
     receiving = new ReceiveDesk(this, clock);
     place = new PlaceDesk(this);
     shape = new ShapeDesk(this, window);
     rules = new RuleDesk(this);
-    refreshFindings();
+    if (job.sources().isEmpty()) { // else they are found once the sources are read
+      refreshFindings();
+    }
   }
 
   public JobStore store() {

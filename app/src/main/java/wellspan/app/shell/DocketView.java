@@ -59,6 +59,7 @@ final class DocketView extends Pane {
     session.staleProperty().addListener((o, a, b) -> refresh());
     session.selection().idsProperty().addListener((o, a, b) -> refresh());
     session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
+    session.deliveries().reckonedProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
 

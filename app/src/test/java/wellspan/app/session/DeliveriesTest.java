@@ -7,6 +7,8 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -14,8 +16,10 @@ import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
+import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.proof.Prover;
@@ -55,6 +59,31 @@ class DeliveriesTest extends SessionFixture {
     session.place().changeFrame("Turn", f -> f.withRotation(3));
     session.place().takeProposal();
     assertThat(states()).contains(CellState.CHANGED).doesNotContain(CellState.PROVEN);
+  }
+
+  @Test
+  void ofThousandsItIsReckonedAsideWhatTheyAreAndOnlyOfTheLatestState() throws Exception {
+    Delivery d = session.job().deliveries().getFirst();
+    AtomicInteger told = new AtomicInteger();
+    Fingerprints many = new Fingerprints(0, window::add, told::incrementAndGet);
+    Build first = session.build();
+    ItemId one = first.items().keySet().iterator().next();
+    assertThat(many.of(first, one, d)).as("nobody waits").isEmpty();
+    assertThat(many.of(first, one, d)).as("and it is begun once").isEmpty();
+    window.poll(20, TimeUnit.SECONDS).run();
+    assertThat(told).hasValue(1);
+    assertThat(window).isEmpty();
+    for (ItemId id : first.items().keySet()) {
+      assertThat(many.of(first, id, d)).contains(Packing.fingerprint(first, id, d));
+    }
+    session.place().changeFrame("Turn", f -> f.withRotation(3));
+    Build second = session.build();
+    assertThat(many.of(second, one, d)).isEmpty();
+    assertThat(many.of(first, one, d)).as("another state is begun anew").isEmpty();
+    window.poll(20, TimeUnit.SECONDS).run();
+    window.poll(20, TimeUnit.SECONDS).run();
+    assertThat(told).as("what is no longer shown is nothing to tell of").hasValue(2);
+    assertThat(many.of(first, one, d)).contains(Packing.fingerprint(first, one, d));
   }
 
   @Test

@@ -91,7 +91,9 @@ class GatheredBodiesTest {
     assertThat(first.items()).allMatch(id -> id.value().startsWith("large/"));
     int[] inTenth = new int[10];
     first.items().forEach(id -> inTenth[Integer.parseInt(id.value().substring(6)) / 400]++);
-    assertThat(Arrays.stream(inTenth)).as("of 66 bodies in each tenth").allMatch(n -> n > 4 && n < 9);
+    assertThat(Arrays.stream(inTenth))
+        .as("of 66 bodies in each tenth")
+        .allMatch(n -> n > 4 && n < 9);
   }
 
   @Test

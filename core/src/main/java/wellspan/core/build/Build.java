@@ -141,6 +141,9 @@ public record Build(
   }
 
   private Build next(Job job, Map<String, Received> raw, Optional<Progress> progress) {
+    if (isOf(job, raw)) {
+      return this;
+    }
     Map<String, Received> placed = new LinkedHashMap<>();
     Map<ItemId, Item> base = new LinkedHashMap<>();
     Map<ItemId, Source> sources = new HashMap<>();
@@ -199,6 +202,14 @@ public record Build(
         List.copyOf(tallies),
         cache,
         new Known(job.rulebook().equals(Rulebook.NONE) ? Map.of() : subjects()));
+  }
+
+  /** Whether this is the build of just that: neither a job nor what was received ever changes. */
+  @SuppressWarnings("ReferenceEquality")
+  private boolean isOf(Job other, Map<String, Received> read) {
+    return job == other
+        && raw.size() == read.size()
+        && raw.entrySet().stream().allMatch(e -> e.getValue() == read.get(e.getKey()));
   }
 
   /**
