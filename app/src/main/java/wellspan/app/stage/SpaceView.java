@@ -95,8 +95,8 @@ public final class SpaceView extends StackPane {
     reduced.setId("space-reduced");
     reduced.setMouseTransparent(true);
     reduced.setVisible(false);
-    setAlignment(reduced, Pos.BOTTOM_CENTER);
-    setMargin(reduced, new Insets(0, 0, 14, 0));
+    setAlignment(reduced, Pos.TOP_CENTER);
+    setMargin(reduced, new Insets(60, 0, 0, 0));
     getChildren().addAll(holder, labels, reduced);
     List<Transform> moving = new ArrayList<>(camera.transforms());
     moving.add(exaggeration);
