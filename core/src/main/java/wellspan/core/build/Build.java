@@ -207,7 +207,9 @@ public record Build(
   /** Whether this is the build of just that: neither a job nor what was received ever changes. */
   @SuppressWarnings("ReferenceEquality")
   private boolean isOf(Job other, Map<String, Received> read) {
-    return job == other
+    boolean begun = results == OperationResults.NONE; // and nothing is made yet
+    return !begun
+        && job == other
         && raw.size() == read.size()
         && raw.entrySet().stream().allMatch(e -> e.getValue() == read.get(e.getKey()));
   }

@@ -169,6 +169,17 @@ class OperationResultsTest {
   }
 
   @Test
+  void theBuildOfWhatIsThereAlreadyIsNotMadeAgain() {
+    Job job = withGround();
+    Map<String, Received> survey = survey(-999, 0);
+    Build b = Build.of(job, survey);
+    assertThat(b.next(job, survey, Progress.NONE)).isSameAs(b);
+    assertThat(b.ready(job, Map.copyOf(survey))).containsSame(b);
+    assertThat(b.next(job, survey(-999, 0), Progress.NONE)).as("read anew").isNotSameAs(b);
+    assertThat(b.next(job, Map.of(), Progress.NONE).items()).as("nothing read").isEmpty();
+  }
+
+  @Test
   void aRecipeWithoutItsPointsIsAFinding() {
     Build b = Build.of(job().withRecipe(triangulation()), Map.of());
     assertThat(b.items()).isEmpty();
