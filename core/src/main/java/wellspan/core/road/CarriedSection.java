@@ -202,7 +202,7 @@ public final class CarriedSection implements Curved {
         List<Double> at = stations.between(a.distance(), b.distance(), chord);
         for (int k = i == 0 ? 0 : 1; k < at.size(); k++) {
           SectionRing r = reached(between(a, b, at.get(k)));
-          rows.row(r, points(r));
+          rows.row(r, points(r), k);
         }
       }
       rows.close();

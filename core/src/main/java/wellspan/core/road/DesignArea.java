@@ -52,6 +52,11 @@ public record DesignArea(
     this(name, side, material, note, form, thickness, points, List.of());
   }
 
+  /** The same with other points. */
+  DesignArea with(List<SectionPoint> others) {
+    return new DesignArea(name, side, material, note, form, thickness, others, sets);
+  }
+
   /** What the part is called: by its name, else its material. */
   public String title() {
     return !name.isEmpty() ? name : !material.isEmpty() ? material : "Course";

@@ -9,8 +9,10 @@ import wellspan.core.geom.Mesh;
 
 /**
  * Joins rows of points to triangles. Points of a row that coincide are one; triangles without area
- * between them fall away. The diagonal of each strip runs from the left point of a row to the right
- * point of the next, above and below alike, so that a twisted course keeps its thickness.
+ * between them fall away. The diagonals of the strips between two rows run alike above and below,
+ * so that a twisted course keeps its thickness, and the other way in the next step, so that the
+ * volume of a course whose thickness changes is that of its faces before they were cut into
+ * triangles.
  */
 final class MeshRows {
   private static final double SAME = 1e-9;
@@ -35,7 +37,10 @@ final class MeshRows {
     lastRow = null;
   }
 
-  void row(SectionRing r, double[] at) {
+  /**
+   * @param step number of the step from the last row, counted where neighbours count too
+   */
+  void row(SectionRing r, double[] at, int step) {
     int[] row = new int[r.size()];
     for (int i = 0; i < row.length; i++) {
       int same = -1;
@@ -57,7 +62,7 @@ final class MeshRows {
     } else {
       diagonals.clear();
       for (int i = 0; i + (closed ? 0 : 1) < row.length; i++) {
-        strip(r, row, i, (i + 1) % row.length);
+        strip(r, row, i, (i + 1) % row.length, step % 2 == 0);
       }
     }
     last = r;
@@ -96,8 +101,13 @@ final class MeshRows {
     return points++;
   }
 
-  /** Outlines run counter-clockwise seen along the axis: outside is on the right of a strip. */
-  private void strip(SectionRing r, int[] row, int i, int j) {
+  /**
+   * Outlines run counter-clockwise seen along the axis: outside is on the right of a strip.
+   *
+   * @param fromRight whether diagonals run from the right point of a row to the left one of the
+   *     next
+   */
+  private void strip(SectionRing r, int[] row, int i, int j, boolean fromRight) {
     int a = lastRow[i];
     int b = lastRow[j];
     int c = row[j];
@@ -106,7 +116,7 @@ final class MeshRows {
     if (Math.abs(way) < SAME) {
       way = last.level()[j] - last.level()[i] + r.level()[j] - r.level()[i];
     }
-    boolean fromLeft = way > 0;
+    boolean fromLeft = way > 0 ^ fromRight;
     if (last.isFlat() || r.isFlat()) { // two strips may share this edge: each its own diagonal
       long diagonal = fromLeft ? edge(a, c) : edge(b, d);
       if (!diagonals.add(diagonal)) {

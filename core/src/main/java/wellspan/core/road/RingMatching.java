@@ -18,6 +18,9 @@ record RingMatching(double[] first, double[] second) {
 
   private static final double OTHER_CODE = 0.5;
 
+  /** How many times worse the start of the file may fit, because shapes change along a road. */
+  private static final double FAR_BETTER = 4;
+
   /** Above this many points only starts near the first point are tried. */
   private static final int MANY = 64;
 
@@ -75,29 +78,43 @@ record RingMatching(double[] first, double[] second) {
     }
 
     double at(int i, int j) {
-      double dx = ua[0][i] - ub[0][j];
-      double dy = ua[1][i] - ub[1][j];
-      String ca = a.code().get(i);
-      String cb = b.code().get(j);
-      double code = ca.isEmpty() || cb.isEmpty() ? 0 : ca.equals(cb) ? SAME_CODE : OTHER_CODE;
-      return dx * dx + dy * dy + code;
+      return apart(i, j) + byCode(i, j);
     }
 
-    /** How far the second outline starts behind the first; none where that is as good. */
+    private double apart(int i, int j) {
+      double dx = ua[0][i] - ub[0][j];
+      double dy = ua[1][i] - ub[1][j];
+      return dx * dx + dy * dy;
+    }
+
+    private double byCode(int i, int j) {
+      String ca = a.code().get(i);
+      String cb = b.code().get(j);
+      return ca.isEmpty() || cb.isEmpty() ? 0 : ca.equals(cb) ? SAME_CODE : OTHER_CODE;
+    }
+
+    /**
+     * How far the second outline starts behind the first: as codes say; where they say nothing the
+     * same place, unless another one fits far better.
+     */
     int bestTurn() {
+      int n = a.size();
+      double[] places = new double[n];
+      double[] codes = new double[n];
       int best = 0;
-      double least = Double.POSITIVE_INFINITY;
-      for (int turn = 0; turn < a.size(); turn++) {
-        double sum = 0;
-        for (int i = 0; i < a.size(); i++) {
-          sum += at(i, (i + turn) % a.size());
+      for (int turn = 0; turn < n; turn++) {
+        for (int i = 0; i < n; i++) {
+          places[turn] += apart(i, (i + turn) % n);
+          codes[turn] += byCode(i, (i + turn) % n);
         }
-        if (sum < least - 1e-9) {
-          least = sum;
-          best = turn;
-        }
+        boolean fits =
+            codes[turn] < codes[best] - 1e-9
+                || codes[turn] < codes[best] + 1e-9 && places[turn] < places[best] - 1e-9;
+        best = fits ? turn : best;
       }
-      return best;
+      boolean asGood =
+          codes[0] < codes[best] + 1e-9 && places[0] < FAR_BETTER * places[best] + 1e-9;
+      return asGood ? 0 : best;
     }
 
     /**

@@ -56,7 +56,7 @@ public final class RoadParts {
   }
 
   private List<RoadPart> parts(List<CrossSection> sections) {
-    List<CrossSection> all = rising(sections);
+    List<CrossSection> all = OutlineSeries.alike(rising(sections));
     for (int s = 0; s < all.size(); s++) {
       Map<String, List<DesignArea>> byName = new LinkedHashMap<>();
       for (DesignArea a : all.get(s).areas()) {

@@ -34,13 +34,6 @@ final class SectionOutline {
         points.add(p);
       }
     }
-    if (a.form() == DesignArea.Form.AREA) {
-      if (points.size() > 3
-          && same(points.getFirst(), points.getLast())
-          && !ring(c, points, true).isFlat()) {
-        points.removeLast(); // the first point may be repeated; in an edge it has its pair
-      }
-    }
     if (points.size() < (a.form() == DesignArea.Form.AREA ? 3 : 2)) {
       throw new Refused("it has " + points.size() + " points.");
     }
@@ -64,9 +57,7 @@ final class SectionOutline {
       throw new Refused("its outline crosses itself. Ask for a corrected section.");
     }
     if (r.area() < 0) {
-      List<SectionPoint> turned = new ArrayList<>(points.subList(1, points.size()).reversed());
-      turned.addFirst(points.getFirst());
-      return ring(c, turned, true);
+      return ring(c, OutlineSeries.turned(points), true);
     }
     return r;
   }
