@@ -34,7 +34,8 @@ public final class Loft {
           weld,
           new Row(sections.get(s), numbers.get(s)),
           new Row(sections.get((s + 1) % n), numbers.get((s + 1) % n)),
-          true);
+          true,
+          s % 2 == 1);
     }
     if (!ring) {
       cap(weld, sections.getFirst(), numbers.getFirst(), true);
@@ -57,7 +58,8 @@ public final class Loft {
           weld,
           new Row(List.of(lines.get(s)), numbers.get(s)),
           new Row(List.of(lines.get(s + 1)), numbers.get(s + 1)),
-          false);
+          false,
+          s % 2 == 1);
     }
     return weld.mesh();
   }
@@ -75,9 +77,10 @@ public final class Loft {
 
   /**
    * The diagonal of each side runs from the left corner of a section to the right one of the next,
-   * above and below alike, so that a twisted body keeps its thickness.
+   * above and below alike, so that a twisted body keeps its thickness; in the next step the other
+   * way, so that a body whose thickness changes keeps its volume.
    */
-  private static void sides(MeshWeld weld, Row from, Row to, boolean closed) {
+  private static void sides(MeshWeld weld, Row from, Row to, boolean closed, boolean fromRight) {
     if (from.numbers.size() != to.numbers.size()) {
       throw new IllegalArgumentException(
           "sections that follow each other have other numbers of loops");
@@ -91,7 +94,7 @@ public final class Loft {
       }
       for (int i = 0; i + (closed ? 0 : 1) < a.length; i++) {
         int j = (i + 1) % a.length;
-        if (runsLeft(from.loops.get(k), to.loops.get(k), i, j)) {
+        if (runsLeft(from.loops.get(k), to.loops.get(k), i, j) ^ fromRight) {
           triangle(weld, a[i], a[j], b[i]);
           triangle(weld, a[j], b[j], b[i]);
         } else {

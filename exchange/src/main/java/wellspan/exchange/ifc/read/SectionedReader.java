@@ -2,6 +2,8 @@ package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.SortedSet;
+import java.util.TreeSet;
 import wellspan.core.geom.Mesh;
 import wellspan.core.solid.Loft;
 
@@ -98,7 +100,11 @@ final class SectionedReader {
       if (!(b[0] > a[0])) {
         throw new Unread(places.get(i + 1), "does not lie beyond the one before");
       }
-      for (double d : line.corners(a[0], b[0], reach)) {
+      SortedSet<Double> steps = new TreeSet<>(line.corners(a[0], b[0], reach));
+      steps.addAll(
+          TwistedFaces.between(
+              a[0], b[0], sections.get(i), sections.get(i + 1), curves.tolerance()));
+      for (double d : steps) {
         double t = (d - a[0]) / (b[0] - a[0]);
         double[] between = {d, a[1] + t * (b[1] - a[1]), a[2] + t * (b[2] - a[2])};
         out.add(line.stand(between(s, sections.get(i), sections.get(i + 1), t), between));

@@ -113,12 +113,19 @@ final class SolidReader {
     List<List<double[]>> to = profiles.areas(part(s, end));
     List<Mesh> out = new ArrayList<>();
     for (int k = 0; k < from.size(); k++) {
-      List<double[]> low = from.get(k).stream().map(l -> raised(l, 0, 0, 0)).toList();
-      List<double[]> high =
-          to.get(Math.min(k, to.size() - 1)).stream()
-              .map(l -> raised(l, depth * d[0], depth * d[1], depth * d[2]))
-              .toList();
-      out.add(Loft.body(List.of(low, high), false));
+      List<double[]> begin = from.get(k);
+      List<double[]> last = to.get(Math.min(k, to.size() - 1));
+      List<List<double[]>> sections = new ArrayList<>();
+      sections.add(begin.stream().map(l -> raised(l, 0, 0, 0)).toList());
+      for (double t : TwistedFaces.between(0, 1, begin, last, curves.tolerance())) {
+        sections.add(
+            SectionedReader.between(s, begin, last, t).stream()
+                .map(l -> raised(l, t * depth * d[0], t * depth * d[1], t * depth * d[2]))
+                .toList());
+      }
+      sections.add(
+          last.stream().map(l -> raised(l, depth * d[0], depth * d[1], depth * d[2])).toList());
+      out.add(Loft.body(sections, false));
     }
     return placed(together(out), Placement.axis(s.ref("Position")));
   }

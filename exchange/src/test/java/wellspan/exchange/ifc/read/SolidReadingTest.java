@@ -197,6 +197,25 @@ class SolidReadingTest {
     assertThat(sheet.bounds().maxH()).isCloseTo(3 + 1 + 3 * Math.tan(0.02), within(1e-9));
   }
 
+  /** One side thins from 0.3 to 0.02 over a hundred metres: its lower face is twisted. */
+  @Test
+  void aBodyThatThinsToOneSideKeepsItsVolume() throws IOException {
+    String profiles =
+        "#51=IFCCARTESIANPOINT((-2.,0.));\n#52=IFCCARTESIANPOINT((2.,0.));\n#53=IFCCARTESIANPOINT((2.,-0.3));\n#54=IFCCARTESIANPOINT((-2.,-0.3));\n#55=IFCCARTESIANPOINT((-2.,-0.02));\n"
+            + "#56=IFCPOLYLINE((#51,#52,#53,#54,#51));\n#57=IFCPOLYLINE((#51,#52,#53,#55,#51));\n"
+            + "#58=IFCARBITRARYCLOSEDPROFILEDEF(.AREA.,$,#56);\n#59=IFCARBITRARYCLOSEDPROFILEDEF(.AREA.,$,#57);\n";
+    double exact = 100 * (4 * 0.3 + 4 * 0.16) / 2;
+    String sectioned =
+        profiles
+            + "#40=IFCCARTESIANPOINT((0.,0.,0.));\n#41=IFCCARTESIANPOINT((100.,0.,0.));\n#43=IFCPOLYLINE((#40,#41));\n"
+            + "#44=IFCPOINTBYDISTANCEEXPRESSION(IFCLENGTHMEASURE(0.),$,$,$,#43);\n#45=IFCPOINTBYDISTANCEEXPRESSION(IFCLENGTHMEASURE(100.),$,$,$,#43);\n"
+            + "#46=IFCAXIS2PLACEMENTLINEAR(#44,$,$);\n#47=IFCAXIS2PLACEMENTLINEAR(#45,$,$);\n#50=IFCSECTIONEDSOLIDHORIZONTAL(#43,(#58,#59),(#46,#47));\n";
+    hasVolume("IFC4X3_ADD2", sectioned, exact, within(1e-4 * exact));
+    String drawnOut = profiles + "#50=IFCEXTRUDEDAREASOLIDTAPERED(#58,$,#8,100.,#59);\n";
+    hasVolume("IFC4", drawnOut, exact, within(1e-4 * exact));
+    hasVolume("IFC4X3_ADD2", drawnOut, exact, within(1e-4 * exact));
+  }
+
   @Test
   void openingsAreCutOut() throws IOException {
     String hole =
