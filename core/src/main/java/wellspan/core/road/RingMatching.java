@@ -21,6 +21,9 @@ record RingMatching(double[] first, double[] second) {
   /** How many times worse the start of the file may fit, because shapes change along a road. */
   private static final double FAR_BETTER = 4;
 
+  /** A point that lies off the line between its neighbours by less is a mark on it, metres. */
+  private static final double STRAIGHT = 1e-4;
+
   /** Above this many points only starts near the first point are tried. */
   private static final int MANY = 64;
 
@@ -30,7 +33,19 @@ record RingMatching(double[] first, double[] second) {
       return costs.path(0, false).merged(a, b);
     }
     if (a.size() == b.size()) {
-      return turned(a.size(), costs.bestTurn());
+      int turn = costs.bestTurn();
+      if (!costs.contradicts(turn)) {
+        return turned(a.size(), turn);
+      }
+    }
+    int[] ca = corners(a);
+    int[] cb = corners(b);
+    if (ca.length == cb.length && ca.length > 2) {
+      Costs only = new Costs(picked(a, ca), picked(b, cb));
+      int turn = only.bestTurn();
+      if (!only.contradicts(turn)) {
+        return Path.through(ca, cb, turn, b.size()).merged(a, b);
+      }
     }
     Path best = null;
     int starts = b.size() > MANY ? 3 : b.size();
@@ -41,6 +56,32 @@ record RingMatching(double[] first, double[] second) {
       }
     }
     return best.merged(a, b);
+  }
+
+  /**
+   * Points that are more than a mark on a straight edge: they have a code, or the outline bends.
+   */
+  private static int[] corners(SectionRing r) {
+    int n = r.size();
+    return java.util.stream.IntStream.range(0, n)
+        .filter(i -> !r.code().get(i).isEmpty() || bends(r, (i + n - 1) % n, i, (i + 1) % n))
+        .toArray();
+  }
+
+  private static boolean bends(SectionRing r, int before, int i, int after) {
+    double po = r.offset()[i] - r.offset()[before];
+    double pz = r.level()[i] - r.level()[before];
+    double qo = r.offset()[after] - r.offset()[i];
+    double qz = r.level()[after] - r.level()[i];
+    double p = Math.hypot(po, pz);
+    double q = Math.hypot(qo, qz);
+    boolean apart = Math.min(p, q) > 1e-9; // what lies on its neighbour ends something there
+    return !apart || po * qo + pz * qz < 0 || Math.abs(po * qz - pz * qo) > STRAIGHT * (p + q);
+  }
+
+  private static SectionRing picked(SectionRing r, int[] points) {
+    double[] places = Arrays.stream(points).asDoubleStream().toArray();
+    return r.at(places);
   }
 
   private static RingMatching turned(int n, int turn) {
@@ -117,6 +158,18 @@ record RingMatching(double[] first, double[] second) {
       return asGood ? 0 : best;
     }
 
+    /** Whether points of one code would not come together. */
+    boolean contradicts(int turn) {
+      for (int i = 0; i < a.size(); i++) {
+        String code = a.code().get(i);
+        String other = b.code().get((i + turn) % b.size());
+        if (!code.isEmpty() && !code.equals(other) && b.code().contains(code)) {
+          return true;
+        }
+      }
+      return false;
+    }
+
     /**
      * The cheapest way along both outlines, each step one point further on one or both.
      *
@@ -185,6 +238,22 @@ record RingMatching(double[] first, double[] second) {
   }
 
   private record Path(double cost, List<int[]> anchors, int start, boolean round) {
+
+    /**
+     * Through corners of two outlines that belong together in their order.
+     *
+     * @param turn how far the corners of the second begin behind those of the first
+     * @param m points of the second outline
+     */
+    static Path through(int[] first, int[] second, int turn, int m) {
+      int start = second[turn];
+      List<int[]> anchors = new ArrayList<>();
+      for (int k = 0; k < first.length; k++) {
+        int j = second[(k + turn) % second.length];
+        anchors.add(new int[] {first[k], (j - start + m) % m});
+      }
+      return new Path(0, anchors, start, true);
+    }
 
     /** Between two pairs the points of both outlines are taken where they lie along the way. */
     RingMatching merged(SectionRing a, SectionRing b) {

@@ -71,10 +71,19 @@ class ChangingThicknessTest {
   }
 
   private static Mesh made(List<Outline> outlines, boolean repeated, boolean backwards) {
+    List<List<SectionPoint>> sections = new ArrayList<>();
+    for (Outline o : outlines) {
+      sections.add(
+          new ArrayList<>(o.points.stream().map(p -> new SectionPoint(p[0], p[1], "")).toList()));
+    }
+    return made(sections, prismoids(outlines), repeated, backwards);
+  }
+
+  private static Mesh made(
+      List<List<SectionPoint>> outlines, double exact, boolean repeated, boolean backwards) {
     List<CrossSection> sections = new ArrayList<>();
     for (int s = 0; s < outlines.size(); s++) {
-      List<SectionPoint> points = new ArrayList<>();
-      outlines.get(s).points.forEach(p -> points.add(new SectionPoint(p[0], p[1], "")));
+      List<SectionPoint> points = new ArrayList<>(outlines.get(s));
       if (backwards) {
         Collections.reverse(points);
       }
@@ -96,7 +105,7 @@ class ChangingThicknessTest {
     assertThat(findings).isEmpty();
     assertThat(parts).hasSize(1);
     assertThat(parts.getFirst().body().exactVolume())
-        .isCloseTo(prismoids(outlines), Percentage.withPercentage(1e-6));
+        .isCloseTo(exact, Percentage.withPercentage(1e-6));
     return parts.getFirst().body().mesh(0.010);
   }
 
@@ -167,5 +176,45 @@ class ChangingThicknessTest {
             new double[] {3.023, 10.253},
             new double[] {2.687, 10.253});
     isRight(List.of(new Outline(thick), new Outline(thin)));
+  }
+
+  /** A mark on a straight edge, where a layer beside it ends, belongs to no corner of the next. */
+  @Property(tries = 100)
+  void aMarkOnAnEdgeChangesNothing(
+      @ForAll @IntRange(min = 0) int seed, @ForAll boolean coded, @ForAll boolean turned) {
+    Random r = new Random(seed);
+    List<Outline> outlines = new ArrayList<>();
+    List<List<SectionPoint>> marked = new ArrayList<>();
+    double t = 0.1 + 0.8 * r.nextDouble(); // two marks on one edge are one string, at one share
+    for (int s = 0; s < 3; s++) {
+      double in = 3 * r.nextDouble();
+      double thick = 0.1 + 0.4 * r.nextDouble();
+      Outline o =
+          course(in, in + 1 + 4 * r.nextDouble(), 100 + r.nextDouble(), 0.02, thick, thick / 2);
+      outlines.add(o);
+      List<SectionPoint> points = new ArrayList<>();
+      for (int i = 0; i < 4; i++) {
+        points.add(new SectionPoint(o.points.get(i)[0], o.points.get(i)[1], coded ? "c" + i : ""));
+      }
+      marked.add(points);
+      int edge = r.nextInt(4);
+      SectionPoint p = points.get(edge);
+      SectionPoint q = points.get((edge + 1) % 4);
+      SectionPoint mark =
+          new SectionPoint(
+              p.offset() + t * (q.offset() - p.offset()),
+              p.level() + t * (q.level() - p.level()),
+              "");
+      if (coded || s == 1) { // without codes nothing tells that two marks are not the same one
+        points.add(edge + 1, mark);
+      }
+      if (coded && turned) {
+        Collections.rotate(points, r.nextInt(5));
+      }
+    }
+    double exact = prismoids(outlines);
+    Mesh m = made(marked, exact, false, turned);
+    assertThat(m.isClosed()).isTrue();
+    assertThat(m.volume()).isCloseTo(exact, Percentage.withPercentage(0.1));
   }
 }
