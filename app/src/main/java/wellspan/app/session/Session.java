@@ -258,11 +258,7 @@ public final class Session {
   }
 
   private void takeBack(String why) {
-    model.takeBack(this::canBeShown, why);
-  }
-
-  private boolean canBeShown(Job job) {
-    return read.holdsAllOf(job) && build.get().ready(job, read.of(job)).isPresent();
+    model.takeBack(j -> read.holdsAllOf(j) && build.get().ready(j, read.of(j)).isPresent(), why);
   }
 
   private void rebuild() {

@@ -74,7 +74,8 @@ class FollowingPictureWindowTest extends ApplicationTest {
             .isCloseTo(to.y(at[1]), within(1e-3)); // the toolkit reckons in single precision
       }
     }
-    assertThat(picture.isBehind()).isTrue();
+    // on a slow machine the pause may be over already
+    assertThat(picture.isBehind() || asked.get() > 0).as("it will be drawn anew").isTrue();
     WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> asked.get() > 0);
     draw(FIRST.moved(30, -12), 60);
     assertThat(picture.isBehind()).isFalse();
