@@ -1,9 +1,9 @@
 package wellspan.core.flaw;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import wellspan.core.geom.Mesh;
 import wellspan.core.progress.Progress;
 
@@ -47,7 +47,7 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
     int n = xyz.length / 3;
     boolean[] out = left.clone();
     Neighbours near = new Neighbours(xyz, out);
-    Measures m = new Measures(new double[n], new double[n], new double[n]);
+    Measures m = new Measures(new double[n], new double[n], new double[n], new double[n]);
     for (int i = 0; i < n; i++) {
       if (i % 4096 == 0) {
         progress.advance((double) i / n, "Looking for spikes");
@@ -57,11 +57,12 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
       }
     }
     double threshold = Double.isNaN(height) ? usual(m.heights, out) : height;
+    double spacing = share(m.far, out, 0.5);
     List<Integer> found = new ArrayList<>();
     // two spikes side by side hide each other until one of them no longer counts
-    for (List<Integer> fresh = above(xyz, near, rings, out, m, threshold);
+    for (List<Integer> fresh = above(xyz, near, rings, out, m, threshold, spacing);
         !fresh.isEmpty();
-        fresh = above(xyz, near, rings, out, m, threshold)) {
+        fresh = above(xyz, near, rings, out, m, threshold, spacing)) {
       progress.advance(1, "Looking for spikes");
       found.addAll(fresh);
       for (int s : fresh) {
@@ -83,20 +84,32 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
    *
    * @param reach how much farther a point may lie off the plane because the plane has to be carried
    *     on to it
+   * @param far how far its neighbours lie on average, metres
    */
-  private record Measures(double[] heights, double[] scatter, double[] reach) {}
+  private record Measures(double[] heights, double[] scatter, double[] reach, double[] far) {
+    /**
+     * How many times the threshold a point must stand out: ground that bends leaves its plane with
+     * the square of the distance, so that a point which lies alone proves less.
+     */
+    double needed(int point, double spacing) {
+      double apart = spacing > 0 ? Math.max(1, far[point] / spacing) : 1;
+      return reach[point] * apart * apart;
+    }
+  }
 
   private static double usual(double[] heights, boolean[] out) {
-    double[] h = new double[heights.length];
-    int n = 0;
-    for (int i = 0; i < heights.length; i++) {
-      if (!out[i]) {
-        h[n++] = Math.abs(heights[i]);
-      }
-    }
-    double[] sorted = Arrays.copyOf(h, n);
-    Arrays.sort(sorted);
-    return n == 0 ? 0.5 : Math.max(0.5, 4 * sorted[n * 9 / 10]);
+    return Math.max(0.5, 4 * share(heights, out, 0.9));
+  }
+
+  /** The size that a share of the values stays below, of points that count; 0 without any. */
+  private static double share(double[] values, boolean[] out, double share) {
+    double[] sorted =
+        IntStream.range(0, values.length)
+            .filter(i -> !out[i])
+            .mapToDouble(i -> Math.abs(values[i]))
+            .sorted()
+            .toArray();
+    return sorted.length == 0 ? 0 : sorted[(int) (share * sorted.length)];
   }
 
   private static List<Integer> above(
@@ -105,11 +118,12 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
       Optional<VertexRings> rings,
       boolean[] out,
       Measures m,
-      double threshold) {
+      double threshold,
+      double spacing) {
     List<Integer> found = new ArrayList<>();
     for (int i = 0; i < out.length; i++) {
       double h = Math.abs(m.heights[i]);
-      if (out[i] || !(h > threshold * m.reach[i]) || !(h > SCATTERS * m.scatter[i])) {
+      if (out[i] || !(h > threshold * m.needed(i, spacing)) || !(h > SCATTERS * m.scatter[i])) {
         continue;
       }
       double[] around = near.levels(near.of(i));
@@ -131,6 +145,12 @@ public record Spikes(List<Integer> points, List<Double> heights, double threshol
     int[] around = near.of(point);
     m.heights[point] = 0;
     m.scatter[point] = 0;
+    m.far[point] = 0;
+    for (int o : around) {
+      double east = xyz[3 * o] - xyz[3 * point];
+      double north = xyz[3 * o + 1] - xyz[3 * point + 1];
+      m.far[point] += Math.hypot(east, north) / around.length;
+    }
     if (around.length < 6) {
       return;
     }

@@ -122,6 +122,12 @@ class FlawsTest {
     assertThat(Spikes.find(xyz, new boolean[4004], Double.NaN, Progress.NONE).points()).isEmpty();
   }
 
+  /** In this one a point lies alone at the rim, where the hill bends away from its neighbours. */
+  @Test
+  void aPointThatLiesAloneOnBendingGroundIsNoSpike() {
+    roughGroundGivesNoFalseAlarm(9089);
+  }
+
   @Property(tries = 20)
   void roughGroundGivesNoFalseAlarm(@ForAll long seed) {
     Random r = new Random(seed);

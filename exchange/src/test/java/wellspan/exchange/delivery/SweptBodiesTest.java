@@ -337,8 +337,10 @@ class SweptBodiesTest {
             + fewer(solid.group(3))
             + "))";
     Files.writeString(file(), text.replace(solid.group(), without));
+    // its reader takes a twisted stretch in steps, and three corners lie straight between their
+    // neighbours: only the fourth tells
     assertThat(errors(prove(p)))
-        .anySatisfy(m -> assertThat(m).contains("corners of its outlines did not arrive"));
+        .anySatisfy(m -> assertThat(m).contains("1 corners of its outlines did not arrive"));
   }
 
   /** A list without its fourth entry. */
