@@ -17,8 +17,9 @@ import wellspan.core.terrain.TriangleIndex;
  *
  * @param mesh the surface
  * @param open places at which a slope does not meet the ground
+ * @param reach how far its outermost point lies from the alignment in plan, metres
  */
-public record Formation(Mesh mesh, List<Position> open) {
+public record Formation(Mesh mesh, List<Position> open, double reach) {
   /** Rows stand at least so often: the ground between them is not looked at. */
   private static final double EVERY = 5;
 
@@ -52,6 +53,7 @@ public record Formation(Mesh mesh, List<Position> open) {
     List<double[]> rows = new ArrayList<>();
     List<Position> open = new ArrayList<>();
     double widest = Math.max(strip.left(), strip.right());
+    double reach = widest;
     List<Double> at = stations(a, from, to, widest);
     for (int i = 0; i < at.size(); i++) {
       progress.advance((double) i / at.size(), "Running side slopes out on the ground");
@@ -64,9 +66,15 @@ public record Formation(Mesh mesh, List<Position> open) {
                 a.name(),
                 p.chainage()));
       }
-      rows.add(row(p, strip, slope, index, open));
+      double[] row = row(p, strip, slope, index, open);
+      rows.add(row);
+      reach = Math.max(reach, Math.max(off(p, row, 0), off(p, row, row.length - 3)));
     }
-    return new Formation(mesh(rows, at, a), open);
+    return new Formation(mesh(rows, at, a), open, reach);
+  }
+
+  private static double off(AlignmentPoint p, double[] row, int at) {
+    return Math.hypot(row[at] - p.east(), row[at + 1] - p.north());
   }
 
   private static List<Double> stations(Alignment a, double from, double to, double reach) {

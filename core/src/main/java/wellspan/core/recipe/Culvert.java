@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.function.Function;
 import wellspan.core.attribute.Attributes;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
@@ -12,6 +13,7 @@ import wellspan.core.choice.Choice;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
+import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -24,10 +26,10 @@ import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Takes;
 import wellspan.core.progress.Progress;
-import wellspan.core.shape.Curved;
 import wellspan.core.shape.Shape;
 import wellspan.core.solid.Loft;
 import wellspan.core.sweep.LineOfWork;
+import wellspan.core.sweep.Standing;
 
 /**
  * A culvert under a road.
@@ -127,15 +129,16 @@ public record Culvert(
         new Item(
             name,
             Kind.of("culvert"),
-            Shape.Faces.of(body, Curved.USUAL_CHORD),
+            Standing.at(line, d, body),
             made.with(
                 made.said()
                     .withSets(List.of(new PropertySet("Wellspan_Culvert", v)))
                     .withClosed(true)));
     List<Item> items = new ArrayList<>(List.of(barrel));
     if (headwalls) {
-      items.add(headwall("left", from, way, -1, section, made).partOf(barrel));
-      items.add(headwall("right", to, way, 1, section, made).partOf(barrel));
+      Function<Mesh, Shape> standing = m -> Standing.at(line, d, m);
+      items.add(headwall("left", standing, from, way, -1, section, made).partOf(barrel));
+      items.add(headwall("right", standing, to, way, 1, section, made).partOf(barrel));
     }
     double under = leftInvert + (rightInvert - leftInvert) * toLeft / (toLeft + toRight);
     double cover = axis.level() - under - section.height() - wall;
@@ -176,7 +179,13 @@ public record Culvert(
 
   /** A wall before the end of the barrel, with its opening. */
   private Item headwall(
-      String side, Position end, double[] way, int out, PipeSection section, Attributes made) {
+      String side,
+      Function<Mesh, Shape> standing,
+      Position end,
+      double[] way,
+      int out,
+      PipeSection section,
+      Attributes made) {
     double wide = section.width() / 2 + wall + 0.5 * section.height();
     double low = end.level() - wall - 0.4;
     double high = end.level() + section.height() + wall + 0.3;
@@ -195,10 +204,7 @@ public record Culvert(
       faces.add(List.of(upright(wallRing, e, n, across), upright(hole, e, n, across)));
     }
     return new Item(
-        name + " headwall " + side,
-        Kind.of("wall"),
-        new Shape.Faces(Loft.body(faces, false)),
-        made);
+        name + " headwall " + side, Kind.of("wall"), standing.apply(Loft.body(faces, false)), made);
   }
 
   private static double[] upright(double[] ring, double e, double n, double[] across) {

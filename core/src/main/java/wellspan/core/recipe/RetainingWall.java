@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import wellspan.core.attribute.Attributes;
-import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -17,8 +16,8 @@ import wellspan.core.operation.Takes;
 import wellspan.core.progress.Progress;
 import wellspan.core.shape.Curved;
 import wellspan.core.shape.Shape;
-import wellspan.core.solid.Loft;
 import wellspan.core.sweep.LineOfWork;
+import wellspan.core.sweep.LoftAlong;
 
 /**
  * A wall along a line down to a footing in the ground.
@@ -67,7 +66,7 @@ public record RetainingWall(
     }
     LineOfWork line = LineOfWork.of(inputs, along, new ItemId(""), from, to);
     LineOfWork over = LineOfWork.of(inputs, along, ground, from, to);
-    List<List<double[]>> sections = new ArrayList<>();
+    List<LoftAlong.Row> rows = new ArrayList<>();
     double highest = 0;
     for (LineOfWork.Across a : over.across(Math.abs(offset) + footing, Curved.USUAL_CHORD)) {
       Position middle = a.at(offset);
@@ -90,14 +89,14 @@ public record RetainingWall(
                 bottom + slab));
       }
       highest = Math.max(highest, top - bottom);
-      sections.add(List.of(ring(a, bottom, top)));
+      rows.add(new LoftAlong.Row(a.distance(), ring(a, bottom, top)));
     }
-    Mesh body = Loft.body(sections, false);
+    LoftAlong body = new LoftAlong(line.shape().follows(), rows);
     Item wall =
         new Item(
             name,
             Kind.of("retaining wall"),
-            new Shape.Faces(body),
+            Shape.Faces.of(body, Curved.USUAL_CHORD),
             Attributes.ofMaterial(material).withLayer(line.name()));
     return new Made(
         wall,
@@ -107,7 +106,7 @@ public record RetainingWall(
             line.to() - line.from(),
             line.name(),
             highest,
-            body.volume()));
+            body.mesh(Curved.USUAL_CHORD).volume()));
   }
 
   private static String at(LineOfWork line, LineOfWork.Across a) {

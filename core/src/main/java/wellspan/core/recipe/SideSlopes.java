@@ -3,6 +3,9 @@ package wellspan.core.recipe;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Function;
+import wellspan.core.attribute.Description;
+import wellspan.core.earthwork.Earthwork;
 import wellspan.core.earthwork.Formation;
 import wellspan.core.earthwork.SideSlope;
 import wellspan.core.finding.Finding;
@@ -18,6 +21,7 @@ import wellspan.core.operation.Parameter;
 import wellspan.core.operation.Takes;
 import wellspan.core.overlay.EarthBodies;
 import wellspan.core.progress.Progress;
+import wellspan.core.shape.Curved;
 import wellspan.core.shape.Shape;
 import wellspan.core.sweep.LineOfWork;
 
@@ -92,12 +96,14 @@ public record SideSlopes(
             progress.part(0, 0.6));
     EarthBodies earth = EarthBodies.between(existing, f.mesh(), progress.part(0.6, 1));
     List<Item> items = new ArrayList<>();
-    items.add(Item.surface(name, f.mesh()));
+    Function<Mesh, Earthwork> along =
+        m -> new Earthwork(m, axis.alignment(), line.from(), line.to(), f.reach());
+    items.add(item(name, Kind.TERRAIN, along.apply(f.mesh())));
     if (earth.cut().triangleCount() > 0) {
-      items.add(Item.of(name + " cut", Kind.CUT, new Shape.Faces(earth.cut())).on(line.name()));
+      items.add(item(name + " cut", Kind.CUT, along.apply(earth.cut())).on(line.name()));
     }
     if (earth.fill().triangleCount() > 0) {
-      items.add(Item.of(name + " fill", Kind.FILL, new Shape.Faces(earth.fill())).on(line.name()));
+      items.add(item(name + " fill", Kind.FILL, along.apply(earth.fill())).on(line.name()));
     }
     return new Made(
         items,
@@ -109,6 +115,11 @@ public record SideSlopes(
             earth.cut().volume(),
             earth.fill().volume()),
         f.firstOpen().map(at -> List.of(open(f).at(at))).orElse(List.of()));
+  }
+
+  private static Item item(String name, Kind kind, Earthwork along) {
+    return Item.of(name, kind, Shape.Faces.of(along, Curved.USUAL_CHORD))
+        .saying(Description.NONE.withSets(along.facts()));
   }
 
   private Finding open(Formation f) {

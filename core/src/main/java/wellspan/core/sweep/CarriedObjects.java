@@ -83,8 +83,7 @@ public final class CarriedObjects {
           new Item(
               name + " " + (i + 1),
               object.kind(),
-              new Standing(line.shape().follows(), List.of(at.get(i)), List.of(meshes.get(i)))
-                  .shape(),
+              Standing.of(line.shape().follows(), List.of(at.get(i)), List.of(meshes.get(i))),
               made.with(made.said().withSets(List.of(new PropertySet("Wellspan_Object", v))))));
     }
     return out;
@@ -101,7 +100,7 @@ public final class CarriedObjects {
     return new Item(
         name,
         object.kind(),
-        new Standing(line.shape().follows(), at, meshes(object, line, at, offset, height)).shape(),
+        Standing.of(line.shape().follows(), at, meshes(object, line, at, offset, height)),
         Attributes.ofMaterial(object.material()).withLayer(line.name()));
   }
 }

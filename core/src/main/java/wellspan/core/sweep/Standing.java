@@ -3,6 +3,7 @@ package wellspan.core.sweep;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import wellspan.core.align.Alignment;
 import wellspan.core.geom.Mesh;
 import wellspan.core.shape.Curved;
@@ -15,8 +16,16 @@ import wellspan.core.shape.Shape;
  * @param distances of the bodies from its start, metres
  * @param bodies one for each distance
  */
-public record Standing(Optional<Alignment> along, List<Double> distances, List<Mesh> bodies)
+public record Standing(Optional<Alignment> along, List<Double> distances, List<Curved> bodies)
     implements Curved {
+  /** Made of flat faces. */
+  private record Flat(Mesh mesh) implements Curved {
+    @Override
+    public Mesh mesh(double chord) {
+      return mesh;
+    }
+  }
+
   /** Distances that are no farther apart are the same, metres. */
   private static final double SAME = 1e-6;
 
@@ -25,18 +34,35 @@ public record Standing(Optional<Alignment> along, List<Double> distances, List<M
     bodies = List.copyOf(bodies);
   }
 
-  /** One body. */
+  /** One body of flat faces. */
   public static Shape.Faces at(Alignment along, double distance, Mesh body) {
-    return new Standing(Optional.of(along), List.of(distance), List.of(body)).shape();
+    return of(Optional.of(along), List.of(distance), List.of(body));
   }
 
-  Shape.Faces shape() {
-    return Shape.Faces.of(this, USUAL_CHORD);
+  /** One body of flat faces. */
+  public static Shape.Faces at(LineOfWork line, double distance, Mesh body) {
+    return of(line.shape().follows(), List.of(distance), List.of(body));
   }
 
-  /** The same whatever the chord: they are as they were set up. */
+  /** Bodies of flat faces. */
+  static Shape.Faces of(Optional<Alignment> along, List<Double> distances, List<Mesh> bodies) {
+    List<Curved> flat = new ArrayList<>();
+    bodies.forEach(b -> flat.add(new Flat(b)));
+    return Shape.Faces.of(new Standing(along, distances, flat), USUAL_CHORD);
+  }
+
+  /** One body. */
+  public static Shape.Faces at(LineOfWork line, double distance, Curved body) {
+    return Shape.Faces.of(
+        new Standing(line.shape().follows(), List.of(distance), List.of(body)), USUAL_CHORD);
+  }
+
   @Override
   public Mesh mesh(double chord) {
+    return joined(bodies.stream().map(b -> b.mesh(chord)).toList());
+  }
+
+  private static Mesh joined(List<Mesh> bodies) {
     if (bodies.size() == 1) {
       return bodies.getFirst();
     }
@@ -52,6 +78,11 @@ public record Standing(Optional<Alignment> along, List<Double> distances, List<M
       v += m.vertexCount();
     }
     return new Mesh(xyz, t);
+  }
+
+  @Override
+  public OptionalDouble planLength() {
+    return bodies.size() == 1 ? bodies.getFirst().planLength() : OptionalDouble.empty();
   }
 
   @Override
@@ -73,7 +104,7 @@ public record Standing(Optional<Alignment> along, List<Double> distances, List<M
   @Override
   public Optional<Standing> between(double from, double to) {
     List<Double> kept = new ArrayList<>();
-    List<Mesh> of = new ArrayList<>();
+    List<Curved> of = new ArrayList<>();
     for (int i = 0; i < bodies.size(); i++) {
       if (isBetween(distances.get(i), from, to)) {
         kept.add(distances.get(i));

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
@@ -23,7 +24,9 @@ import wellspan.core.item.ItemId;
 import wellspan.core.operation.Inputs;
 import wellspan.core.progress.Progress;
 import wellspan.core.recipe.BridgeOverGround;
+import wellspan.core.recipe.Culvert;
 import wellspan.core.recipe.Repetition;
+import wellspan.core.recipe.RetainingWall;
 import wellspan.core.recipe.Sweep;
 import wellspan.core.shape.Curved;
 import wellspan.core.sweep.ObjectShape;
@@ -180,5 +183,36 @@ class AlongInRangeTest {
     Item deck = bridge.getFirst();
     assertThat(volume(between(deck, START + 60, 1e9).orElseThrow()))
         .isCloseTo(volume(deck) * 30 / 80, within(2e-3 * volume(deck)));
+  }
+
+  @ParameterizedTest
+  @ValueSource(doubles = {12.3, 60, 119.9})
+  void aWallIsCutAndItsPartsAreTheWhole(double at) {
+    Item wall =
+        new RetainingWall("W", LINE, GROUND, 6, 1, 0.3, 1, 2, 0.5, -1e9, 1e9, "concrete")
+            .make(inputs(), Progress.NONE)
+            .items()
+            .getFirst();
+    Item first = between(wall, 0, START + at).orElseThrow();
+    Item second = between(wall, START + at, 1e9).orElseThrow();
+    assertThat(first.triangles().orElseThrow().isClosed()).isTrue();
+    assertThat(second.triangles().orElseThrow().isClosed()).isTrue();
+    assertThat(volume(first) + volume(second)).isCloseTo(volume(wall), within(1e-4 * volume(wall)));
+    assertThat(between(wall, START + LENGTH, 1e9)).isEmpty();
+  }
+
+  @ParameterizedTest
+  @EnumSource(Culvert.Form.class)
+  void aCulvertStandsInOneRange(Culvert.Form form) {
+    List<Item> culvert =
+        new Culvert("C", LINE, START + 30, form, 1.5, 1.2, 0.2, 7, 9, 10, 8, 7.7, true, "concrete")
+            .make(inputs(), Progress.NONE)
+            .items();
+    assertThat(culvert).hasSize(3);
+    for (Item i : culvert) {
+      assertThat(between(i, START, START + 20)).isEmpty();
+      assertThat(volume(between(i, START + 20, START + 40).orElseThrow())).isEqualTo(volume(i));
+      assertThat(between(i, START + 40, START + LENGTH)).isEmpty();
+    }
   }
 }

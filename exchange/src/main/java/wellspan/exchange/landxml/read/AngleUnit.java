@@ -1,5 +1,8 @@
 package wellspan.exchange.landxml.read;
 
+import java.util.Arrays;
+import java.util.Optional;
+
 /** The units in which LandXML counts angles; without a word of it a file counts in radians. */
 enum AngleUnit {
   RADIANS("radians"),
@@ -14,14 +17,9 @@ enum AngleUnit {
     this.word = word;
   }
 
-  /** The unit of a word of the standard; radians for any other. */
-  static AngleUnit of(String word) {
-    for (AngleUnit u : values()) {
-      if (u.word.equals(word)) {
-        return u;
-      }
-    }
-    return RADIANS;
+  /** The unit of a word of the standard, whatever its letters' case; empty for any other. */
+  static Optional<AngleUnit> of(String word) {
+    return Arrays.stream(values()).filter(u -> u.word.equalsIgnoreCase(word.strip())).findFirst();
   }
 
   /**

@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -153,16 +154,16 @@ public final class LandXmlReader {
   private void units(XmlCursor xml) throws IOException {
     while (xml.nextTag()) {
       unit = lengthUnit(xml, "linearUnit", unit);
-      elevations = lengthUnit(xml, "elevationUnit", elevations);
+      elevations = lengthUnit(xml, "elevationUnit", unit);
       imperial = xml.name().equals("Imperial");
       for (SectionUnits.Of of : SectionUnits.Of.values()) {
-        String attribute = of.name().toLowerCase(java.util.Locale.ROOT) + "Unit";
+        String attribute = of.name().toLowerCase(Locale.ROOT) + "Unit";
         if (xml.attribute(attribute).isPresent()) {
           sectionUnits.put(of, lengthUnit(xml, attribute, LinearUnit.METRE));
         }
       }
-      angles = AngleUnit.of(xml.attribute("angularUnit").orElse(""));
-      directions = AngleUnit.of(xml.attribute("directionUnit").orElse(""));
+      angles = angleUnit(xml, "angularUnit");
+      directions = angleUnit(xml, "directionUnit");
       xml.skip();
     }
   }
@@ -172,31 +173,52 @@ public final class LandXmlReader {
     if (name.isEmpty()) {
       return before;
     }
-    return switch (name.get()) {
-      case "meter", "metre" -> LinearUnit.METRE;
-      case "millimeter" -> LinearUnit.MILLIMETRE;
-      case "centimeter" -> LinearUnit.CENTIMETRE;
-      case "kilometer" -> LinearUnit.KILOMETRE;
-      case "foot" -> LinearUnit.FOOT;
-      case "USSurveyFoot" -> LinearUnit.US_SURVEY_FOOT;
-      case "inch" -> LinearUnit.INCH;
-      case "mile" -> LinearUnit.MILE;
+    return switch (name.get().strip().toLowerCase(Locale.ROOT)) {
+      case "meter", "metre", "meters", "metres" -> LinearUnit.METRE;
+      case "millimeter", "millimetre", "millimeters", "millimetres" -> LinearUnit.MILLIMETRE;
+      case "centimeter", "centimetre", "centimeters", "centimetres" -> LinearUnit.CENTIMETRE;
+      case "kilometer", "kilometre", "kilometers", "kilometres" -> LinearUnit.KILOMETRE;
+      // lengths are said in the singular, levels in the plural
+      case "foot", "feet" -> LinearUnit.FOOT;
+      case "ussurveyfoot", "ussurveyfeet" -> LinearUnit.US_SURVEY_FOOT;
+      case "inch", "inches" -> LinearUnit.INCH;
+      case "mile", "miles" -> LinearUnit.MILE;
       default -> {
-        findings.add(
-            Finding.error(
-                RECEIVE,
-                "units.unknown",
-                "",
-                "Line "
-                    + xml.line()
-                    + ": the "
-                    + attribute
-                    + " \""
-                    + name.get()
-                    + "\" is not one of LandXML's; metres are taken. Check a known length."));
+        LinearUnit taken = before == null ? LinearUnit.METRE : before;
+        unknownUnit(xml, attribute, name.get(), taken.title(), "length");
         yield before;
       }
     };
+  }
+
+  /** A file that says none counts in radians. */
+  private AngleUnit angleUnit(XmlCursor xml, String attribute) {
+    Optional<String> name = xml.attribute(attribute);
+    Optional<AngleUnit> known = name.flatMap(AngleUnit::of);
+    if (known.isEmpty() && name.filter(n -> !n.isBlank()).isPresent()) {
+      unknownUnit(xml, attribute, name.get(), "radian", "angle");
+    }
+    return known.orElse(AngleUnit.RADIANS);
+  }
+
+  private void unknownUnit(
+      XmlCursor xml, String attribute, String word, String taken, String check) {
+    findings.add(
+        Finding.error(
+            RECEIVE,
+            "units.unknown",
+            "",
+            "Line "
+                + xml.line()
+                + ": the "
+                + attribute
+                + " \""
+                + word
+                + "\" is not one of LandXML's; "
+                + taken
+                + " is taken. Check a known "
+                + check
+                + "."));
   }
 
   private void points(XmlCursor xml) throws IOException {

@@ -196,14 +196,15 @@ class IntersectionPointsTest extends DesignTexts {
 
   @Test
   void anglesCountInTheUnitThatIsSaid() {
-    assertThat(Math.toDegrees(AngleUnit.of("decimal dd.mm.ss").radians(12.3456)))
+    assertThat(Math.toDegrees(AngleUnit.of("decimal dd.mm.ss").orElseThrow().radians(12.3456)))
         .isCloseTo(12 + 34 / 60.0 + 56 / 3600.0, within(1e-10));
-    assertThat(Math.toDegrees(AngleUnit.of("decimal dd.mm.ss").radians(-0.3)))
+    assertThat(Math.toDegrees(AngleUnit.of("decimal dd.mm.ss").orElseThrow().radians(-0.3)))
         .isCloseTo(-0.5, within(1e-12));
-    assertThat(AngleUnit.of("grads").radians(100)).isCloseTo(Math.PI / 2, within(1e-15));
-    assertThat(AngleUnit.of("decimal degrees").radians(180)).isEqualTo(Math.PI);
-    assertThat(AngleUnit.of("").radians(1.5)).isEqualTo(1.5);
-    assertThat(AngleUnit.of("").isBeyond(30, Math.PI / 2)).isTrue();
-    assertThat(AngleUnit.of("grads").isBeyond(30, Math.PI / 2)).isFalse();
+    assertThat(AngleUnit.of("grads").orElseThrow().radians(100))
+        .isCloseTo(Math.PI / 2, within(1e-15));
+    assertThat(AngleUnit.of("decimal degrees").orElseThrow().radians(180)).isEqualTo(Math.PI);
+    assertThat(AngleUnit.RADIANS.radians(1.5)).isEqualTo(1.5);
+    assertThat(AngleUnit.RADIANS.isBeyond(30, Math.PI / 2)).isTrue();
+    assertThat(AngleUnit.of("grads").orElseThrow().isBeyond(30, Math.PI / 2)).isFalse();
   }
 }

@@ -273,12 +273,39 @@ class LandXmlReaderTest extends DesignTexts {
         .isEqualTo(!crs.startsWith("EPSG"));
   }
 
-  @Test
-  void levelsInAUnitOfTheirOwn() throws IOException {
+  @ParameterizedTest
+  @CsvSource({"foot, 0.3048", "feet, 0.3048", "Meter, 1", "kilometer, 1000", "miles, 1609.344"})
+  void levelsInAUnitOfTheirOwn(String word, double metres) throws IOException {
     Received r =
-        read("<Units><Metric linearUnit=\"meter\" elevationUnit=\"foot\"/></Units>" + PYRAMID);
-    assertThat(surface(r).mesh().level(4)).isCloseTo(8 * 0.3048, within(1e-12));
+        read(
+            "<Units><Metric linearUnit=\"meter\" elevationUnit=\""
+                + word
+                + "\"/></Units>"
+                + PYRAMID);
+    assertThat(r.findings()).extracting(Finding::code).doesNotContain("units.unknown");
+    assertThat(surface(r).mesh().level(4)).isCloseTo(8 * metres, within(1e-9));
     assertThat(surface(r).mesh().east(1)).isEqualTo(10);
+  }
+
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "linearUnit=\"chain\"|metre is taken",
+        "linearUnit=\"foot\" elevationUnit=\"chain\"|foot is taken",
+        "linearUnit=\"meter\" angularUnit=\"turns\"|radian is taken",
+        "linearUnit=\"meter\" directionUnit=\"mils\"|radian is taken"
+      })
+  void aUnitThatNobodyKnowsIsSaid(String all) throws IOException {
+    String units = all.substring(0, all.indexOf('|'));
+    Received r = read("<Units><Imperial " + units + "/></Units>" + PYRAMID);
+    assertThat(r.findings())
+        .filteredOn(f -> f.code().equals("units.unknown"))
+        .singleElement()
+        .satisfies(
+            f -> {
+              assertThat(f.isError()).isTrue();
+              assertThat(f.message()).contains(all.substring(all.indexOf('|') + 1));
+            });
   }
 
   @ParameterizedTest
