@@ -29,6 +29,9 @@ import wellspan.core.operation.Recipe;
 class Form extends VBox {
   private static final String DRAWN = "drawn on the plan";
 
+  /** Names and choices end at one line on both sides, pixels. */
+  private static final double WIDE = 190;
+
   private static final Pattern EXAMPLE =
       Pattern.compile("(?<means>.*?)(?:(?:^|, )(?:for example|such as) (?<example>.*))?");
 
@@ -59,7 +62,7 @@ class Form extends VBox {
    * @param unit as of a number; may be empty
    */
   final TextField text(String name, String unit, String start) {
-    return entry(name, unit, field(start, unit.isEmpty() ? 180 : 130));
+    return entry(name, unit, field(start, unit.isEmpty() ? WIDE : 130));
   }
 
   /** The example stands in the empty field, what values mean beneath it. */
@@ -126,7 +129,7 @@ class Form extends VBox {
       c.setValue(filled.get(id));
     }
     c.valueProperty().addListener((o, a, b) -> filled.put(id, b));
-    c.setPrefWidth(190);
+    c.setPrefWidth(WIDE);
     c.setMinWidth(90);
     Label label = Parts.label(name, "muted");
     label.setMinWidth(Region.USE_PREF_SIZE);

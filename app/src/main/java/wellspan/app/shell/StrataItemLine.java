@@ -3,6 +3,7 @@ package wellspan.app.shell;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.OverrunStyle;
 import javafx.scene.layout.Background;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
@@ -28,6 +29,7 @@ final class StrataItemLine extends HBox {
     colour.getStyleClass().add("band-colour");
     colour.setMaxHeight(Double.MAX_VALUE);
     name.setMinWidth(20);
+    name.setTextOverrun(OverrunStyle.CENTER_ELLIPSIS); // courses differ at the end of their names
     figure.setMinWidth(Region.USE_PREF_SIZE);
     eye.setGraphic(icon);
     getChildren().addAll(colour, name, Parts.space(), figure, eye);

@@ -9,6 +9,7 @@ import java.util.TreeSet;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Footpoint;
 import wellspan.core.geom.Polyline;
+import wellspan.core.geom.Position;
 
 /**
  * How far a string lies beside an alignment and how high, at each of its corners. Between corners
@@ -18,12 +19,53 @@ public final class EdgeOffsets {
   /** A string is looked at so often that its chords lie on it beside a curve, metres. */
   private static final double STEP = 5;
 
+  /** From the step to a micrometre. */
+  private static final int HALVINGS = 24;
+
   private final List<Foot> feet;
 
   /**
    * @param level of the string, NaN where it has none
    */
   private record Foot(double distance, double offset, double level) {}
+
+  /** From one corner of a string to the next. */
+  private record Piece(Alignment a, Position from, Position to) {
+    /** In plan, metres. */
+    double length() {
+      return Math.hypot(to.east() - from.east(), to.north() - from.north());
+    }
+
+    /** Beside the alignment at a share of the piece; empty before its start and beyond its end. */
+    Optional<Foot> at(double t) {
+      double level = from.level() + t * (to.level() - from.level());
+      return Footpoint.of(
+              a,
+              from.east() + t * (to.east() - from.east()),
+              from.north() + t * (to.north() - from.north()))
+          .map(f -> new Foot(f.distance(), f.offset(), level));
+    }
+
+    /**
+     * Where the string passes the alignment's start or end: corners of a file that is rounded lie a
+     * hair before it.
+     *
+     * @param inside whether the first of both shares lies beside the alignment
+     */
+    Foot end(double first, double second, boolean inside) {
+      double in = inside ? first : second;
+      double out = inside ? second : first;
+      for (int i = 0; i < HALVINGS; i++) {
+        double middle = (in + out) / 2;
+        if (at(middle).isPresent()) {
+          in = middle;
+        } else {
+          out = middle;
+        }
+      }
+      return at(in).orElseThrow();
+    }
+  }
 
   private EdgeOffsets(List<Foot> feet) {
     this.feet = feet;
@@ -34,14 +76,19 @@ public final class EdgeOffsets {
     List<Foot> feet = new ArrayList<>();
     for (Polyline l : lines) {
       for (int i = 0; i + 1 < l.pointCount(); i++) {
-        double de = l.point(i + 1).east() - l.point(i).east();
-        double dn = l.point(i + 1).north() - l.point(i).north();
-        int n = (int) Math.max(1, Math.ceil(Math.hypot(de, dn) / STEP));
-        for (int k = i == 0 ? 0 : 1; k <= n; k++) {
-          double t = (double) k / n;
-          double level = l.point(i).level() + t * (l.point(i + 1).level() - l.point(i).level());
-          Footpoint.of(a, l.point(i).east() + t * de, l.point(i).north() + t * dn)
-              .ifPresent(f -> feet.add(new Foot(f.distance(), f.offset(), level)));
+        Piece piece = new Piece(a, l.point(i), l.point(i + 1));
+        int n = (int) Math.max(1, Math.ceil(piece.length() / STEP));
+        Optional<Foot> before = piece.at(0);
+        if (i == 0) {
+          before.ifPresent(feet::add);
+        }
+        for (int k = 1; k <= n; k++) {
+          Optional<Foot> now = piece.at((double) k / n);
+          if (before.isPresent() != now.isPresent()) {
+            feet.add(piece.end((k - 1.0) / n, (double) k / n, before.isPresent()));
+          }
+          now.ifPresent(feet::add);
+          before = now;
         }
       }
     }

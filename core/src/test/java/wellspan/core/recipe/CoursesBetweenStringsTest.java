@@ -12,6 +12,8 @@ import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
@@ -99,6 +101,22 @@ class CoursesBetweenStringsTest {
     assertThat(m.items().get(1).bounds().minH()).isCloseTo(9.9 - 0.24, within(1e-6));
     assertThat(m.items()).allSatisfy(i -> assertThat(i.kind().id()).isEqualTo("course"));
     assertThat(m.items().getFirst().said().propertySets().toString()).contains("LE").contains("RE");
+  }
+
+  /** Rounded files lie a hair beside the ends; others run far beyond them. */
+  @ParameterizedTest
+  @CsvSource({"0, 100", "-0.0005, 100.0005", "-3.3, 100.0005", "-7, 104.9", "-3, 251"})
+  void stringsThatRunBeyondTheAlignmentAreCutAtItsEnds(double from, double to) {
+    Recipe.Made m =
+        made(
+            straight(),
+            COURSES,
+            -1e9,
+            1e9,
+            string("RE", from, -4, 10, to, -4, 10),
+            string("LE", from, 3, 10, to, 3, 10));
+    assertThat(m.findings()).isEmpty();
+    assertThat(volume(m.items().getFirst())).isCloseTo(100 * 7 * 0.04, within(1e-4));
   }
 
   @Test
