@@ -26,7 +26,7 @@ public final class Main {
       System.exit(2);
     }
     QUIET.forEach(l -> l.setLevel(Level.SEVERE));
-    System.setProperty("java.awt.headless", "true"); // pieces of the plan are painted off screen
+    Drawing.choose();
     Application.launch(WellspanApp.class, args);
   }
 }

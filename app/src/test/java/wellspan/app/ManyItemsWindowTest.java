@@ -5,15 +5,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.Locale;
+import javafx.geometry.Point2D;
 import javafx.scene.Node;
+import javafx.scene.canvas.Canvas;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.MouseButton;
+import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
+import wellspan.app.stage.PlanView;
+import wellspan.app.theme.Theme;
 import wellspan.core.finding.Stop;
+import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 
 /** Finding one's way among thousands of items: search, groups, several selected, rectangle. */
@@ -67,6 +74,38 @@ class ManyItemsWindowTest extends WindowTest {
     assertThat(lookup("#strata-list .strata-item").queryAll().size()).isLessThan(60);
     interact(search::clear);
     assertThat(strata().getItems().size()).isLessThan(12);
+  }
+
+  @Test
+  void anotherChoiceMarksWhatIsChosenAndLeavesThePictureAsItIs() throws Exception {
+    receive(posts());
+    PlanView plan = shell.stage().plan();
+    settle(() -> !plan.isBusy());
+    for (int n : new int[] {100, 2950}) {
+      ItemId id = new ItemId("posts/terrain-surface/POST-" + n);
+      boolean[] drawnAnew = new boolean[1];
+      Color[] marked = new Color[1];
+      Canvas marks = lookup("#chosen-marks").query();
+      interact(
+          () -> {
+            session.selection().choose(List.of(id));
+            drawnAnew[0] = plan.isBusy();
+            marked[0] =
+                marks
+                    .snapshot(null, null)
+                    .getPixelReader()
+                    .getColor((int) marks.getWidth() / 2, (int) marks.getHeight() / 2);
+          });
+      assertThat(drawnAnew[0]).isFalse();
+      Position middle = session.build().items().get(id).item().bounds().centre();
+      Point2D there = plan.onScreen(middle);
+      assertThat(marks.isVisible()).isTrue();
+      assertThat(marks.getBoundsInParent().contains(there)).isTrue();
+      assertThat(marks.getWidth()).isLessThan(40);
+      assertThat(marked[0]).isEqualTo(Theme.LIGHT.accent());
+    }
+    interact(() -> session.selection().choose(List.of()));
+    assertThat(lookup("#chosen-marks").query().isVisible()).isFalse();
   }
 
   @Test

@@ -13,6 +13,7 @@ import javafx.event.EventType;
 import javafx.scene.Scene;
 import javafx.scene.input.MouseEvent;
 import javafx.stage.Stage;
+import wellspan.app.Drawing;
 import wellspan.app.session.Session;
 import wellspan.app.stage.PlanView;
 import wellspan.app.theme.Theme;
@@ -30,7 +31,7 @@ public final class PlanPanning {
   private PlanPanning() {}
 
   public static void main(String[] args) {
-    System.setProperty("java.awt.headless", "true");
+    Drawing.choose();
     Application.launch(Window.class, args);
   }
 

@@ -19,6 +19,7 @@ import javafx.scene.control.ListView;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Rectangle;
 import javafx.stage.Stage;
+import wellspan.app.Drawing;
 import wellspan.app.session.Session;
 import wellspan.app.shell.ShellView;
 import wellspan.app.stage.StageView;
@@ -40,7 +41,7 @@ public final class WindowOfThousands {
   private WindowOfThousands() {}
 
   public static void main(String[] args) {
-    System.setProperty("java.awt.headless", "true");
+    Drawing.choose();
     Application.launch(Window.class, args);
   }
 

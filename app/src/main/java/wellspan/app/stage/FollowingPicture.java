@@ -1,7 +1,10 @@
 package wellspan.app.stage;
 
+import java.util.Optional;
 import javafx.animation.Animation;
+import javafx.animation.AnimationTimer;
 import javafx.animation.PauseTransition;
+import javafx.geometry.Rectangle2D;
 import javafx.scene.Group;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -22,19 +25,52 @@ final class FollowingPicture extends Group {
 
   private static final Duration REST = Duration.millis(120);
 
+  /** What two frames take where nothing is slow, nanoseconds. */
+  private static final long TWO_FRAMES = 2_000_000_000 / 60;
+
   private final Canvas ground = new Canvas();
+  private final Canvas chosen = new Canvas();
   private final Canvas ink = new Canvas();
   private final PauseTransition pause = new PauseTransition(REST);
   private PlanWindow drawn;
   private long drawnAt;
+  private long drew;
   private long took;
+
+  /**
+   * What is drawn here is painted by another thread, behind which the second frame has to wait: the
+   * time until the third tells what painting took.
+   */
+  private final AnimationTimer painting =
+      new AnimationTimer() {
+        private int frames;
+        private long first;
+
+        @Override
+        public void start() {
+          frames = 0;
+          super.start();
+        }
+
+        @Override
+        public void handle(long now) {
+          if (frames == 0) {
+            first = System.nanoTime();
+          } else if (frames == 2) {
+            took = drew + Math.max(0, System.nanoTime() - first - TWO_FRAMES);
+            stop();
+          }
+          frames++;
+        }
+      };
 
   /**
    * @param redraw asks for the picture to be drawn anew
    */
   FollowingPicture(Runnable redraw) {
     pause.setOnFinished(e -> redraw.run());
-    getChildren().addAll(ground, ink);
+    chosen.setId("chosen-marks");
+    getChildren().addAll(ground, chosen, ink);
   }
 
   GraphicsContext ground() {
@@ -55,6 +91,28 @@ final class FollowingPicture extends Group {
     GraphicsContext g = ink.getGraphicsContext2D();
     g.clearRect(0, 0, width(), height());
     return g;
+  }
+
+  /**
+   * What is chosen is marked with, between the ground and the ink: a canvas of its own, no larger
+   * than it needs, so that another choice leaves the rest of the picture as it is.
+   *
+   * @param area pixels; nothing is marked where it is empty
+   */
+  Optional<GraphicsContext> chosen(Rectangle2D area) {
+    boolean any = area.getWidth() > 0 && area.getHeight() > 0;
+    chosen.setVisible(any);
+    if (!any) {
+      return Optional.empty();
+    }
+    chosen.relocate(area.getMinX(), area.getMinY());
+    chosen.setWidth(area.getWidth());
+    chosen.setHeight(area.getHeight());
+    GraphicsContext g = chosen.getGraphicsContext2D();
+    g.setTransform(1, 0, 0, 1, 0, 0);
+    g.clearRect(0, 0, area.getWidth(), area.getHeight());
+    g.translate(-area.getMinX(), -area.getMinY());
+    return Optional.of(g);
   }
 
   double width() {
@@ -84,7 +142,9 @@ final class FollowingPicture extends Group {
     long began = System.nanoTime();
     picture.run();
     drawnAt = System.nanoTime();
-    took = drawnAt - began;
+    drew = drawnAt - began;
+    took = Math.max(took, drew); // until it is known
+    painting.start();
   }
 
   /**

@@ -178,21 +178,9 @@ final class GroundPicture {
         : Optional.empty();
   }
 
-  /** Small bodies that are chosen, over the ground in the colour of what is chosen. */
-  void chosen(GraphicsContext g, PlanWindow window, Theme theme, SeenItems seen) {
-    Set<ItemId> ids = session.selection().ids();
-    if (ids.isEmpty() || compared().isPresent()) {
-      return;
-    }
-    SmallBodies bodies = new SmallBodies(g, window, theme, new ItemColour(Optional.empty()));
-    seen.within(
-        window,
-        new Rectangle2D(0, 0, g.getCanvas().getWidth(), g.getCanvas().getHeight()),
-        i -> {
-          if (ids.contains(i.id()) && SmallBodies.takes(i.item(), seen.crowded())) {
-            bodies.draw(i, true);
-          }
-        });
+  /** Whether what is drawn depends on which surface is chosen. */
+  boolean isOfChosen() {
+    return runOff;
   }
 
   private void textures(GraphicsContext g, PlanWindow window, SeenItems seen) {

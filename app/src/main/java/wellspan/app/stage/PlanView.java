@@ -25,6 +25,7 @@ import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
+import wellspan.core.item.ItemId;
 import wellspan.core.job.SavedView;
 import wellspan.core.place.ControlTally;
 import wellspan.core.shape.Shape;
@@ -44,6 +45,7 @@ public final class PlanView extends Pane {
   private SeenItems seen;
   private Optional<Rectangle2D> rectangle = Optional.empty();
   private final FollowingPicture picture = new FollowingPicture(this::redrawSoon);
+  private final ChosenMarks marks;
   private final TileCache tiles = new TileCache(this::redrawSoon);
   private final PlanPlaces places;
   private PlanWindow window = new PlanWindow(0, 0, 1, 100, 100);
@@ -63,6 +65,7 @@ public final class PlanView extends Pane {
     this.session = session;
     seen = new SeenItems(session.build());
     ground = new GroundPicture(session, tiles);
+    marks = new ChosenMarks(session, picture);
     places = new PlanPlaces(session, tiles, this::seen);
     setId("plan");
     setFocusTraversable(true);
@@ -75,7 +78,7 @@ public final class PlanView extends Pane {
     setClip(clip);
     ChangeListener<Object> redraw = (o, a, b) -> redrawSoon();
     session.buildProperty().addListener((o, a, b) -> buildChanged(b));
-    session.selection().idsProperty().addListener(redraw);
+    session.selection().idsProperty().addListener((o, a, b) -> selected(a, b));
     session.stopProperty().addListener(redraw);
     session.colours().byProperty().addListener(redraw);
     session.measure().placesProperty().addListener(redraw);
@@ -264,11 +267,12 @@ public final class PlanView extends Pane {
     Optional<SentAndArrived> compared =
         proofShown ? session.deliveries().compared() : Optional.empty();
     ground.draw(picture.ground(), window, theme, seen(), compared);
+    boolean other = compared.isPresent() || comparing();
     if (moving) {
       ground.forgetDrawn(); // it will bear marks
-    }
-    if (compared.isEmpty()) {
-      ground.chosen(g, window, theme, seen());
+      marks.drawOn(g, window, theme, seen(), other);
+    } else {
+      marks.draw(window, theme, seen(), other);
     }
     boolean placing = session.stopProperty().get() == Stop.PLACE;
     place.keepNorthFree();
@@ -309,6 +313,22 @@ public final class PlanView extends Pane {
     place.north(placing ? session.place().north() : Optional.empty());
   }
 
+  /** What is only marked is marked; for all else the picture is drawn anew. */
+  private void selected(Set<ItemId> before, Set<ItemId> now) {
+    SeenItems all = seen();
+    if (redrawAsked
+        || proofShown
+        || ground.isOfChosen()
+        || session.aim().motion().isMoving()
+        || picture.isBehind()
+        || !marks.areOnlyMarked(before, all)
+        || !marks.areOnlyMarked(now, all)) {
+      redrawSoon();
+    } else {
+      marks.draw(window, theme, all, comparing());
+    }
+  }
+
   /** The visible items of the build as it is now. */
   SeenItems seen() {
     if (!seen.isOf(session.build())) {
@@ -319,8 +339,10 @@ public final class PlanView extends Pane {
 
   /** Shows a rectangle that is being drawn; nothing to end it. */
   void setRectangle(Optional<Rectangle2D> r) {
-    rectangle = r;
-    redrawSoon();
+    if (!r.equals(rectangle)) { // a hand that moves the plan says at each step that there is none
+      rectangle = r;
+      redrawSoon();
+    }
   }
 
   boolean isDrawingRectangle() {

@@ -1,5 +1,7 @@
 package wellspan.app.stage;
 
+import java.util.List;
+import javafx.geometry.Rectangle2D;
 import wellspan.core.geom.Box;
 
 /**
@@ -16,6 +18,9 @@ record PlanWindow(double east, double north, double metresPerPixel, double width
   private static final double TOP = 92;
 
   private static final double BOTTOM = 52;
+
+  /** Room for a line around what is drawn, pixels. */
+  private static final double LINE = 2;
 
   /** All of a box, beside what lies over the plan. */
   static PlanWindow fit(Box box, double width, double height) {
@@ -76,6 +81,27 @@ record PlanWindow(double east, double north, double metresPerPixel, double width
   /** The ground in the picture. */
   Box ground() {
     return new Box(eastAt(0), northAt(height), Double.NaN, eastAt(width), northAt(0), Double.NaN);
+  }
+
+  /** What boxes cover of the picture with a line around them, whole pixels; empty for none. */
+  Rectangle2D pixels(List<Box> boxes) {
+    double left = width;
+    double right = 0;
+    double top = height;
+    double bottom = 0;
+    for (Box b : boxes) {
+      left = Math.min(left, x(b.minE()) - LINE);
+      right = Math.max(right, x(b.maxE()) + LINE);
+      top = Math.min(top, y(b.maxN()) - LINE);
+      bottom = Math.max(bottom, y(b.minN()) + LINE);
+    }
+    double x = Math.floor(Math.max(0, left));
+    double y = Math.floor(Math.max(0, top));
+    return new Rectangle2D(
+        x,
+        y,
+        Math.max(0, Math.ceil(Math.min(width, right)) - x),
+        Math.max(0, Math.ceil(Math.min(height, bottom)) - y));
   }
 
   /** Shows so many metres from its lower to its upper edge. */

@@ -3,6 +3,8 @@ package wellspan.app.stage;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
+import javafx.geometry.Rectangle2D;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.DoubleRange;
@@ -45,5 +47,17 @@ class PlanWindowTest {
   void zoomHasLimits() {
     assertThat(WINDOW.zoomed(1e12, 0, 0).metresPerPixel()).isEqualTo(0.0005);
     assertThat(WINDOW.zoomed(1e-12, 0, 0).metresPerPixel()).isEqualTo(50_000);
+  }
+
+  @Test
+  void boxesCoverWholePixelsWithinThePicture() {
+    PlanWindow w = new PlanWindow(1000, 2000, 0.5, 400, 300);
+    Box small = new Box(1000.3, 2000.3, 1, 1001.2, 2000.9, 2);
+    Rectangle2D r = w.pixels(List.of(small));
+    assertThat(r).isEqualTo(new Rectangle2D(198, 146, 7, 6)); // two pixels for a line around it
+    Box beside = new Box(1090, 1900, 1, 1500, 1990, 2);
+    assertThat(w.pixels(List.of(beside))).isEqualTo(new Rectangle2D(378, 168, 22, 132));
+    assertThat(w.pixels(List.of()).getWidth()).isZero();
+    assertThat(w.pixels(List.of(new Box(5000, 5000, 0, 5001, 5001, 0))).getWidth()).isZero();
   }
 }
