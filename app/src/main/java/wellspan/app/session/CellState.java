@@ -82,6 +82,9 @@ public enum CellState {
     for (Build.BuiltItem i : items) {
       CellState s = of(session, d, i);
       out = s.weight() > out.weight() ? s : out;
+      if (out == FAILED || out == PENDING) {
+        break; // one proof leaves not both, so no other wants looking at more
+      }
     }
     return out;
   }

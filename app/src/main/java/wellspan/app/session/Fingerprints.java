@@ -25,6 +25,8 @@ final class Fingerprints {
   private Build build;
   private final Map<Delivery, Map<ItemId, String>> known = new HashMap<>();
   private final Set<Delivery> underWay = new HashSet<>();
+  private Delivery asked;
+  private Map<ItemId, String> all;
 
   /**
    * @param atOnce items up to which nobody has to wait
@@ -38,11 +40,13 @@ final class Fingerprints {
   }
 
   /** Empty while it is being reckoned. */
-  @SuppressWarnings("ReferenceEquality") // a build is never changed
+  @SuppressWarnings("ReferenceEquality") // builds and deliveries are never changed
   Optional<String> of(Build now, ItemId id, Delivery delivery) {
     if (build != now) {
       known.clear();
       underWay.clear();
+      asked = null;
+      all = null;
       build = now;
     }
     if (now.items().size() <= atOnce) {
@@ -51,7 +55,10 @@ final class Fingerprints {
               .computeIfAbsent(delivery, d -> new HashMap<>())
               .computeIfAbsent(id, i -> Packing.fingerprint(now, i, delivery)));
     }
-    Map<ItemId, String> all = known.get(delivery);
+    if (delivery != asked) { // thousands of items are asked of one delivery in turn
+      asked = delivery;
+      all = known.get(delivery);
+    }
     if (all != null) {
       return Optional.of(all.getOrDefault(id, ""));
     }
@@ -63,12 +70,13 @@ final class Fingerprints {
 
   @SuppressWarnings("ReferenceEquality") // a build is never changed
   private void reckon(Build of, Delivery delivery) {
-    Map<ItemId, String> all = new HashMap<>();
-    of.items().keySet().forEach(id -> all.put(id, Packing.fingerprint(of, id, delivery)));
+    Map<ItemId, String> found = new HashMap<>();
+    of.items().keySet().forEach(id -> found.put(id, Packing.fingerprint(of, id, delivery)));
     window.execute(
         () -> {
           if (build == of) {
-            known.put(delivery, all);
+            known.put(delivery, found);
+            asked = null;
             reckoned.run();
           }
         });
