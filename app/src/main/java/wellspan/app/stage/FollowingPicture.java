@@ -39,7 +39,7 @@ final class FollowingPicture extends Group {
 
   /**
    * What is drawn here is painted by another thread, behind which the second frame has to wait: the
-   * time until the third tells what painting took.
+   * time until the third tells what painting took. Longer than some time is somebody else's work.
    */
   private final AnimationTimer painting =
       new AnimationTimer() {
@@ -57,7 +57,7 @@ final class FollowingPicture extends Group {
           if (frames == 0) {
             first = System.nanoTime();
           } else if (frames == 2) {
-            took = drew + Math.max(0, System.nanoTime() - first - TWO_FRAMES);
+            took = drew + Math.clamp(System.nanoTime() - first - TWO_FRAMES, 0, AT_MOST_EVERY);
             stop();
           }
           frames++;

@@ -85,6 +85,33 @@ public record Extract(
     return out;
   }
 
+  private boolean isMeant(Item i) {
+    return (names.isEmpty() || names.contains(i.name()))
+        && (kinds.isEmpty() || kinds.stream().anyMatch(k -> isOf(i, k)));
+  }
+
+  /** Says which items a range of chainages cannot cut, since they follow no alignment. */
+  public static Optional<Finding> whole(List<Item> items) {
+    List<Item> whole = items.stream().filter(i -> i.shape().follows().isEmpty()).toList();
+    if (whole.isEmpty()) {
+      return Optional.empty();
+    }
+    String name = whole.getFirst().name();
+    return Optional.of(
+        Finding.note(
+                Stop.DELIVER,
+                "extract.whole",
+                name,
+                whole.size() == 1
+                    ? name
+                        + " follows no alignment and goes whole, wherever it lies. Hold it back if it is not wanted."
+                    : whole.size()
+                        + " items, the first of them "
+                        + name
+                        + ", follow no alignment and go whole, wherever they lie. Hold back what is not wanted.")
+            .withFigure(Figure.count(whole.size(), "items")));
+  }
+
   private static boolean isOf(Item i, String kind) {
     return i.kind().title().equals(kind.strip().toLowerCase(Locale.ROOT));
   }
@@ -94,12 +121,12 @@ public record Extract(
    * @throws IllegalArgumentException if chainages stand in several places, with a sentence
    */
   public List<Item> of(List<Item> items, List<Finding> findings) {
+    List<Item> meant = items.stream().filter(this::isMeant).toList();
+    if (range.isPresent()) {
+      whole(meant).ifPresent(findings::add);
+    }
     List<Item> out = new ArrayList<>();
-    for (Item i : items) {
-      if (!names.isEmpty() && !names.contains(i.name())
-          || !kinds.isEmpty() && kinds.stream().noneMatch(k -> isOf(i, k))) {
-        continue;
-      }
+    for (Item i : meant) {
       Optional<Item> part = range.isPresent() ? inRange(i, range.get(), chord) : Optional.of(i);
       if (part.isEmpty()) {
         continue;

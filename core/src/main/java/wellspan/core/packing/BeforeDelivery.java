@@ -3,6 +3,7 @@ package wellspan.core.packing;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -25,7 +26,7 @@ public final class BeforeDelivery {
    * @return an error where nothing could leave, warnings for what is sent with errors, notes
    */
   public static List<Finding> of(Build build, Delivery delivery, List<Finding> findings) {
-    Set<ItemId> sent = new HashSet<>();
+    Set<ItemId> sent = new LinkedHashSet<>();
     Set<String> names = new HashSet<>();
     Map<String, ItemId> unclear = new LinkedHashMap<>();
     for (Build.BuiltItem i : build.items().values()) {
@@ -57,6 +58,10 @@ public final class BeforeDelivery {
                 Finding.error(
                         Stop.DELIVER, "deliver.range", build.items().get(id).item().name(), why)
                     .about(id)));
+    if (delivery.range().isPresent()) {
+      Extract.whole(sent.stream().map(id -> build.items().get(id).item()).toList())
+          .ifPresent(out::add);
+    }
     if (build.job().frame().crs().isEmpty() && delivery.format().schema().isPresent()) {
       out.add(Finding.note(Stop.PLACE, "deliver.local", "", Losses.LOCAL));
     }

@@ -93,6 +93,25 @@ class ExtractTest {
   }
 
   @Test
+  void whatFollowsNoAlignmentGoesWholeAndIsCounted() {
+    Item lane = Item.alignment("Lane", curve(SpiralLaw.CLOTHOID, new Chainages(0, List.of())));
+    Item fence = Item.string("Fence", new Polyline(new double[] {0, 0, 1, 900, 0, 1}));
+    Item hedge = Item.string("Hedge", new Polyline(new double[] {0, 5, 1, 900, 5, 1}));
+    range(10, 20).of(List.of(lane), findings);
+    assertThat(findings).isEmpty();
+    List<Item> out = range(10, 20).of(List.of(lane, fence, hedge), findings);
+    assertThat(out).contains(fence, hedge);
+    assertThat(findings)
+        .singleElement()
+        .satisfies(
+            f -> {
+              assertThat(f.code()).isEqualTo("extract.whole");
+              assertThat(f.isError()).isFalse();
+              assertThat(f.message()).contains("2 items").contains("Fence");
+            });
+  }
+
+  @Test
   void thinnedLinesKeepEndsAndTolerances() {
     Alignment a = curve(SpiralLaw.CLOTHOID, new Chainages(0, List.of()));
     Extract thin =

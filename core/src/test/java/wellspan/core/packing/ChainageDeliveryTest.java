@@ -132,6 +132,9 @@ class ChainageDeliveryTest {
     assertThat(p.pieces())
         .as("what follows no alignment goes whole")
         .anyMatch(x -> x.item().name().equals("Fence"));
+    assertThat(BeforeDelivery.of(b, delivery(1020, 1050), List.of()))
+        .as("which is said before")
+        .anySatisfy(f -> assertThat(f.message()).startsWith("Fence follows no alignment"));
   }
 
   @Test

@@ -18,7 +18,9 @@ import java.util.TreeMap;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.extract.Extract;
 import wellspan.core.finding.Finding;
+import wellspan.core.item.Item;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.packing.Packing;
 import wellspan.core.progress.Progress;
@@ -68,13 +70,18 @@ public final class DeliveryRun {
     DeliveredFile.check(build.job(), delivery);
     Map<Path, Parcel> parcels = new LinkedHashMap<>();
     Set<Finding> lost = new LinkedHashSet<>();
+    List<Item> sent = new ArrayList<>();
     for (Map.Entry<String, Parcel> e : Packing.parcels(build, delivery).entrySet()) {
       if (!e.getValue().pieces().isEmpty()) {
         String name = e.getKey().isEmpty() ? delivery.fileName() : delivery.fileName(e.getKey());
         DeliveredFile.checkPart(build.job(), delivery, name);
         parcels.put(out.resolve(name), e.getValue());
         lost.addAll(LostAtReceiving.of(build, e.getValue()));
+        e.getValue().pieces().forEach(p -> sent.add(p.item()));
       }
+    }
+    if (delivery.range().isPresent()) {
+      Extract.whole(sent).ifPresent(lost::add);
     }
     if (parcels.isEmpty()) {
       throw new IOException(
@@ -103,7 +110,7 @@ public final class DeliveryRun {
   /**
    * The same, with what the receipt says besides.
    *
-   * @param lost what was lost or in doubt before anything was sent
+   * @param lost what was lost or in doubt before anything was sent, or is to be known
    */
   public static Outcome run(
       String name, Parcel parcel, List<Finding> lost, Path target, Clock clock, Progress progress)
