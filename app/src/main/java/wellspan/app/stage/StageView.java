@@ -5,6 +5,7 @@ import java.util.List;
 import javafx.geometry.Insets;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
+import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.SplitPane;
@@ -12,6 +13,7 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
 import javafx.scene.input.MouseEvent;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
@@ -37,6 +39,9 @@ public final class StageView extends StackPane {
       this.title = title;
     }
   }
+
+  /** Room at both sides of the tools, pixels; in a narrow window they take two rows. */
+  private static final double BESIDE_TOOLS = 24;
 
   private static final double[] INTERVALS = {0.1, 0.25, 0.5, 1, 2, 5, 10};
 
@@ -91,10 +96,13 @@ public final class StageView extends StackPane {
     crossOptions = crossOptions();
     planOptions = planOptions();
     sectionOptions = new MassChoice(session, section::setMasses);
-    HBox bar =
-        new HBox(8, tabs, planStyles, planOptions, spaceOptions, cut, crossOptions, sectionOptions);
-    bar.setAlignment(Pos.CENTER_LEFT);
+    FlowPane bar =
+        new FlowPane(
+            8, 6, tabs, planStyles, planOptions, spaceOptions, cut, crossOptions, sectionOptions);
+    bar.setRowValignment(VPos.CENTER);
+    bar.prefWrapLengthProperty().bind(widthProperty().subtract(BESIDE_TOOLS));
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
+    bar.setPickOnBounds(false);
     StackPane.setAlignment(bar, Pos.TOP_LEFT);
     StackPane.setMargin(bar, new Insets(12, 0, 0, 16));
     corner =
