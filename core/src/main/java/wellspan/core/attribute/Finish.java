@@ -40,10 +40,11 @@ public record Finish(String material, int rgb) {
   /** The colour of a material by its name. */
   public static int colour(String material) {
     String name = material.toLowerCase(Locale.ROOT);
-    return COLOURS.entrySet().stream()
-        .filter(e -> name.contains(e.getKey()))
-        .findFirst()
-        .map(Map.Entry::getValue)
-        .orElse(UNKNOWN);
+    for (Map.Entry<String, Integer> e : COLOURS.entrySet()) {
+      if (name.contains(e.getKey())) {
+        return e.getValue();
+      }
+    }
+    return UNKNOWN;
   }
 }

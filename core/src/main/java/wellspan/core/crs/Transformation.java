@@ -22,6 +22,11 @@ public final class Transformation {
   private final Leg last;
   private final boolean toWgs84;
 
+  /** Whether places outside the area of use of each are refused. */
+  private final boolean fromBounded;
+
+  private final boolean toBounded;
+
   /** Longitude and latitude (radians) and height of the place under way. */
   private final double[] place = new double[3];
 
@@ -37,6 +42,9 @@ public final class Transformation {
     first = Leg.of(from, shifted);
     last = Leg.of(to, shifted);
     toWgs84 = to.code().equals(Crs.WGS84.code());
+    // longitude and latitude of the datum of both mean the same everywhere
+    fromBounded = from.projected() || shifted;
+    toBounded = to.projected() || shifted;
   }
 
   /** How far the result may be off because of the datums, and why. */
@@ -92,10 +100,10 @@ public final class Transformation {
     }
     double longitude = Math.toDegrees(place[0]);
     double latitude = Math.toDegrees(place[1]);
-    if (isBounded(from) && !from.area().covers(longitude, latitude, MARGIN_DEGREES)) {
+    if (fromBounded && !from.area().covers(longitude, latitude, MARGIN_DEGREES)) {
       throw outside(from, longitude, latitude);
     }
-    if (isBounded(to) && !to.area().covers(longitude, latitude, MARGIN_DEGREES)) {
+    if (toBounded && !to.area().covers(longitude, latitude, MARGIN_DEGREES)) {
       throw outside(to, longitude, latitude);
     }
     if (toWgs84) {
@@ -109,11 +117,6 @@ public final class Transformation {
     }
     xy[at] = place[0];
     xy[at + 1] = place[1];
-  }
-
-  /** Longitude and latitude of the datum of both mean the same everywhere. */
-  private boolean isBounded(Crs crs) {
-    return crs.projected() || !accuracy.sameDatum();
   }
 
   private static OutsideAreaException outside(Crs crs, double longitude, double latitude) {

@@ -7,6 +7,7 @@ import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
@@ -38,6 +39,13 @@ public record Kind(
     Optional<SpatialPart> roadPart,
     Optional<SolidQuantities> quantities) {
   private static final Map<String, Kind> ALL = load();
+  private static final Map<Band, Kind> BODIES = new EnumMap<>(Band.class);
+
+  static {
+    ALL.values().stream()
+        .filter(k -> k.title.equals("body"))
+        .forEach(k -> BODIES.putIfAbsent(k.stratum, k));
+  }
 
   public static final Kind TERRAIN = of("terrain surface");
   public static final Kind COVER = of("cover");
@@ -72,10 +80,7 @@ public record Kind(
 
   /** A body or face set as received that lies in a stratum. */
   public static Kind body(Band stratum) {
-    return ALL.values().stream()
-        .filter(k -> k.title.equals("body") && k.stratum == stratum)
-        .findFirst()
-        .orElseThrow();
+    return BODIES.get(stratum);
   }
 
   public boolean is(Kind other) {

@@ -134,6 +134,10 @@ public final class Schema {
    * subtypes, what the select allows. Computed once for each name; not to be written.
    */
   public BitSet allowed(String upperName) {
+    BitSet known = allowed.get(upperName);
+    if (known != null) {
+      return known;
+    }
     return allowed.computeIfAbsent(
         upperName,
         name -> {

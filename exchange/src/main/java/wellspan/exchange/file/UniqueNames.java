@@ -1,11 +1,13 @@
 package wellspan.exchange.file;
 
-import java.util.HashSet;
-import java.util.Set;
+import java.util.HashMap;
+import java.util.Map;
 
 /** Keeps names unique within their kind: the second of a name gets a number behind. */
 public final class UniqueNames {
-  private final Set<String> taken = new HashSet<>();
+  /** Names that are taken, with the last number that one of them was given, by kind. */
+  private final Map<String, Map<String, Integer>> ofKind = new HashMap<>();
+
   private final boolean ignoringCase;
   private final String before;
   private final String after;
@@ -31,12 +33,20 @@ public final class UniqueNames {
     return new UniqueNames(true, before, after);
   }
 
+  /** In a time that does not grow with the number of things that have the name. */
   public String of(String kind, String name) {
-    String candidate = name;
-    for (int n = 2; !taken.add(kind + "\u0000" + key(candidate)); n++) {
-      candidate = name + before + n + after;
+    Map<String, Integer> numbers = ofKind.computeIfAbsent(kind, k -> new HashMap<>());
+    String key = key(name);
+    Integer last = numbers.putIfAbsent(key, 1);
+    if (last == null) {
+      return name;
     }
-    return candidate;
+    int n = last + 1;
+    while (numbers.putIfAbsent(key(name + before + n + after), 1) != null) {
+      n++;
+    }
+    numbers.put(key, n);
+    return name + before + n + after;
   }
 
   private String key(String name) {

@@ -1,6 +1,7 @@
 package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -21,14 +22,16 @@ final class ClassificationReader {
       rel.ref("RelatingClassification")
           .ifPresent(
               c ->
-                  rel.refs("RelatedObjects")
-                      .forEach(
-                          o -> classified.computeIfAbsent(o.id(), k -> new ArrayList<>(2)).add(c)));
+                  Arrays.stream(rel.ids("RelatedObjects"))
+                      .forEach(o -> classified.computeIfAbsent(o, k -> new ArrayList<>(2)).add(c)));
     }
   }
 
   /** Own references; of a system that the object has none of, those of its type. */
   List<Classified> of(Instance object, Optional<Instance> type) {
+    if (classified.isEmpty()) {
+      return List.of();
+    }
     List<Classified> out = new ArrayList<>();
     Set<String> systems = new HashSet<>();
     for (Instance c : classified.getOrDefault(object.id(), List.of())) {

@@ -3,38 +3,39 @@ package wellspan.exchange.ifc.read;
 import static wellspan.core.finding.Stop.RECEIVE;
 
 import java.util.List;
-import java.util.Map;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 
 /**
  * What is to be said of a file as a whole, once it is read.
  *
- * @param unread what is in it and is not read, by its name with how often
- * @param texts number of texts that became points
+ * @param products the reader of its products, with all counts
  * @param doubts about statements of where it lies
  * @param holdsItems whether anything was read from it
  */
 record FileReport(
-    IfcModel model,
-    Units units,
-    Georeference geo,
+    ModelTables tables,
     Soundness soundness,
-    Map<String, Integer> unread,
-    int texts,
+    ProductReader products,
     List<String> doubts,
     boolean holdsItems) {
 
   void to(List<Finding> findings) {
-    unread.forEach(
-        (what, n) ->
-            findings.add(
-                Finding.note(
-                        RECEIVE,
-                        "ifc.unread",
-                        "",
-                        n + " × " + what + " is in the file and is not read yet.")
-                    .withFigure(Figure.count(n))));
+    IfcModel model = tables.model();
+    Units units = tables.units();
+    Georeference geo = tables.geo();
+    int texts = products.texts();
+    products
+        .unread()
+        .forEach(
+            (what, n) ->
+                findings.add(
+                    Finding.note(
+                            RECEIVE,
+                            "ifc.unread",
+                            "",
+                            n + " × " + what + " is in the file and is not read yet.")
+                        .withFigure(Figure.count(n))));
     int curved =
         model.counts().getOrDefault("IfcAdvancedBrep", 0)
             + model.counts().getOrDefault("IfcAdvancedBrepWithVoids", 0);

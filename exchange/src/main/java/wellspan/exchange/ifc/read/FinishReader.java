@@ -11,7 +11,8 @@ import wellspan.core.model.ModelObject.Material;
 
 /**
  * Finds the materials of objects and the colours of their geometry: of whole items, of single faces
- * by a colour map or a style of their own, and of the material where the geometry has none.
+ * by a colour map or a style of their own, and of the material where the geometry has none. Made
+ * once for a file; any thread may ask it.
  */
 final class FinishReader {
   private static final int DEPTH = 8;
@@ -51,18 +52,21 @@ final class FinishReader {
 
   /** Colour of an object's shape, 0xRRGGBB; empty if none is given. */
   Optional<Integer> colour(Instance object, Optional<Instance> type) {
-    Optional<Integer> shape =
-        object.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of()).stream()
-            .flatMap(r -> r.refs("Items").stream())
-            .map(i -> colour(i, 0))
-            .filter(Objects::nonNull)
-            .findFirst();
-    return shape.isPresent()
-        ? shape
-        : materials.of(object, type).stream()
-            .map(m -> ofMaterial.get(m.name()))
-            .filter(Objects::nonNull)
-            .findFirst();
+    for (Instance representation : Representations.of(object)) {
+      for (Instance item : representation.refs("Items")) {
+        Integer rgb = colour(item, 0);
+        if (rgb != null) {
+          return Optional.of(rgb);
+        }
+      }
+    }
+    for (Material m : ofMaterial.isEmpty() ? List.<Material>of() : materials.of(object, type)) {
+      Integer rgb = ofMaterial.get(m.name());
+      if (rgb != null) {
+        return Optional.of(rgb);
+      }
+    }
+    return Optional.empty();
   }
 
   /** Of an item itself, else of what it maps or of its faces; null if none is given. */
@@ -116,11 +120,14 @@ final class FinishReader {
 
   /** Names of all materials of an object, empty if it has none. */
   String material(Instance object, Optional<Instance> type) {
-    return materials.of(object, type).stream()
-        .map(Material::name)
-        .filter(m -> !m.isEmpty())
-        .distinct()
-        .collect(Collectors.joining(", "));
+    List<Material> all = materials.of(object, type);
+    return all.size() == 1
+        ? all.getFirst().name()
+        : all.stream()
+            .map(Material::name)
+            .filter(m -> !m.isEmpty())
+            .distinct()
+            .collect(Collectors.joining(", "));
   }
 
   /** Empty if neither material nor colour is given. */

@@ -5,12 +5,11 @@ import static wellspan.core.finding.Stop.RECEIVE;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.regex.Pattern;
 import wellspan.core.finding.Finding;
 
 /** GlobalIds that are none, and those that several products share. */
 final class Identities {
-  private static final Pattern GLOBAL_ID = Pattern.compile("[0-3][0-9A-Za-z_$]{21}");
+  private static final int LENGTH = 22;
 
   private final Map<String, Instance> byGlobalId = new HashMap<>();
   private final List<Finding> findings;
@@ -19,10 +18,25 @@ final class Identities {
     this.findings = findings;
   }
 
+  /** 128 bits in letters of six bits each, two in the first. */
+  private static boolean isOne(String id) {
+    if (id.length() != LENGTH || id.charAt(0) < '0' || id.charAt(0) > '3') {
+      return false;
+    }
+    for (int i = 1; i < LENGTH; i++) {
+      char c = id.charAt(i);
+      boolean letter = c >= 'A' && c <= 'Z' || c >= 'a' && c <= 'z';
+      if (!letter && !(c >= '0' && c <= '9') && c != '_' && c != '$') {
+        return false;
+      }
+    }
+    return true;
+  }
+
   /** Looks at the id of one more product. */
   void take(Instance p) {
     String id = p.text("GlobalId");
-    if (!GLOBAL_ID.matcher(id).matches()) {
+    if (!isOne(id)) {
       findings.add(
           Finding.error(
               RECEIVE,

@@ -3,26 +3,30 @@ package wellspan.exchange.ifc.read;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
-import java.util.TreeSet;
+import java.util.concurrent.ConcurrentSkipListSet;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.Entity;
 import wellspan.core.schema.Schema;
 import wellspan.exchange.file.ReadException;
 
-/** The instances of a file under the tables of its schema. */
+/**
+ * The instances of a file under the tables of its schema. Any thread may ask it: instances are
+ * immutable, and one that two threads read at once is read twice.
+ */
 final class IfcModel {
   private static final int KEPT = 4096;
 
   private final StepFile step;
   private final Schema schema;
   private final String fileSchema;
-  private final Set<Integer> missing = new TreeSet<>();
+  private final Set<Integer> missing = new ConcurrentSkipListSet<>();
 
   /** Instances read last, each at the place that its number leaves it. */
   private final Instance[] recent = new Instance[KEPT];
@@ -81,16 +85,20 @@ final class IfcModel {
 
   Optional<Instance> find(int id) {
     int place = id & (KEPT - 1);
-    if (recent[place] != null && recent[place].id() == id) {
-      return Optional.of(recent[place]);
+    Instance known = recent[place]; // once: another thread may put another one there
+    if (known != null && known.id() == id) {
+      return Optional.of(known);
     }
     int slot = slotOf(id);
     Optional<Entity> entity = slot < 0 ? Optional.empty() : entities.get(step.typeNumber(slot));
     if (entity.isEmpty()) {
       return Optional.empty();
     }
-    recent[place] = new Instance(this, id, entity.get(), step.parameters(slot));
-    return Optional.of(recent[place]);
+    Instance read =
+        new Instance(
+            this, id, entity.get(), step.parameters(slot, entity.get().attributes().size()));
+    recent[place] = read;
+    return Optional.of(read);
   }
 
   /** What an instance is, without a look at what it says. */
@@ -99,7 +107,18 @@ final class IfcModel {
     return slot < 0 ? Optional.empty() : entities.get(step.typeNumber(slot));
   }
 
-  private int slotOf(int id) {
+  /** Whether an instance is of an entity or one of its subtypes, without a look at what it says. */
+  boolean isA(int id, String upperName) {
+    return entityOf(id).filter(e -> schema.isA(e, upperName)).isPresent();
+  }
+
+  /** Number of instances in the file. */
+  int size() {
+    return step.size();
+  }
+
+  /** Place of an instance among those of the file, −1 if it does not exist. */
+  int slotOf(int id) {
     int slot = step.slotOf(id);
     if (slot < 0) {
       missing.add(id);
@@ -114,20 +133,27 @@ final class IfcModel {
 
   /** All instances of an entity and its subtypes in the order of the file. */
   List<Instance> all(String upperName) {
+    int[] ids = ids(upperName);
+    List<Instance> out = new ArrayList<>(ids.length);
+    for (int id : ids) {
+      find(id).ifPresent(out::add);
+    }
+    return out;
+  }
+
+  /** Their numbers; none of them is looked at. */
+  int[] ids(String upperName) {
     BitSet fitting = new BitSet();
     for (int t = 0; t < entities.size(); t++) {
       if (entities.get(t).filter(e -> schema.isA(e, upperName)).isPresent()) {
         fitting.set(t);
       }
     }
-    List<Instance> out = new ArrayList<>();
-    for (int slot : step.slotsOf(fitting)) {
-      int id = step.idAt(slot);
-      if (step.slotOf(id) == slot) { // the second of one number is found by nobody
-        find(id).ifPresent(out::add);
-      }
-    }
-    return out;
+    // the second of one number is found by nobody
+    return Arrays.stream(step.slotsOf(fitting))
+        .filter(slot -> step.slotOf(step.idAt(slot)) == slot)
+        .map(step::idAt)
+        .toArray();
   }
 
   /** Number of instances by entity name as in the standard; unknown ones as written. */

@@ -1,8 +1,10 @@
 package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import wellspan.core.schema.Entity;
 
 /**
@@ -10,6 +12,7 @@ import wellspan.core.schema.Entity;
  * is empty.
  */
 record Instance(IfcModel model, int id, Entity entity, List<Value> values) {
+  private static final int[] NONE = {};
 
   boolean isA(String upperName) {
     return model.schema().isA(entity, upperName);
@@ -25,15 +28,38 @@ record Instance(IfcModel model, int id, Entity entity, List<Value> values) {
   }
 
   List<Instance> refs(String attribute) {
-    List<Instance> out = new ArrayList<>();
-    if (get(attribute) instanceof Value.Many(List<Value> all)) {
-      for (Value v : all) {
-        if (v instanceof Value.Ref(int target)) {
-          model.find(target).ifPresent(out::add);
-        }
+    if (!(get(attribute) instanceof Value.Many(List<Value> all))) {
+      return List.of();
+    }
+    List<Instance> out = new ArrayList<>(all.size());
+    for (Value v : all) {
+      if (v instanceof Value.Ref(int target)) {
+        model.find(target).ifPresent(out::add);
       }
     }
     return out;
+  }
+
+  /** Numbers of the instances that a list refers to and that exist; none of them is looked at. */
+  int[] ids(String attribute) {
+    if (!(get(attribute) instanceof Value.Many(List<Value> all))) {
+      return NONE;
+    }
+    int[] out = new int[all.size()];
+    int n = 0;
+    for (Value v : all) {
+      if (v instanceof Value.Ref(int target) && model.entityOf(target).isPresent()) {
+        out[n++] = target;
+      }
+    }
+    return n == out.length ? out : Arrays.copyOf(out, n);
+  }
+
+  /** The number of the instance that an attribute refers to, if it exists. */
+  OptionalInt id(String attribute) {
+    return get(attribute) instanceof Value.Ref(int target) && model.entityOf(target).isPresent()
+        ? OptionalInt.of(target)
+        : OptionalInt.empty();
   }
 
   String text(String attribute) {

@@ -9,23 +9,25 @@ final class Layers {
 
   Layers(IfcModel model) {
     for (Instance layer : model.all("IFCPRESENTATIONLAYERASSIGNMENT")) {
-      layer.refs("AssignedItems").forEach(item -> of.putIfAbsent(item.id(), layer.text("Name")));
+      String name = layer.text("Name");
+      for (int item : layer.ids("AssignedItems")) {
+        of.putIfAbsent(item, name);
+      }
     }
   }
 
   /** The layer of a product's shape, the first if it lies on several; empty if on none. */
   String of(Instance product) {
-    for (Instance r :
-        product
-            .ref("Representation")
-            .map(d -> d.refs("Representations"))
-            .orElse(java.util.List.of())) {
+    if (of.isEmpty()) {
+      return "";
+    }
+    for (Instance r : Representations.of(product)) {
       if (of.containsKey(r.id())) {
         return of.get(r.id());
       }
-      for (Instance item : r.refs("Items")) {
-        if (of.containsKey(item.id())) {
-          return of.get(item.id());
+      for (int item : r.ids("Items")) {
+        if (of.containsKey(item)) {
+          return of.get(item);
         }
       }
     }

@@ -1,30 +1,35 @@
 package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import wellspan.core.model.ModelObject.Material;
 
 /**
  * What objects are made of: single materials, lists, and sets of layers, constituents, profiles.
+ * Made once for a file; any thread may ask it.
  */
 final class MaterialReader {
   private static final int DEEP = 32;
 
   private final Map<Integer, List<Instance>> materials = new HashMap<>();
 
+  /** What a material, list or set comes down to, by its number. */
+  private final Map<Integer, List<Material>> known = new ConcurrentHashMap<>();
+
   MaterialReader(IfcModel model) {
     for (Instance rel : model.all("IFCRELASSOCIATESMATERIAL")) {
       rel.ref("RelatingMaterial")
           .ifPresent(
               m ->
-                  rel.refs("RelatedObjects")
-                      .forEach(
-                          o -> materials.computeIfAbsent(o.id(), k -> new ArrayList<>(2)).add(m)));
+                  Arrays.stream(rel.ids("RelatedObjects"))
+                      .forEach(o -> materials.computeIfAbsent(o, k -> new ArrayList<>(2)).add(m)));
     }
   }
 
@@ -37,8 +42,19 @@ final class MaterialReader {
     if (own == null) {
       return List.of();
     }
+    return own.size() == 1
+        ? parts(own.getFirst())
+        : own.stream().flatMap(m -> parts(m).stream()).toList();
+  }
+
+  private List<Material> parts(Instance m) {
+    List<Material> before = known.get(m.id());
+    if (before != null) {
+      return before;
+    }
     List<Material> out = new ArrayList<>();
-    own.forEach(m -> material(m, out, 0));
+    material(m, out, 0);
+    known.put(m.id(), List.copyOf(out));
     return out;
   }
 

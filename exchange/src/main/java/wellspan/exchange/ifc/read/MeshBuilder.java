@@ -4,9 +4,9 @@ import java.util.Arrays;
 
 /** Collects vertices and triangles in arrays. */
 final class MeshBuilder {
-  private double[] xyz = new double[96];
+  private double[] xyz = new double[24];
   private int points;
-  private int[] triangles = new int[96];
+  private int[] triangles = new int[36];
   private int corners;
 
   /** Colours of single triangles; null as long as the first ones all have the same. */

@@ -4,6 +4,7 @@ import static wellspan.core.finding.Stop.RECEIVE;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -12,7 +13,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Figure;
@@ -44,66 +44,62 @@ final class PropertyReader {
   private static final Set<String> GUESSED_UNITS =
       Set.of("LENGTHUNIT", "AREAUNIT", "VOLUMEUNIT", "PLANEANGLEUNIT", "MASSUNIT");
 
+  /** Codes of what is said of sets and properties whoever has them. */
+  private static final Set<String> OF_DEFINITIONS =
+      Set.of("ifc.set", "ifc.property", "ifc.property.twice");
+
+  private final Definitions definitions;
   private final IfcModel model;
   private final Soundness soundness;
   private final Units units;
   private final List<Finding> findings;
-  private final Map<Integer, List<Instance>> byObject = new HashMap<>();
-  private final Map<Integer, Instance> typeOf = new HashMap<>();
   private final Map<Integer, Optional<PropertySet>> known = new HashMap<>();
-  private final Map<String, Integer> unread = new TreeMap<>();
+  private final Map<String, Set<Integer>> unread = new TreeMap<>();
   private final Set<String> guessed = new TreeSet<>();
 
-  PropertyReader(IfcModel model, Units units, Soundness soundness, List<Finding> findings) {
+  /**
+   * @param findings takes what cannot be read
+   */
+  PropertyReader(
+      Definitions definitions,
+      IfcModel model,
+      Units units,
+      Soundness soundness,
+      List<Finding> findings) {
+    this.definitions = definitions;
     this.model = model;
     this.units = units;
     this.soundness = soundness;
     this.findings = findings;
-    for (Instance rel : sound("IFCRELDEFINESBYPROPERTIES")) {
-      for (Instance set : definitions(rel)) {
-        rel.refs("RelatedObjects")
-            .forEach(o -> byObject.computeIfAbsent(o.id(), k -> new ArrayList<>()).add(set));
-      }
-    }
-    for (Instance rel : sound("IFCRELDEFINESBYTYPE")) {
-      rel.ref("RelatingType")
-          .ifPresent(t -> rel.refs("RelatedObjects").forEach(o -> typeOf.put(o.id(), t)));
-    }
   }
 
-  /** One definition, or in IFC4 a set of them. */
-  private static List<Instance> definitions(Instance rel) {
-    Optional<Instance> one = rel.ref("RelatingPropertyDefinition");
-    return one.map(List::of).orElseGet(() -> rel.refs("RelatingPropertyDefinition"));
+  /** Takes over what another reader of the same file met and did not read. */
+  void absorb(PropertyReader other) {
+    other.unread.forEach((what, ids) -> ids(what).addAll(ids));
+    guessed.addAll(other.guessed);
   }
 
-  private List<Instance> sound(String relation) {
-    List<Instance> out = new ArrayList<>();
-    for (Instance rel : model.all(relation)) {
-      Optional<String> fault = soundness.ofItself(rel);
-      if (fault.isPresent()) {
-        error("ifc.relation", "", fault.get() + ". What it says of its objects is left out.");
-      } else {
-        out.add(rel);
-      }
-    }
-    return out;
+  /**
+   * Whether something was said of a definition, which several objects may have, and not of one of
+   * these.
+   */
+  static boolean isOfDefinition(Finding f) {
+    return OF_DEFINITIONS.contains(f.code());
+  }
+
+  private Set<Integer> ids(String what) {
+    return unread.computeIfAbsent(what, k -> new HashSet<>());
   }
 
   private void error(String code, String item, String message) {
     findings.add(Finding.error(RECEIVE, code, item, message));
   }
 
-  /** The type object of an occurrence. */
-  Optional<Instance> typeOf(Instance object) {
-    return Optional.ofNullable(typeOf.get(object.id()));
-  }
-
   /** The sets of an object; what it says itself goes before what its type says. */
   List<PropertySet> of(Instance object) {
-    List<Instance> sets = new ArrayList<>(byObject.getOrDefault(object.id(), List.of()));
+    List<Instance> sets = new ArrayList<>(definitions.sets(object));
     int own = sets.size();
-    typeOf(object).ifPresent(t -> sets.addAll(t.refs("HasPropertySets")));
+    definitions.typeOf(object).ifPresent(t -> sets.addAll(t.refs("HasPropertySets")));
     Map<String, PropertySet> out = new LinkedHashMap<>();
     for (int i = 0; i < sets.size(); i++) {
       Instance definition = sets.get(i);
@@ -147,7 +143,7 @@ final class PropertyReader {
   private Optional<PropertySet> read(Instance set) {
     boolean quantities = set.isA("IFCELEMENTQUANTITY");
     if (!quantities && !set.isA("IFCPROPERTYSET")) {
-      unread.merge(set.entity().name(), 1, Integer::sum);
+      ids(set.entity().name()).add(set.id());
       return Optional.empty();
     }
     Optional<String> fault = soundness.ofItself(set);
@@ -212,7 +208,7 @@ final class PropertyReader {
         yield Optional.of(new PropertyValue.Table(from, to));
       }
       default -> {
-        unread.merge(p.entity().name(), 1, Integer::sum);
+        ids(p.entity().name()).add(p.id());
         yield Optional.empty();
       }
     };
@@ -244,7 +240,7 @@ final class PropertyReader {
                 : new PropertyValue.Real(n));
       }
       default -> {
-        unread.merge(q.entity().name(), 1, Integer::sum);
+        ids(q.entity().name()).add(q.id());
         yield Optional.empty();
       }
     };
@@ -327,14 +323,14 @@ final class PropertyReader {
   /** Names what was met and not read, once for the file. */
   void report() {
     unread.forEach(
-        (what, n) ->
+        (what, ids) ->
             findings.add(
                 Finding.warning(
                         RECEIVE,
                         "ifc.property.unread",
                         "",
-                        n + " × " + what + " among the properties is not read.")
-                    .withFigure(Figure.count(n))));
+                        ids.size() + " × " + what + " among the properties is not read.")
+                    .withFigure(Figure.count(ids.size()))));
     if (!guessed.isEmpty()) {
       boolean metric = units.saysLength() && units.length() == 1;
       String message =
@@ -346,20 +342,5 @@ final class PropertyReader {
               ? Finding.warning(RECEIVE, "ifc.property.unit", "", message)
               : Finding.error(RECEIVE, "ifc.property.unit", "", message));
     }
-  }
-
-  /** The class of an occurrence; its type says what it does not say itself. */
-  EntityClass classOf(Instance p) {
-    String type = p.literal("PredefinedType");
-    String own = p.text("ObjectType");
-    if (type.isEmpty() || type.equals("NOTDEFINED")) {
-      Optional<Instance> t = typeOf(p);
-      String byType = t.map(i -> i.literal("PredefinedType")).orElse("");
-      if (!byType.isEmpty() && !byType.equals("NOTDEFINED")) {
-        type = byType;
-        own = own.isEmpty() ? t.map(i -> i.text("ElementType")).orElse("") : own;
-      }
-    }
-    return new EntityClass(p.entity().name(), type, own);
   }
 }

@@ -17,21 +17,27 @@ import wellspan.core.item.Item;
  */
 final class RelationReader {
   private final IfcModel model;
-  private final Map<Integer, Integer> itemOf = new HashMap<>();
+
+  /** Number of the item that an instance became, plus one, by the instance's slot. */
+  private final int[] itemOf;
+
+  private int became;
   private final Map<Integer, Set<Reference>> said = new HashMap<>();
 
   RelationReader(IfcModel model) {
     this.model = model;
+    itemOf = new int[model.size()];
   }
 
   /** Notes which item a product became. */
   void became(Instance product, int item) {
-    itemOf.put(product.id(), item);
+    itemOf[model.slotOf(product.id())] = item + 1;
+    became++;
   }
 
   /** Gives the items what the file says of how they stand to each other. */
   void to(List<Item> items) {
-    if (itemOf.size() < 2) {
+    if (became < 2) {
       return;
     }
     each("IFCRELAGGREGATES", "RelatingObject", "RelatedObjects", RelationType.PART_OF, items);
@@ -86,9 +92,9 @@ final class RelationReader {
   }
 
   private void say(Instance from, RelationType type, Instance to, List<Item> items) {
-    Integer subject = itemOf.get(from.id());
-    Integer object = itemOf.get(to.id());
-    if (subject != null && object != null && !subject.equals(object)) {
+    int subject = itemOf[model.slotOf(from.id())] - 1;
+    int object = itemOf[model.slotOf(to.id())] - 1;
+    if (subject >= 0 && object >= 0 && subject != object) {
       Item other = items.get(object);
       said.computeIfAbsent(subject, k -> new LinkedHashSet<>())
           .add(new Reference(type, other.kind().title(), other.name()));

@@ -40,18 +40,24 @@ final class Representations {
   /** Whether all that a representation shows is lines, points and texts. */
   private static boolean isOfLines(Instance representation) {
     List<Instance> items = LineReader.elements(representation.refs("Items"));
-    return !items.isEmpty()
-        && items.stream()
-            .allMatch(i -> i.isA("IFCCURVE") || i.isA("IFCPOINT") || i.isA("IFCTEXTLITERAL"));
+    for (Instance i : items) {
+      if (!(i.isA("IFCCURVE") || i.isA("IFCPOINT") || i.isA("IFCTEXTLITERAL"))) {
+        return false;
+      }
+    }
+    return !items.isEmpty();
   }
 
   /** The representation that shows the body best: the body itself, else what stands in for it. */
   static List<Instance> bodies(Instance p) {
+    List<Instance> all = of(p);
     for (String wanted : BODY_ORDER) {
-      List<Instance> found =
-          of(p).stream()
-              .filter(r -> r.text("RepresentationIdentifier").equals(wanted) && !isOfLines(r))
-              .toList();
+      List<Instance> found = new ArrayList<>(1);
+      for (Instance r : all) {
+        if (r.text("RepresentationIdentifier").equals(wanted) && !isOfLines(r)) {
+          found.add(r);
+        }
+      }
       if (!found.isEmpty()) {
         return found;
       }

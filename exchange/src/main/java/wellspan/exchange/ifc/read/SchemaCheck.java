@@ -1,7 +1,9 @@
 package wellspan.exchange.ifc.read;
 
+import java.util.BitSet;
+import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.schema.Attribute;
@@ -18,8 +20,10 @@ final class SchemaCheck {
 
   private final IfcModel model;
   private final Schema schema;
-  private int wholeForReal;
-  private int longTexts;
+  private final BitSet wholeForReal = new BitSet();
+  private final BitSet longTexts = new BitSet();
+  private final Map<String, TypeRule> rules = new HashMap<>();
+  private int looked;
 
   SchemaCheck(IfcModel model) {
     this.model = model;
@@ -28,12 +32,18 @@ final class SchemaCheck {
 
   /** Instances in which reals are written without a decimal point; they are read as they stand. */
   int wholeForReal() {
-    return wholeForReal;
+    return wholeForReal.cardinality();
   }
 
   /** Instances with texts of more characters than their type allows. */
   int longTexts() {
-    return longTexts;
+    return longTexts.cardinality();
+  }
+
+  /** Takes over the counts of another check of the same file; what both met counts once. */
+  void absorb(SchemaCheck other) {
+    wholeForReal.or(other.wholeForReal);
+    longTexts.or(other.longTexts);
   }
 
   /** What is wrong with an instance by itself; what it refers to is looked at for its type only. */
@@ -55,8 +65,7 @@ final class SchemaCheck {
               + attributes.size()
               + " attributes");
     }
-    int wholes = wholeForReal;
-    int longs = longTexts;
+    looked = i.id();
     for (int k = 0; k < attributes.size(); k++) {
       Attribute a = attributes.get(k);
       Value v = i.values().get(k);
@@ -74,8 +83,6 @@ final class SchemaCheck {
         return Optional.of(a.name() + " " + fault);
       }
     }
-    wholeForReal = Math.min(wholeForReal, wholes + 1);
-    longTexts = Math.min(longTexts, longs + 1);
     return Optional.empty();
   }
 
@@ -137,9 +144,9 @@ final class SchemaCheck {
       return "holds numbers where lists are needed";
     }
     if (tokens == Value.Tokens.MIXED || tokens == Value.Tokens.WHOLE) {
-      String simple = schema.simpleType(name).orElse("");
+      String simple = rule(name).simple();
       if (simple.equals("REAL")) {
-        wholeForReal++;
+        wholeForReal.set(model.slotOf(looked));
         return null;
       }
       if (simple.equals("INTEGER") && tokens == Value.Tokens.WHOLE || simple.equals("NUMBER")) {
@@ -150,28 +157,32 @@ final class SchemaCheck {
   }
 
   private String named(String name, Value v) {
-    if (schema.isEntity(name)) {
-      return reference(name, v);
+    TypeRule t = rule(name);
+    if (t.entity()) {
+      return reference(t, v);
     }
-    if (schema.isSelect(name)) {
-      return select(name, v);
+    if (t.members().isPresent()) {
+      return select(t, t.members().get(), v);
     }
-    Set<String> literals = schema.enumeration(name).orElse(null);
-    if (literals != null) {
-      boolean known = v instanceof Value.Literal(String l) && literals.contains(l);
+    if (t.literals().isPresent()) {
+      boolean known = v instanceof Value.Literal(String l) && t.literals().get().contains(l);
       return known ? null : "is " + shown(v) + ", which is no value of " + name;
     }
-    Schema.DefinedType t = schema.type(name).orElse(null);
-    if (t != null && t.base() instanceof TypeRef.Aggregate a) {
-      return aggregate(a, v);
-    }
-    return simple(name, t, v);
+    return t.aggregate().isPresent() ? aggregate(t.aggregate().get(), v) : simple(t, v);
   }
 
-  private String simple(String name, Schema.DefinedType t, Value v) {
-    String simple = schema.simpleType(name).orElse("");
+  private TypeRule rule(String name) {
+    TypeRule known = rules.get(name);
+    if (known == null) {
+      known = TypeRule.of(schema, name);
+      rules.put(name, known);
+    }
+    return known;
+  }
+
+  private String simple(TypeRule t, Value v) {
     boolean ok =
-        switch (simple) {
+        switch (t.simple()) {
           case "STRING", "BINARY" -> v instanceof Value.Text;
           case "REAL", "NUMBER" -> v instanceof Value.Num;
           case "INTEGER" -> v instanceof Value.Num(double d, boolean whole) && whole;
@@ -181,50 +192,46 @@ final class SchemaCheck {
           default -> false;
         };
     if (!ok) {
-      return "is " + shown(v) + " where " + simple + " is needed";
+      return "is " + shown(v) + " where " + t.simple() + " is needed";
     }
     if (v instanceof Value.Num(double d, boolean whole)) {
-      if (simple.equals("REAL") && whole) {
-        wholeForReal++;
+      if (t.simple().equals("REAL") && whole) {
+        wholeForReal.set(model.slotOf(looked));
       }
-      if (!Double.isFinite(d)
-          || name.startsWith("IFCPOSITIVE") && d <= 0
-          || name.startsWith("IFCNONNEGATIVE") && d < 0) {
-        return "is " + d + ", which " + name + " does not allow";
+      if (!Double.isFinite(d) || t.positive() && d <= 0 || t.notNegative() && d < 0) {
+        return "is " + d + ", which " + t.name() + " does not allow";
       }
     }
     if (v instanceof Value.Text(String s)
-        && t != null
         && t.maxLength() > 0
-        && !t.exactLength()
+        && s.length() > t.maxLength()
         && s.codePointCount(0, s.length()) > t.maxLength()) {
-      longTexts++;
+      longTexts.set(model.slotOf(looked));
     }
     return null;
   }
 
-  private String select(String name, Value v) {
-    Set<String> members = schema.selectMembers(name);
+  private String select(TypeRule t, Set<String> members, Value v) {
     if (v instanceof Value.Typed(String type, Value inner)) {
-      String upper = type.toUpperCase(Locale.ROOT);
+      String upper = schema.upper(type);
       return members.contains(upper)
           ? named(upper, inner)
-          : "is of the type " + type + ", which " + name + " does not allow";
+          : "is of the type " + type + ", which " + t.name() + " does not allow";
     }
-    return reference(name, v);
+    return reference(t, v);
   }
 
-  private String reference(String name, Value v) {
+  private String reference(TypeRule t, Value v) {
     if (!(v instanceof Value.Ref(int id))) {
-      return "is " + shown(v) + " where a reference to " + name + " is needed";
+      return "is " + shown(v) + " where a reference to " + t.name() + " is needed";
     }
     Optional<Entity> target = model.entityOf(id);
     if (target.isEmpty()) {
       return "refers to #" + id + ", which does not exist or is not of this schema";
     }
-    return schema.allowed(name).get(target.get().number())
+    return t.allowed().get(target.get().number())
         ? null
-        : "refers to #" + id + ", which is a " + target.get().name() + " and no " + name;
+        : "refers to #" + id + ", which is a " + target.get().name() + " and no " + t.name();
   }
 
   private static String shown(Value v) {

@@ -4,7 +4,6 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.BitSet;
 import java.util.HashMap;
@@ -17,19 +16,31 @@ import wellspan.core.progress.Progress;
 import wellspan.exchange.file.ReadException;
 
 /**
- * The records of an ISO 10303-21 file by their numbers; values are parsed when they are asked for.
+ * The records of an ISO 10303-21 file by their numbers; values are parsed when they are asked for,
+ * by any thread.
  */
 final class StepFile {
+  /** Bytes that neither end a statement nor change what ends it. */
+  private static final boolean[] PLAIN = new boolean[128];
+
+  static {
+    Arrays.fill(PLAIN, true);
+    for (char c : ";()'/".toCharArray()) {
+      PLAIN[c] = false;
+    }
+  }
+
+  private static final int USUAL = 8;
+
   private final Path file;
   private final byte[] bytes;
-  private final Map<String, Integer> typeNumbers = new HashMap<>();
-  private final List<String> types = new ArrayList<>();
+  private final TypeNumbers types = new TypeNumbers();
   private int[] ids = new int[1024];
   private int[] offsets = new int[1024];
   private int[] typeOf = new int[1024];
   private int size;
   private final Map<String, Integer> header = new HashMap<>();
-  private int[][] slotsByType;
+  private int[][] slotsByType = {};
   private int[] slotById = {};
   private Map<Integer, Integer> sparse = Map.of();
 
@@ -54,6 +65,7 @@ final class StepFile {
     try {
       f.scan(progress);
       f.index();
+      f.groupByType();
     } catch (StepSyntaxException e) {
       throw f.fault(e);
     }
@@ -141,22 +153,14 @@ final class StepFile {
     while (at < bytes.length && (Character.isLetterOrDigit(bytes[at]) || bytes[at] == '_')) {
       at++;
     }
-    String type =
-        new String(bytes, from, at - from, StandardCharsets.ISO_8859_1).toUpperCase(Locale.ROOT);
     if (size == ids.length) {
       ids = Arrays.copyOf(ids, 2 * size);
       offsets = Arrays.copyOf(offsets, 2 * size);
       typeOf = Arrays.copyOf(typeOf, 2 * size);
     }
-    Integer number = typeNumbers.get(type);
-    if (number == null) {
-      number = types.size();
-      types.add(type);
-      typeNumbers.put(type, number);
-    }
     ids[size] = (int) id;
     offsets[size] = blanks(at);
-    typeOf[size++] = number;
+    typeOf[size++] = types.of(bytes, from, at);
     return endOfStatement(at);
   }
 
@@ -165,6 +169,9 @@ final class StepFile {
     int depth = 0;
     while (at < bytes.length) {
       byte c = bytes[at++];
+      if (c >= 0 && PLAIN[c]) {
+        continue;
+      }
       if (c == ';') {
         if (depth != 0) {
           throw new StepSyntaxException(from, "a parenthesis is missing");
@@ -236,7 +243,7 @@ final class StepFile {
   /** The parameters of a header record, empty if there is none. */
   List<Value> headerOf(String name) {
     Integer at = header.get(name);
-    return at == null ? List.of() : new StepParser(bytes, at).parameters();
+    return at == null ? List.of() : new StepParser(bytes, at).parameters(USUAL);
   }
 
   int size() {
@@ -250,7 +257,7 @@ final class StepFile {
 
   /** Types of the file in upper case, in the order of their numbers. */
   List<String> types() {
-    return List.copyOf(types);
+    return List.copyOf(types.names());
   }
 
   /** The number of the type of the instance in a slot. */
@@ -260,9 +267,6 @@ final class StepFile {
 
   /** Slots of the instances of some types, in the order of the file. */
   int[] slotsOf(BitSet wanted) {
-    if (slotsByType == null) {
-      groupByType();
-    }
     int n = wanted.stream().map(t -> slotsByType[t].length).sum();
     int[] out = new int[n];
     int at = 0;
@@ -277,11 +281,11 @@ final class StepFile {
   }
 
   private void groupByType() {
-    int[] n = new int[types.size()];
+    int[] n = new int[types.names().size()];
     for (int i = 0; i < size; i++) {
       n[typeOf[i]]++;
     }
-    slotsByType = new int[types.size()][];
+    slotsByType = new int[types.names().size()][];
     for (int t = 0; t < n.length; t++) {
       slotsByType[t] = new int[n[t]];
       n[t] = 0;
@@ -304,19 +308,24 @@ final class StepFile {
     return sparse.getOrDefault(id, 0) - 1;
   }
 
-  List<Value> parameters(int slot) {
-    return new StepParser(bytes, offsets[slot]).parameters();
+  /**
+   * The values of the instance in a slot.
+   *
+   * @param usual how many there usually are
+   */
+  List<Value> parameters(int slot, int usual) {
+    return new StepParser(bytes, offsets[slot]).parameters(usual);
   }
 
   /** Numbers of instances by type, in upper case. */
   Map<String, Integer> counts() {
-    int[] n = new int[types.size()];
+    int[] n = new int[types.names().size()];
     for (int i = 0; i < size; i++) {
       n[typeOf[i]]++;
     }
     Map<String, Integer> out = new HashMap<>();
     for (int i = 0; i < n.length; i++) {
-      out.put(types.get(i), n[i]);
+      out.put(types.names().get(i), n[i]);
     }
     return out;
   }

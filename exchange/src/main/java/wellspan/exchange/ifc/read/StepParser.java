@@ -1,7 +1,6 @@
 package wellspan.exchange.ifc.read;
 
 import java.nio.charset.StandardCharsets;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
@@ -11,6 +10,8 @@ final class StepParser {
     1e0, 1e1, 1e2, 1e3, 1e4, 1e5, 1e6, 1e7, 1e8, 1e9, 1e10, 1e11, 1e12, 1e13, 1e14, 1e15, 1e16,
     1e17, 1e18, 1e19, 1e20, 1e21, 1e22
   };
+
+  private static final int FEW = 2;
 
   private final byte[] b;
   private int at;
@@ -22,20 +23,28 @@ final class StepParser {
     at = offset;
   }
 
-  /** The values between the parenthesis at the current place and its partner. */
-  List<Value> parameters() {
+  /**
+   * The values between the parenthesis at the current place and its partner.
+   *
+   * @param usual how many there usually are
+   */
+  List<Value> parameters(int usual) {
     expect('(');
-    List<Value> out = new ArrayList<>();
     if (peek() == ')') {
       at++;
-      return out;
+      return List.of();
     }
+    Value[] out = new Value[usual];
+    int n = 0;
     while (true) {
-      out.add(value());
+      if (n == out.length) {
+        out = Arrays.copyOf(out, 2 * n + 2);
+      }
+      out[n++] = value();
       int c = peek();
       at++;
       if (c == ')') {
-        return out;
+        return Arrays.asList(n == out.length ? out : Arrays.copyOf(out, n));
       }
       if (c != ',') {
         throw new StepSyntaxException(at - 1, "a comma or a closing parenthesis is missing");
@@ -124,7 +133,7 @@ final class StepParser {
       throw new StepSyntaxException(at, "unexpected character '" + (char) (b[at] & 0xFF) + "'");
     }
     String type = new String(b, from, at - from, StandardCharsets.ISO_8859_1);
-    List<Value> inner = parameters();
+    List<Value> inner = parameters(1);
     if (inner.size() != 1) {
       throw new StepSyntaxException(
           from, type + " holds " + inner.size() + " values where one is needed");
@@ -148,7 +157,7 @@ final class StepParser {
       }
     }
     at = start;
-    return new Value.Many(parameters());
+    return new Value.Many(parameters(FEW));
   }
 
   /** A list of numbers only, or null if it is something else. */

@@ -31,16 +31,30 @@ final class StructureReader {
     this.classes = classes;
     for (Instance rel : model.all("IFCRELCONTAINEDINSPATIALSTRUCTURE")) {
       rel.ref("RelatingStructure")
-          .ifPresent(s -> rel.refs("RelatedElements").forEach(e -> containers.put(e.id(), s)));
+          .ifPresent(
+              s -> {
+                for (int e : rel.ids("RelatedElements")) {
+                  containers.put(e, s);
+                }
+              });
     }
     for (Instance rel : model.all("IFCRELAGGREGATES")) {
       rel.ref("RelatingObject")
-          .ifPresent(w -> rel.refs("RelatedObjects").forEach(p -> wholes.put(p.id(), w)));
+          .ifPresent(
+              w -> {
+                for (int p : rel.ids("RelatedObjects")) {
+                  wholes.put(p, w);
+                }
+              });
     }
   }
 
   /** The levels below the site, outermost first; none for what stands in the site itself. */
   List<SpatialPart> of(Instance product) {
+    Instance own = containers.get(product.id());
+    if (own != null) {
+      return path(own);
+    }
     Set<Integer> seen = new HashSet<>();
     Instance at = product;
     while (at != null && seen.add(at.id())) { // a circle is no structure

@@ -34,18 +34,21 @@ final class TextureReader {
   private static final double SAME = 1e-6;
 
   private final Path file;
-  private final List<Finding> findings;
   private final Map<Integer, Instance> maps = new HashMap<>();
   private final Set<Integer> used = new HashSet<>();
   private final Map<String, Optional<Pixels>> known = new HashMap<>();
   private final Set<String> beside = new TreeSet<>();
 
-  TextureReader(IfcModel model, Path file, List<Finding> findings) {
+  TextureReader(IfcModel model, Path file) {
     this.file = file;
-    this.findings = findings;
     for (Instance map : model.all("IFCTEXTURECOORDINATE")) {
       map.ref("MappedTo").ifPresent(set -> maps.put(set.id(), map));
     }
+  }
+
+  /** Whether no surface of the file has a picture over it. */
+  boolean isEmpty() {
+    return maps.isEmpty();
   }
 
   /** Files beside the model that pictures were read from, relative to it. */
@@ -65,8 +68,9 @@ final class TextureReader {
    *
    * @param set the only geometry of the surface
    * @param mesh made of it, in shared coordinates
+   * @param findings takes why there is none
    */
-  Optional<Texture> over(Instance set, String name, Mesh mesh) {
+  Optional<Texture> over(Instance set, String name, Mesh mesh, List<Finding> findings) {
     Instance map = maps.get(set.id());
     if (map == null || !map.isA("IFCINDEXEDTRIANGLETEXTUREMAP")) {
       return Optional.empty();
@@ -80,7 +84,7 @@ final class TextureReader {
       return Optional.empty();
     }
     used.add(map.id());
-    return pixels(image.get().text("URLReference"), name)
+    return pixels(image.get().text("URLReference"), name, findings)
         .map(p -> new Texture(p, fit.get().place()));
   }
 
@@ -120,28 +124,29 @@ final class TextureReader {
     return TextureFit.of(mesh.xyz(), across, down).filter(f -> f.worst() <= FLAT);
   }
 
-  private Optional<Pixels> pixels(String url, String name) {
-    return known.computeIfAbsent(url, u -> read(u, name));
+  private Optional<Pixels> pixels(String url, String name, List<Finding> findings) {
+    return known.computeIfAbsent(url, u -> read(u, name, findings));
   }
 
-  private Optional<Pixels> read(String url, String name) {
+  private Optional<Pixels> read(String url, String name, List<Finding> findings) {
     Optional<Path> picture = local(url);
     if (picture.isEmpty()) {
-      return missing(name, url, "lies elsewhere and is not fetched");
+      return missing(findings, name, url, "lies elsewhere and is not fetched");
     }
     if (!Files.isRegularFile(picture.get())) {
-      return missing(name, url, "is not beside the file");
+      return missing(findings, name, url, "is not beside the file");
     }
     try {
       Pixels p = ImageReader.pixels(picture.get(), Texture.MOST);
       beside.add(folder().relativize(picture.get()).toString().replace('\\', '/'));
       return Optional.of(p);
     } catch (IOException e) {
-      return missing(name, url, "cannot be read");
+      return missing(findings, name, url, "cannot be read");
     }
   }
 
-  private Optional<Pixels> missing(String name, String url, String why) {
+  private static Optional<Pixels> missing(
+      List<Finding> findings, String name, String url, String why) {
     findings.add(
         Finding.warning(
             RECEIVE,

@@ -26,13 +26,17 @@ record HandMadeModel(Path folder) {
       "#49=IFCRECTANGLEPROFILEDEF(.AREA.,$,#12,4.,2.);\n#50=IFCEXTRUDEDAREASOLID(#49,#6,#8,3.);\n";
 
   Received read(String schema, String data) throws IOException {
+    return IfcReader.read(file(schema, data), Progress.NONE);
+  }
+
+  Path file(String schema, String data) throws IOException {
     String text =
         "ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION((''),'2;1');\nFILE_NAME('','',(''),(''),'','','');\nFILE_SCHEMA(('"
             + schema
             + "'));\nENDSEC;\nDATA;\n"
             + data
             + "ENDSEC;\nEND-ISO-10303-21;\n";
-    return IfcReader.read(Files.writeString(folder.resolve("hand.ifc"), text), Progress.NONE);
+    return Files.writeString(folder.resolve("hand.ifc"), text);
   }
 
   /** The wall with a body of its own. */

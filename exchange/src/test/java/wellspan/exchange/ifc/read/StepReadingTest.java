@@ -19,7 +19,7 @@ class StepReadingTest {
   @TempDir Path dir;
 
   private static List<Value> parse(String s) {
-    return new StepParser(s.getBytes(StandardCharsets.ISO_8859_1), 0).parameters();
+    return new StepParser(s.getBytes(StandardCharsets.ISO_8859_1), 0).parameters(4);
   }
 
   @Test
