@@ -101,7 +101,16 @@ class ShapeCommandsTest extends CommandFixture {
     assertThat(run("shape", job, GROUND, "--add", "{oops")).isEqualTo(2);
     assertThat(err.toString()).contains("this is not JSON");
     assertThat(run("shape", job, GROUND, "--add", "{\"step\":\"squash\"}")).isEqualTo(2);
-    assertThat(err.toString()).contains("no step that can be read");
+    assertThat(err.toString())
+        .contains("no step that can be read", "none of the name \"squash\"", "shape --help");
+    assertThat(run("shape", job, GROUND, "--add", "{\"step\":\"raise\",\"by\":1,\"up\":1}")).isEqualTo(2);
+    assertThat(err.toString()).contains("it has no \"up\", but", "\"by\"");
+    assertThat(run("shape", job, GROUND, "--add", "{\"step\":\"raise\",\"by\":\"much\"}"))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("\"by\" is missing or of another kind");
+    assertThat(run("shape", job, "--make", "{\"name\":\"x\"}")).isEqualTo(2);
+    assertThat(err.toString()).contains("no recipe that can be read", "its name is missing");
+    assertThat(err.toString()).doesNotContain("wellspan.core", "ignorable");
     assertThat(run("shape", job, GROUND, "--off", "7")).isEqualTo(2);
     assertThat(err.toString()).contains("There is no step 7");
     assertThat(run("shape", job, "nothing/here")).isEqualTo(2);

@@ -60,7 +60,8 @@ final class ReadingLine extends HBox {
     local.setMinWidth(USE_PREF_SIZE);
     along.setMinWidth(USE_PREF_SIZE);
     frame.setMinWidth(USE_PREF_SIZE);
-    getChildren().addAll(shared, local, along, work, message, Parts.space(), frame);
+    // at the right its button stays where it is, whatever is read or said beside it
+    getChildren().addAll(shared, local, along, message, Parts.space(), work, frame);
     session.aim().pointerProperty().addListener((o, a, b) -> pointer());
     session.historyProperty().addListener((o, a, b) -> refresh());
     message

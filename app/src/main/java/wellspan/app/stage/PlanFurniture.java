@@ -1,6 +1,7 @@
 package wellspan.app.stage;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
@@ -164,16 +165,29 @@ final class PlanFurniture {
     }
   }
 
-  /** A survey: a dot for each point, its level beside it where there is room for it. */
+  /**
+   * A survey: a dot for each point, its level beside it where there is room for it. Where points
+   * lie closer than dots one dot shows them all: the time to draw grows with the picture, not with
+   * them.
+   */
   private void dots(Shape.Points group, boolean chosen) {
     g.setFill(chosen ? theme.accent() : Theme.of(Band.LINES_AND_POINTS));
     double size = chosen ? 2.4 : 1.6;
+    int across = (int) (w.width() / size) + 1;
+    BitSet drawn = new BitSet();
+    double[] xyz = group.coordinates();
     List<NamedPoint> inView = new ArrayList<>();
-    for (NamedPoint p : group.points()) {
-      double x = w.x(p.position().east()), y = w.y(p.position().north());
+    for (int i = 0; i + 2 < xyz.length; i += 3) {
+      double x = w.x(xyz[i]), y = w.y(xyz[i + 1]);
       if (x >= 0 && y >= 0 && x <= w.width() && y <= w.height()) {
-        g.fillRect(x - size / 2, y - size / 2, size, size);
-        inView.add(p);
+        int cell = (int) (y / size) * across + (int) (x / size);
+        if (!drawn.get(cell)) {
+          drawn.set(cell);
+          g.fillRect(x - size / 2, y - size / 2, size, size);
+        }
+        if (inView.size() <= FEW_POINTS) {
+          inView.add(group.points().get(i / 3));
+        }
       }
     }
     if (inView.size() <= FEW_POINTS) {

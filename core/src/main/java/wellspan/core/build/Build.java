@@ -193,6 +193,7 @@ public record Build(
             tallies.add(t);
           }
         });
+    progress.ifPresent(Progress::checkCancelled);
     return new Build(
         job,
         Collections.unmodifiableMap(new LinkedHashMap<>(raw)),

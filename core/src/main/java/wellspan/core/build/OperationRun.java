@@ -118,21 +118,26 @@ final class OperationRun {
     }
     Progress p = progress.orElseThrow(NotReady::new);
     Recipe.Made result =
-        kept(key(recipe, used, ""), Recipe.Made.class, () -> RecipeRun.of(recipe, inputs(used), p));
+        kept(
+            key(recipe, used, ""),
+            Recipe.Made.class,
+            p,
+            () -> RecipeRun.of(recipe, inputs(used), p));
     return new MadeItems(
         recipe,
         used,
         new Recipe.Made(alone(result.items(), Set.of()), result.told(), result.findings()));
   }
 
-  /** A result of the cache, or one that is worked out and kept. */
-  private <T> T kept(String key, Class<T> type, Supplier<T> work) {
+  /** A result of the cache, or one that is worked out and, unless cancelled meanwhile, kept. */
+  private <T> T kept(String key, Class<T> type, Progress p, Supplier<T> work) {
     Optional<T> found = cache.find(key, type);
     if (found.isPresent()) {
       return found.get();
     }
     long begin = System.nanoTime();
     T result = work.get();
+    p.checkCancelled();
     cache.keep(key, result, System.nanoTime() - begin);
     return result;
   }
@@ -225,6 +230,7 @@ final class OperationRun {
           kept(
               key(id, steps.subList(0, i + 1), used),
               StepOutcome.class,
+              p,
               () -> StepRun.of(step, subject, inputs(used), p));
       outcomes.add(alone(o, outcomes));
       now = o.item();

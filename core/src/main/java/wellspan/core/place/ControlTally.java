@@ -96,6 +96,9 @@ public record ControlTally(
    * @param read in shared coordinates
    */
   public static ControlTally of(Control control, String where, Received read) {
+    if (control.points().isEmpty()) {
+      return new ControlTally(where, control.tolerance(), List.of(), List.of());
+    }
     List<NamedPoint> points = new ArrayList<>();
     List<double[]> vertices = new ArrayList<>();
     for (Item i : read.items()) {

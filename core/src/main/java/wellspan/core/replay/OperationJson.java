@@ -14,6 +14,9 @@ import com.fasterxml.jackson.databind.SerializerProvider;
 import com.fasterxml.jackson.databind.cfg.CoercionAction;
 import com.fasterxml.jackson.databind.cfg.CoercionInputShape;
 import com.fasterxml.jackson.databind.deser.std.StdDeserializer;
+import com.fasterxml.jackson.databind.exc.InvalidTypeIdException;
+import com.fasterxml.jackson.databind.exc.MismatchedInputException;
+import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
 import com.fasterxml.jackson.databind.json.JsonMapper;
 import com.fasterxml.jackson.databind.jsontype.NamedType;
 import com.fasterxml.jackson.databind.module.SimpleModule;
@@ -25,6 +28,7 @@ import java.lang.reflect.RecordComponent;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import wellspan.core.choice.ChoiceModule;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Operation;
@@ -144,8 +148,32 @@ public final class OperationJson {
       return JSON.treeToValue(completed(n), type);
     } catch (JsonProcessingException e) {
       throw new IllegalArgumentException(
-          "this is no step that can be read: " + n + " (" + e.getOriginalMessage() + ")", e);
+          "this is no " + word(type) + " that can be read: " + n + " (" + why(e) + ")", e);
     }
+  }
+
+  private static String word(Class<?> type) {
+    return type == Recipe.class ? "recipe" : "step";
+  }
+
+  /** What is wrong, without words that only programs know. */
+  private static String why(JsonProcessingException e) {
+    return switch (e) {
+      case UnrecognizedPropertyException u ->
+          "it has no \""
+              + u.getPropertyName()
+              + "\", but "
+              + u.getKnownPropertyIds().stream()
+                  .map(id -> "\"" + id + "\"")
+                  .collect(Collectors.joining(", "));
+      case InvalidTypeIdException t ->
+          t.getTypeId() == null
+              ? "its name is missing"
+              : "there is none of the name \"" + t.getTypeId() + "\"; shape --help lists them";
+      case MismatchedInputException m when !m.getPath().isEmpty() ->
+          "\"" + m.getPath().getLast().getFieldName() + "\" is missing or of another kind";
+      default -> e.getOriginalMessage();
+    };
   }
 
   /** With the usual values of parameters that are left out. */

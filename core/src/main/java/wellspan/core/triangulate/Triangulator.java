@@ -89,7 +89,7 @@ public final class Triangulator {
     conflicts.addAll(noding.conflicts());
     double[] vertices = table.vertices().coordinates();
     Mesh whole = new Mesh(vertices, delaunay(vertices, Noding.chains(pieces), progress));
-    progress.advance(0.9, "Checking breaklines");
+    progress.advance(0.9, pieces.isEmpty() ? "Looking over the triangles" : "Checking breaklines");
     Set<Long> drawn = edgesAlong(whole, pieces);
     List<Position> lost = new ArrayList<>();
     Set<Long> limits = new HashSet<>();

@@ -1,12 +1,14 @@
 package wellspan.core.build;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.time.Instant;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import wellspan.core.geom.Position;
@@ -125,6 +127,25 @@ class KeptResultsTest {
   void aRecipeThatIsAddedIsAllThatIsMade() {
     open(job("abc").withRecipe(new Copy("Second", GROUND)));
     assertThat(cache.missed).isEqualTo(1);
+  }
+
+  /** However short a step is, and whether or not it looks: who cancelled wants none of it. */
+  @Test
+  void nothingIsKeptOfABuildThatWasCancelled() {
+    Progress cancelled =
+        new Progress() {
+          @Override
+          public void report(double fraction, String sentence) {}
+
+          @Override
+          public boolean isCancelled() {
+            return true;
+          }
+        };
+    Map<String, Object> before = Map.copyOf(cache.kept);
+    assertThatThrownBy(() -> Build.of(job("abd"), raw(), cache, cancelled))
+        .isInstanceOf(CancellationException.class);
+    assertThat(cache.kept).isEqualTo(before);
   }
 
   @Test
