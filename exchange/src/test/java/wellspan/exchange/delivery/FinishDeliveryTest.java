@@ -1,6 +1,7 @@
 package wellspan.exchange.delivery;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -12,6 +13,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import wellspan.core.attribute.Finish;
 import wellspan.core.deliver.DeliveryFormat;
@@ -155,10 +157,21 @@ class FinishDeliveryTest {
     }
   }
 
-  /** Names of points are half a metre high in a drawing of any unit. */
+  /**
+   * Names of points are half a metre high in a drawing of any unit, which it says by its number.
+   */
   @ParameterizedTest
-  @EnumSource(names = {"METRE", "MILLIMETRE"})
-  void namesOfPointsAreHalfAMetreHigh(LinearUnit unit) throws IOException {
+  @CsvSource({
+    "INCH, 1",
+    "FOOT, 2",
+    "MILE, 3",
+    "MILLIMETRE, 4",
+    "CENTIMETRE, 5",
+    "METRE, 6",
+    "KILOMETRE, 7",
+    "US_SURVEY_FOOT, 21"
+  })
+  void namesOfPointsAreHalfAMetreHigh(LinearUnit unit, String number) throws IOException {
     Item pegs =
         Item.points("Pegs", List.of(new NamedPoint("P1", new Position(412_001, 6_534_501, 2), "")));
     DeliveryFormat dxf = new DxfFormat(DxfRelease.R2000, false);
@@ -178,6 +191,7 @@ class FinishDeliveryTest {
     List<String> lines = Files.readAllLines(f);
     int text = lines.indexOf("AcDbText");
     int height = text + 1 + lines.subList(text + 1, lines.size()).indexOf(" 40") + 1;
-    assertThat(Double.parseDouble(lines.get(height)) * unit.metres()).isEqualTo(0.5);
+    assertThat(Double.parseDouble(lines.get(height)) * unit.metres()).isCloseTo(0.5, within(1e-4));
+    assertThat(lines.get(lines.indexOf("$INSUNITS") + 2).strip()).isEqualTo(number);
   }
 }
