@@ -12,7 +12,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 import wellspan.core.align.Alignment;
-import wellspan.core.align.Chainages;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 
 /**
@@ -25,6 +25,7 @@ public final class RoadParts {
   private final RoadLine line;
   private final RoadStations stations;
   private final List<Finding> findings;
+  private final SectionFaults faults;
   private final List<Track> tracks = new ArrayList<>();
 
   /** One design surface followed from section to section. */
@@ -42,6 +43,7 @@ public final class RoadParts {
   private RoadParts(Alignment axis, List<Finding> findings) {
     this.axis = axis;
     this.findings = findings;
+    faults = new SectionFaults(axis);
     line = new RoadLine(axis);
     stations = new RoadStations(line);
   }
@@ -69,6 +71,7 @@ public final class RoadParts {
         follow(all, s, same);
       }
     }
+    faults.to(findings);
     List<RoadPart> out = new ArrayList<>();
     for (Track t : tracks) {
       part(t, out);
@@ -81,19 +84,14 @@ public final class RoadParts {
     boolean disordered = false;
     for (CrossSection c : sections) {
       if (c.distance() < -1e-3 || c.distance() > line.length() + 1e-3) {
-        findings.add(
-            Finding.error(
-                RECEIVE,
-                "section.beyond",
-                axis.name(),
-                axis.name()
-                    + ": the cross section at "
-                    + chainage(c.distance())
-                    + " lies beyond the alignment, which runs from "
-                    + chainage(0)
-                    + " to "
-                    + chainage(line.length())
-                    + "; it is left out. Ask for the alignment it belongs to."));
+        faults.add(
+            "section.beyond",
+            "beyond the alignment, which runs from "
+                + chainage(0)
+                + " to "
+                + chainage(line.length())
+                + "; left out. Ask for the alignment that is meant.",
+            c.distance());
         continue;
       }
       disordered |= !out.isEmpty() && c.distance() < out.getLast().distance();
@@ -112,9 +110,8 @@ public final class RoadParts {
     return out;
   }
 
-  /** Chainage at a distance; beyond the ends the labels run on. */
   private String chainage(double distance) {
-    return Chainages.format(axis.chainages().at(distance));
+    return faults.chainage(distance);
   }
 
   private void follow(List<CrossSection> all, int s, List<DesignArea> same) {
@@ -180,32 +177,16 @@ public final class RoadParts {
     try {
       SectionRing r = SectionOutline.of(c, a);
       if (a.side().toLowerCase(Locale.ROOT).equals("left") && r.size() > 0 && allAbove(r)) {
-        findings.add(
-            Finding.error(
-                RECEIVE,
-                "section.side",
-                axis.name(),
-                axis.name()
-                    + ", section "
-                    + chainage(c.distance())
-                    + ": "
-                    + a.title()
-                    + " is said to lie on the left, but its offsets are to the right; it is shown where its offsets say. Ask which of them is meant."));
+        faults.add(
+            "section.side",
+            a.title()
+                + " is said to lie on the left, but its offsets are to the right; it is shown where its offsets say. Ask which of them is meant.",
+            c.distance());
       }
       return r;
     } catch (SectionOutline.Refused e) {
-      findings.add(
-          Finding.error(
-              RECEIVE,
-              "section.outline",
-              axis.name(),
-              axis.name()
-                  + ", section "
-                  + chainage(c.distance())
-                  + ": "
-                  + a.title()
-                  + " is left out there: "
-                  + e.getMessage()));
+      faults.add(
+          "section.outline", a.title() + " is left out there: " + e.getMessage(), c.distance());
       return null;
     }
   }
@@ -279,6 +260,7 @@ public final class RoadParts {
     if (flat && runs.getFirst().getFirst().closed()) {
       noThickness(a);
     }
+    gaps(a, runs);
     CarriedSection body = new CarriedSection(stations, runs);
     String kind =
         runs.getFirst().getFirst().closed()
@@ -286,6 +268,31 @@ public final class RoadParts {
             : "design line";
     out.add(
         new RoadPart(a.title(), side(a, t), a.material(), 0, kind, a.thickness(), body, a.sets()));
+  }
+
+  /** Where a part is missing in sections between others that have it. */
+  private void gaps(DesignArea a, List<List<SectionRing>> runs) {
+    for (int i = 0; i + 1 < runs.size(); i++) {
+      SectionRing end = runs.get(i).getLast();
+      SectionRing begin = runs.get(i + 1).getFirst();
+      boolean faded = end.isFlat() && begin.isFlat();
+      if (!faded && begin.distance() - end.distance() > 1e-3) {
+        findings.add(
+            Finding.note(
+                    RECEIVE,
+                    "section.gap",
+                    axis.name(),
+                    axis.name()
+                        + ": "
+                        + a.title()
+                        + " ends at "
+                        + chainage(end.distance())
+                        + " and begins again at "
+                        + chainage(begin.distance())
+                        + "; the sections between do not have it.")
+                .withFigure(Figure.of(begin.distance() - end.distance(), 3, "m")));
+      }
+    }
   }
 
   /** Whether another stretch of the same part begins or ends at the same place. */
