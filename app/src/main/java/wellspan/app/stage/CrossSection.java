@@ -1,10 +1,13 @@
 package wellspan.app.stage;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.DoubleStream;
+import java.util.stream.IntStream;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.attribute.PropertySet;
@@ -47,6 +50,10 @@ record CrossSection(
   private static final Set<Band> ROAD = EnumSet.of(Band.PAVEMENT, Band.EDGES, Band.EARTHWORKS);
 
   private static final double ALONE = 15;
+
+  /** What is narrower says nothing of how a carriageway falls, metres. */
+  private static final double NARROW = 0.5;
+
   private static final double MOST = 120;
 
   /**
@@ -58,7 +65,36 @@ record CrossSection(
    * @param number of a course from the top down, 0 where nobody says
    */
   record Cut(
-      ItemId id, Item item, List<double[]> lines, boolean body, double thickness, long number) {}
+      ItemId id, Item item, List<double[]> lines, boolean body, double thickness, long number) {
+    /** Smallest distance from the axis on a side, not less than 0. */
+    double nearest(int side) {
+      return Math.max(0, offsets(side).min().orElse(0));
+    }
+
+    /** Largest distance from the axis on a side; below 0 where all of it lies on the other. */
+    double farthest(int side) {
+      return offsets(side).max().orElse(0);
+    }
+
+    private DoubleStream offsets(int side) {
+      return lines.stream()
+          .flatMapToDouble(l -> IntStream.range(0, l.length / 2).mapToDouble(i -> side * l[2 * i]));
+    }
+
+    /** Its highest level at an offset, NaN where it is not or has no inside. */
+    double top(double offset) {
+      double best = Double.NaN;
+      for (double[] l : body ? lines : List.<double[]>of()) {
+        for (int i = 0; i + 3 < l.length; i += 2) {
+          if (l[i] > offset != l[i + 2] > offset) {
+            double t = (offset - l[i]) / (l[i + 2] - l[i]);
+            best = higher(best, l[i + 1] + t * (l[i + 3] - l[i + 1]));
+          }
+        }
+      }
+      return best;
+    }
+  }
 
   /**
    * The alignment that a section is cut across: the chosen one, that of the chosen, or the first.
@@ -182,21 +218,49 @@ record CrossSection(
 
   /** Level of the topmost body at an offset, NaN where there is none. */
   double top(double offset) {
-    double best = Double.NaN;
-    for (Cut c : cuts) {
-      if (!c.body()) {
-        continue;
-      }
-      for (double[] l : c.lines()) {
-        for (int i = 0; i + 3 < l.length; i += 2) {
-          if (l[i] > offset != l[i + 2] > offset) {
-            double t = (offset - l[i]) / (l[i + 2] - l[i]);
-            double z = l[i + 1] + t * (l[i + 3] - l[i + 1]);
-            best = Double.isNaN(best) || z > best ? z : best;
-          }
-        }
-      }
-    }
-    return best;
+    return cuts.stream().mapToDouble(c -> c.top(offset)).reduce(Double.NaN, CrossSection::higher);
+  }
+
+  private static double higher(double a, double b) {
+    return Double.isNaN(a) || b > a ? b : a;
+  }
+
+  /**
+   * How the carriageway falls on one side.
+   *
+   * @param percent of what is topmost there, falling outwards negative
+   * @param offset of its middle
+   * @param level of its top, metres
+   */
+  record Crossfall(double percent, double offset, double level) {}
+
+  /**
+   * Of the pavement that lies nearest to the axis on a side, on top of what lies under it; empty
+   * where there is none: slopes and ground have no crossfall.
+   *
+   * @param side −1 for left, 1 for right
+   */
+  Optional<Crossfall> crossfall(int side) {
+    Comparator<Cut> byPlace = Comparator.comparingDouble(c -> c.nearest(side));
+    return cuts.stream()
+        .filter(c -> c.body() && c.item().kind().stratum() == Band.PAVEMENT)
+        .filter(c -> c.farthest(side) - c.nearest(side) > NARROW)
+        .min(
+            byPlace.thenComparing(
+                c -> -c.top(side * (0.1 * c.farthest(side) + 0.9 * c.nearest(side)))))
+        .flatMap(c -> fall(c, side));
+  }
+
+  private static Optional<Crossfall> fall(Cut c, int side) {
+    double width = c.farthest(side) - c.nearest(side);
+    double near = side * (c.nearest(side) + 0.1 * width);
+    double far = side * (c.nearest(side) + 0.9 * width);
+    double z1 = c.top(near);
+    double z2 = c.top(far);
+    return Double.isFinite(z1) && Double.isFinite(z2)
+        ? Optional.of(
+            new Crossfall(
+                100 * (z2 - z1) / Math.abs(far - near), (near + far) / 2, Math.max(z1, z2)))
+        : Optional.empty();
   }
 }

@@ -36,6 +36,10 @@ record CrossSectionPicture(
   static final double RIGHT = 30;
   private static final double TOP = 54;
   private static final double BOTTOM = 64;
+
+  /** Room that the level at the axis takes to each side, and a crossfall to its own. */
+  private static final double CLEAR = 62;
+
   private static final double PALER = 0.16;
   private static final Font WORD = Font.font("Manrope", 12);
 
@@ -173,27 +177,25 @@ record CrossSectionPicture(
           theme.ink(),
           TextAlignment.CENTER);
     }
-    for (int side : new int[] {-1, 1}) {
-      crossfall(side);
-    }
+    section.crossfall(-1).ifPresent(this::crossfall);
+    section.crossfall(1).ifPresent(this::crossfall);
   }
 
-  private void crossfall(int side) {
-    double reach = side > 0 ? section.right() - 3 : -section.left() - 3;
-    double near = side * reach * 0.1;
-    double far = side * reach * 0.6;
-    double z1 = section.top(near);
-    double z2 = section.top(far);
-    if (reach > 1 && Double.isFinite(z1) && Double.isFinite(z2)) {
-      text(
-          g,
-          Figures.number(100 * (z2 - z1) / Math.abs(far - near), 1) + " %",
-          x(side * reach * 0.4),
-          Math.max(TOP + 2, y(Math.max(z1, z2)) - 16),
-          FIGURE,
-          theme.ink(),
-          TextAlignment.CENTER);
-    }
+  private void crossfall(CrossSection.Crossfall fall) {
+    text(
+        g,
+        Figures.number(fall.percent(), 1) + " %",
+        beside(fall.offset()),
+        Math.max(TOP + 2, y(fall.level()) - 16),
+        FIGURE,
+        theme.ink(),
+        TextAlignment.CENTER);
+  }
+
+  /** Where a word about an offset stands clear of the level at the axis. */
+  private double beside(double offset) {
+    double away = x(offset) - x(0);
+    return x(0) + Math.copySign(Math.max(Math.abs(away), CLEAR), away);
   }
 
   private void grid() {

@@ -180,7 +180,8 @@ final class PlanFurniture {
     for (int i = 0; i + 2 < xyz.length; i += 3) {
       double x = w.x(xyz[i]), y = w.y(xyz[i + 1]);
       if (x >= 0 && y >= 0 && x <= w.width() && y <= w.height()) {
-        int cell = (int) (y / size) * across + (int) (x / size);
+        int row = (int) (y / size);
+        int cell = row * across + (int) (x / size);
         if (!drawn.get(cell)) {
           drawn.set(cell);
           g.fillRect(x - size / 2, y - size / 2, size, size);

@@ -171,7 +171,11 @@ public final class OperationJson {
               ? "its name is missing"
               : "there is none of the name \"" + t.getTypeId() + "\"; shape --help lists them";
       case MismatchedInputException m when !m.getPath().isEmpty() ->
-          "\"" + m.getPath().getLast().getFieldName() + "\" is missing or of another kind";
+          "\""
+              + m.getPath().getLast().getFieldName()
+              + (m.getOriginalMessage().startsWith("Missing")
+                  ? "\" is missing"
+                  : "\" is of another kind than is needed");
       default -> e.getOriginalMessage();
     };
   }
