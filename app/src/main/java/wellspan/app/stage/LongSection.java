@@ -49,12 +49,16 @@ record LongSection(
     return i.shape() instanceof Shape.Axis;
   }
 
+  /** The surface that lies under lines and over pipes. */
+  static Optional<Item> ground(Build build) {
+    return build.items().values().stream()
+        .map(Build.BuiltItem::item)
+        .filter(i -> i.ground().isPresent())
+        .findFirst();
+  }
+
   private static LongSection cut(Build build, String name, Alignment a) {
-    Optional<Item> ground =
-        build.items().values().stream()
-            .map(Build.BuiltItem::item)
-            .filter(i -> i.ground().isPresent())
-            .findFirst();
+    Optional<Item> ground = ground(build);
     TriangleIndex index = ground.flatMap(Item::ground).map(TriangleIndex::new).orElse(null);
     List<double[]> design = new ArrayList<>();
     List<double[]> under = new ArrayList<>();

@@ -25,9 +25,12 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.ItemId;
-import wellspan.core.shape.Shape;
+import wellspan.core.network.PipeRun;
 
-/** The long section of the alignment in hand: design line, ground under it, grades. */
+/**
+ * The long section of what is in hand: of an alignment its design line, the ground under it,
+ * grades; of a pipe or chamber the run it belongs to.
+ */
 public final class SectionView extends Pane {
   private static final double LEFT = 74;
   private static final double RIGHT = 30;
@@ -46,6 +49,7 @@ public final class SectionView extends Pane {
   private final Canvas canvas = new Canvas();
   private Theme theme = Theme.LIGHT;
   private LongSection section;
+  private Optional<RunSection> run = Optional.empty();
   private Optional<ItemId> existing = Optional.empty();
   private Optional<ItemId> proposed = Optional.empty();
   private Optional<MassHaul> haul = Optional.empty();
@@ -87,7 +91,9 @@ public final class SectionView extends Pane {
 
   private void refresh() {
     if (isVisible()) {
-      section = LongSection.of(session.build(), session.selectedProperty().get()).orElse(null);
+      Optional<ItemId> chosen = session.selectedProperty().get();
+      run = RunSection.of(session.build(), chosen);
+      section = run.isPresent() ? null : LongSection.of(session.build(), chosen).orElse(null);
       haul = Optional.empty();
       draw();
       measure();
@@ -145,10 +151,15 @@ public final class SectionView extends Pane {
     g.setFill(theme.panel());
     g.fillRect(0, 0, canvas.getWidth(), canvas.getHeight());
     g.setTextBaseline(VPos.CENTER);
+    if (run.isPresent()) {
+      String chosen = session.selectedItem().map(i -> i.item().name()).orElse("");
+      new RunPicture(run.get(), chosen, theme, g, canvas.getWidth(), canvas.getHeight()).draw();
+      return;
+    }
     if (section == null) {
       text(
           g,
-          "There is no alignment to cut along. Receive a road design.",
+          "There is no alignment to cut along. Receive a road design, or select a pipe.",
           canvas.getWidth() / 2,
           canvas.getHeight() / 2,
           NAME,
@@ -280,6 +291,7 @@ public final class SectionView extends Pane {
   }
 
   private void point(MouseEvent e) {
+    run.ifPresent(r -> pointAlong(r.run(), e.getX()));
     if (section == null) {
       return;
     }
@@ -293,9 +305,11 @@ public final class SectionView extends Pane {
     }
   }
 
-  /** Whether the item in hand can be cut along. */
-  public static boolean canShow(Session session) {
-    return session.build().items().values().stream()
-        .anyMatch(i -> i.item().shape() instanceof Shape.Axis);
+  private void pointAlong(PipeRun pipes, double at) {
+    double room = canvas.getWidth() - RunPicture.LEFT - RunPicture.RIGHT;
+    double d = (at - RunPicture.LEFT) / room * pipes.length();
+    if (d >= 0 && d <= pipes.length()) {
+      session.aim().pointerProperty().set(Optional.of(pipes.at(d)));
+    }
   }
 }

@@ -5,7 +5,8 @@ import wellspan.core.geom.Similarity;
 
 /** A pipe with its ends: centres of chambers, lowest inside points. */
 public record LaidPipe(Pipe pipe, Chamber start, Chamber end, Position from, Position to) {
-  double planLength() {
+  /** Between the centres of its chambers, metres. */
+  public double planLength() {
     return Math.hypot(to.east() - from.east(), to.north() - from.north());
   }
 
@@ -15,7 +16,7 @@ public record LaidPipe(Pipe pipe, Chamber start, Chamber end, Position from, Pos
   }
 
   /** Fall over length in plan, positive falling. */
-  double slope() {
+  public double slope() {
     return (from.level() - to.level()) / planLength();
   }
 
