@@ -103,7 +103,8 @@ class ShapeCommandsTest extends CommandFixture {
     assertThat(run("shape", job, GROUND, "--add", "{\"step\":\"squash\"}")).isEqualTo(2);
     assertThat(err.toString())
         .contains("no step that can be read", "none of the name \"squash\"", "shape --help");
-    assertThat(run("shape", job, GROUND, "--add", "{\"step\":\"raise\",\"by\":1,\"up\":1}")).isEqualTo(2);
+    assertThat(run("shape", job, GROUND, "--add", "{\"step\":\"raise\",\"by\":1,\"up\":1}"))
+        .isEqualTo(2);
     assertThat(err.toString()).contains("it has no \"up\", but", "\"by\"");
     assertThat(run("shape", job, GROUND, "--add", "{\"step\":\"raise\",\"by\":\"much\"}"))
         .isEqualTo(2);
