@@ -75,7 +75,10 @@ class DemoDataTest {
         .isPositive();
     assertThat(e.stream().mapToDouble(PlanElement::startCurvature).min().orElseThrow())
         .isNegative();
-    assertThat(r.findings()).extracting(Finding::code).containsExactly("terrain.empty");
+    assertThat(r.findings())
+        .extracting(Finding::code)
+        .as("what is planted, and that the verge makes room for the junction")
+        .containsExactly("terrain.empty", "section.gap");
   }
 
   @Test

@@ -32,12 +32,11 @@ class RoadPartsTest {
         "Mill Lane", List.of(elements), new Chainages(0, List.of()), Optional.empty());
   }
 
-  private static Alignment straight(double length) {
+  static Alignment straight(double length) {
     return along(new PlanElement.Line(ORIGIN, length));
   }
 
-  private static DesignArea box(
-      String name, double left, double right, double top, double thickness) {
+  static DesignArea box(String name, double left, double right, double top, double thickness) {
     return area(
         name,
         new double[][] {
@@ -45,7 +44,7 @@ class RoadPartsTest {
         });
   }
 
-  private static DesignArea area(String name, double[][] points) {
+  static DesignArea area(String name, double[][] points) {
     List<SectionPoint> out = new ArrayList<>();
     for (double[] p : points) {
       out.add(new SectionPoint(p[0], p[1], ""));
@@ -53,7 +52,7 @@ class RoadPartsTest {
     return new DesignArea(name, "", "", "", DesignArea.Form.AREA, 0, out);
   }
 
-  private static CrossSection at(double distance, DesignArea... areas) {
+  static CrossSection at(double distance, DesignArea... areas) {
     return new CrossSection(distance, 0, List.of(areas));
   }
 
@@ -61,7 +60,7 @@ class RoadPartsTest {
     return RoadParts.of(axis, List.of(sections), findings);
   }
 
-  private static void solid(RoadPart p, double exact) {
+  static void solid(RoadPart p, double exact) {
     Mesh m = p.body().mesh(0.010);
     assertThat(m.isClosed()).as("closed").isTrue();
     assertThat(p.body().exactVolume()).isCloseTo(exact, within(1e-9 * exact));
@@ -264,79 +263,6 @@ class RoadPartsTest {
     RoadPart p = parts(straight(10), at(0, top), at(10, top)).getFirst();
     solid(p, 10 * 4 * 0.05);
     assertThat(p.body().between()).containsExactly("CL", "E");
-  }
-
-  @Test
-  void badSectionsAreNamedAndMakeNoBrokenBody() {
-    double[][] bow = {{0, 100}, {4, 99}, {4, 100}, {0, 99}};
-    List<RoadPart> p =
-        parts(
-            straight(40),
-            at(20, box("Base", 0, 4, 100, 0.2)),
-            at(0, box("Base", 0, 4, 100, 0.2), area("Bow", bow)),
-            at(40, box("Base", 0, 4, 100, 0.2), box("Alone", 0, 1, 100, 1)),
-            at(55, box("Base", 0, 4, 100, 0.2)));
-    assertThat(p).singleElement().satisfies(b -> solid(b, 40 * 0.8));
-    assertThat(findings)
-        .extracting(Finding::code)
-        .containsExactlyInAnyOrder(
-            "section.beyond", "section.order", "section.outline", "section.alone");
-  }
-
-  @Test
-  void whatIsWrongInManySectionsIsToldOnceWithWhere() {
-    double[][] bow = {{0, 100}, {4, 99}, {4, 100}, {0, 99}};
-    CrossSection[] sections = new CrossSection[9];
-    for (int i = 0; i < 9; i++) {
-      sections[i] = at(5 * i, box("Base", 0, 4, 100, 0.2), area("Bow", bow));
-    }
-    parts(straight(40), sections);
-    assertThat(findings)
-        .singleElement()
-        .satisfies(
-            f -> {
-              assertThat(f.message()).contains("9 sections from 0+000.000 to 0+040.000: Bow");
-              assertThat(f.figure().orElseThrow().value()).isEqualTo(9);
-            });
-    findings.clear();
-    parts(straight(10), at(0, area("Bow", bow)), at(10, area("Bow", bow)));
-    assertThat(findings)
-        .singleElement()
-        .satisfies(f -> assertThat(f.message()).contains("sections 0+000.000, 0+010.000: Bow"));
-  }
-
-  @Test
-  void whatIsMissingBetweenSectionsThatHaveItIsNoted() {
-    List<RoadPart> p =
-        parts(
-            straight(100),
-            at(0, box("Base", 0, 4, 100, 0.2)),
-            at(20, box("Base", 0, 4, 100, 0.2)),
-            at(40),
-            at(70, box("Base", 0, 4, 100, 0.2)),
-            at(100, box("Base", 0, 4, 100, 0.2)));
-    assertThat(p).singleElement().satisfies(b -> solid(b, 50 * 0.8));
-    assertThat(findings)
-        .singleElement()
-        .satisfies(
-            f -> {
-              assertThat(f.code()).isEqualTo("section.gap");
-              assertThat(f.isError()).isFalse();
-              assertThat(f.message()).contains("0+020.000", "0+070.000");
-              assertThat(f.figure().orElseThrow().value()).isEqualTo(50);
-            });
-  }
-
-  /** What fades to nothing, stays nothing and grows again is not missing. */
-  @Test
-  void noThicknessIsNoGap() {
-    parts(
-        straight(100),
-        at(0, box("Base", 0, 4, 100, 0.2)),
-        at(20, box("Base", 0, 4, 100, 0)),
-        at(60, box("Base", 0, 4, 100, 0)),
-        at(100, box("Base", 0, 4, 100, 0.2)));
-    assertThat(findings).isEmpty();
   }
 
   @ParameterizedTest
