@@ -2,12 +2,12 @@ package wellspan.app.stage;
 
 import static wellspan.app.stage.SectionInk.FIGURE;
 import static wellspan.app.stage.SectionInk.NAME;
+import static wellspan.app.stage.SectionInk.line;
 import static wellspan.app.stage.SectionInk.spacing;
 import static wellspan.app.stage.SectionInk.text;
 
 import java.util.List;
 import javafx.scene.canvas.GraphicsContext;
-import javafx.scene.paint.Color;
 import javafx.scene.text.TextAlignment;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Theme;
@@ -50,7 +50,7 @@ record RunPicture(
   void draw() {
     PipeRun run = section.run();
     grid();
-    line(section.ground(), Theme.of(Band.GROUND), 2);
+    line(g, section.ground(), this::x, this::y, Theme.of(Band.GROUND), 2);
     run.stretches().forEach(this::pipe);
     List<Chamber> chambers = run.chambers();
     double free = Double.NEGATIVE_INFINITY;
@@ -132,24 +132,6 @@ record RunPicture(
 
   private double rowTop(int row) {
     return height - BELOW + 10 + row * ROW;
-  }
-
-  private void line(List<double[]> points, Color c, double thick) {
-    g.setStroke(c);
-    g.setLineWidth(thick);
-    g.beginPath();
-    boolean pen = false;
-    for (double[] p : points) {
-      if (Double.isNaN(p[1])) {
-        pen = false;
-      } else if (pen) {
-        g.lineTo(x(p[0]), y(p[1]));
-      } else {
-        g.moveTo(x(p[0]), y(p[1]));
-        pen = true;
-      }
-    }
-    g.stroke();
   }
 
   private void pipe(PipeRun.Stretch s) {

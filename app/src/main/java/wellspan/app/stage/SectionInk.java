@@ -1,5 +1,7 @@
 package wellspan.app.stage;
 
+import java.util.List;
+import java.util.function.DoubleUnaryOperator;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
@@ -19,6 +21,31 @@ final class SectionInk {
     return wanted / power > 5
         ? 10 * power
         : wanted / power > 2 ? 5 * power : wanted / power > 1 ? 2 * power : power;
+  }
+
+  /** Draws points of distance and level as a line, interrupted where a level is NaN. */
+  static void line(
+      GraphicsContext g,
+      List<double[]> points,
+      DoubleUnaryOperator x,
+      DoubleUnaryOperator y,
+      Color c,
+      double width) {
+    g.setStroke(c);
+    g.setLineWidth(width);
+    g.beginPath();
+    boolean pen = false;
+    for (double[] p : points) {
+      if (Double.isNaN(p[1])) {
+        pen = false;
+      } else if (pen) {
+        g.lineTo(x.applyAsDouble(p[0]), y.applyAsDouble(p[1]));
+      } else {
+        g.moveTo(x.applyAsDouble(p[0]), y.applyAsDouble(p[1]));
+        pen = true;
+      }
+    }
+    g.stroke();
   }
 
   /** Writes on whole pixels, where letters are sharp. */

@@ -2,10 +2,10 @@ package wellspan.app.stage;
 
 import static wellspan.app.stage.SectionInk.FIGURE;
 import static wellspan.app.stage.SectionInk.NAME;
+import static wellspan.app.stage.SectionInk.line;
 import static wellspan.app.stage.SectionInk.spacing;
 import static wellspan.app.stage.SectionInk.text;
 
-import java.util.List;
 import java.util.Optional;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
@@ -172,8 +172,8 @@ public final class SectionView extends Pane {
             / (section.high() - section.low())
             / ((canvas.getWidth() - LEFT - RIGHT) / section.length());
     grid(g);
-    line(g, section.ground(), Theme.of(Band.GROUND), 2);
-    line(g, section.design(), theme.accent(), 2.5);
+    line(g, section.ground(), this::x, this::y, Theme.of(Band.GROUND), 2);
+    line(g, section.design(), this::x, this::y, theme.accent(), 2.5);
     segments(g);
     double bottom = canvas.getHeight();
     haul.ifPresent(
@@ -241,24 +241,6 @@ public final class SectionView extends Pane {
           theme.muted(),
           TextAlignment.CENTER);
     }
-  }
-
-  private void line(GraphicsContext g, List<double[]> points, Color c, double width) {
-    g.setStroke(c);
-    g.setLineWidth(width);
-    g.beginPath();
-    boolean pen = false;
-    for (double[] p : points) {
-      if (Double.isNaN(p[1])) {
-        pen = false;
-      } else if (pen) {
-        g.lineTo(x(p[0]), y(p[1]));
-      } else {
-        g.moveTo(x(p[0]), y(p[1]));
-        pen = true;
-      }
-    }
-    g.stroke();
   }
 
   /** Grades over straight pieces and marks where pieces of the profile meet. */

@@ -93,7 +93,7 @@ class EarthworkInRangeTest {
     return m.volume();
   }
 
-  @Property(tries = 30)
+  @Property(tries = 60)
   void stretchesAreClosedAndTogetherTheWhole(
       @ForAll @DoubleRange(min = 60, max = 5000) double radius,
       @ForAll boolean left,

@@ -191,7 +191,11 @@ class FinishDeliveryTest {
     List<String> lines = Files.readAllLines(f);
     int text = lines.indexOf("AcDbText");
     int height = text + 1 + lines.subList(text + 1, lines.size()).indexOf(" 40") + 1;
-    assertThat(Double.parseDouble(lines.get(height)) * unit.metres()).isCloseTo(0.5, within(1e-4));
+    double lastDecimal = Math.pow(10, -dxf.decimals(unit)) * unit.metres();
+    boolean decimal =
+        List.of("MILLIMETRE", "CENTIMETRE", "METRE", "KILOMETRE").contains(unit.name());
+    assertThat(Double.parseDouble(lines.get(height)) * unit.metres())
+        .isCloseTo(0.5, within(decimal ? 0 : 0.501 * lastDecimal));
     assertThat(lines.get(lines.indexOf("$INSUNITS") + 2).strip()).isEqualTo(number);
   }
 }
