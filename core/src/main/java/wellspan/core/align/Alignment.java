@@ -5,10 +5,20 @@ import java.util.List;
 import java.util.Optional;
 import java.util.TreeSet;
 import wellspan.core.geom.Box;
+import wellspan.core.geom.OnceAsked;
 
-/** A plan line of elements with its labels and, where there is one, its profile. */
+/**
+ * A plan line of elements with its labels and, where there is one, its profile. A place on it is
+ * found among its elements by halving.
+ *
+ * @param reached where each element ends, worked out when it is first asked for
+ */
 public record Alignment(
-    String name, List<PlanElement> elements, Chainages chainages, Optional<Profile> profile) {
+    String name,
+    List<PlanElement> elements,
+    Chainages chainages,
+    Optional<Profile> profile,
+    OnceAsked<Lengths> reached) {
 
   /**
    * @throws IllegalArgumentException if there is no element
@@ -20,9 +30,22 @@ public record Alignment(
     }
   }
 
+  /**
+   * @throws IllegalArgumentException if there is no element
+   */
+  public Alignment(
+      String name, List<PlanElement> elements, Chainages chainages, Optional<Profile> profile) {
+    this(name, elements, chainages, profile, new OnceAsked<>());
+  }
+
+  private Lengths lengths() {
+    return reached.get(
+        () -> Lengths.of(elements.stream().mapToDouble(PlanElement::length).toArray()));
+  }
+
   /** Length in plan, metres. */
   public double length() {
-    return elements.stream().mapToDouble(PlanElement::length).sum();
+    return lengths().whole();
   }
 
   public double startChainage() {
@@ -35,15 +58,10 @@ public record Alignment(
 
   /** The point at a distance from the start; distances outside are held to the ends. */
   public AlignmentPoint at(double distance) {
-    double rest = Math.max(0, distance);
-    PlanElement last = elements.getLast();
-    for (PlanElement e : elements) {
-      if (rest <= e.length() || e == last) {
-        return point(distance, e.at(Math.min(rest, e.length())));
-      }
-      rest -= e.length();
-    }
-    throw new IllegalStateException("unreachable: the last element takes every distance");
+    Lengths lengths = lengths();
+    int i = lengths.endingAtOrAfter(distance);
+    PlanElement e = elements.get(i);
+    return point(distance, e.at(Math.clamp(distance - lengths.start(i), 0, e.length())));
   }
 
   private AlignmentPoint point(double distance, PlanPoint p) {
@@ -141,20 +159,15 @@ public record Alignment(
 
   /** Curvature in plan at a distance from the start, positive where it turns left, 1/m. */
   public double curvatureAt(double distance) {
-    double rest = Math.max(0, distance);
-    PlanElement last = elements.getLast();
-    for (PlanElement e : elements) {
-      if (rest < e.length() || e == last) {
-        return switch (e) {
-          case PlanElement.Line l -> 0;
-          case PlanElement.Arc a -> 1 / a.radius();
-          case PlanElement.Irregular r -> 0;
-          case PlanElement.Spiral sp -> sp.curvatureAt(Math.min(rest, sp.length()));
-        };
-      }
-      rest -= e.length();
-    }
-    throw new IllegalStateException("unreachable: the last element takes every distance");
+    Lengths lengths = lengths();
+    int i = lengths.endingAfter(distance);
+    return switch (elements.get(i)) {
+      case PlanElement.Line l -> 0;
+      case PlanElement.Arc a -> 1 / a.radius();
+      case PlanElement.Irregular r -> 0;
+      case PlanElement.Spiral s ->
+          s.curvatureAt(Math.clamp(distance - lengths.start(i), 0, s.length()));
+    };
   }
 
   /** Extent of the line, found at metre steps and element ends. */

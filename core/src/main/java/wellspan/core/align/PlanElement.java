@@ -1,5 +1,10 @@
 package wellspan.core.align;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.IntStream;
+import wellspan.core.geom.OnceAsked;
+
 /**
  * One element of an alignment in plan. Curvature is positive where the alignment turns left, in
  * 1/m.
@@ -189,8 +194,9 @@ public sealed interface PlanElement {
    *
    * @param xy easting, northing of two or more points, no two the same after each other; immutable
    *     by convention
+   * @param reached where each piece ends, worked out when it is first asked for
    */
-  record Irregular(double[] xy) implements PlanElement {
+  record Irregular(double[] xy, OnceAsked<Lengths> reached) implements PlanElement {
     /**
      * @throws IllegalArgumentException if there are fewer than two points
      */
@@ -200,26 +206,37 @@ public sealed interface PlanElement {
       }
     }
 
+    /**
+     * @throws IllegalArgumentException if there are fewer than two points
+     */
+    public Irregular(double[] xy) {
+      this(xy, new OnceAsked<>());
+    }
+
+    private Lengths lengths() {
+      return reached.get(
+          () ->
+              Lengths.of(IntStream.range(0, xy.length / 2 - 1).mapToDouble(this::piece).toArray()));
+    }
+
     @Override
     public PlanPoint start() {
       return new PlanPoint(xy[0], xy[1], direction(0));
     }
 
-    private double direction(int i) {
+    private double direction(int piece) {
+      int i = 2 * piece;
       return Math.atan2(xy[i + 3] - xy[i + 1], xy[i + 2] - xy[i]);
     }
 
-    private double piece(int i) {
+    private double piece(int piece) {
+      int i = 2 * piece;
       return Math.hypot(xy[i + 2] - xy[i], xy[i + 3] - xy[i + 1]);
     }
 
     @Override
     public double length() {
-      double sum = 0;
-      for (int i = 0; i + 3 < xy.length; i += 2) {
-        sum += piece(i);
-      }
-      return sum;
+      return lengths().whole();
     }
 
     @Override
@@ -234,21 +251,18 @@ public sealed interface PlanElement {
 
     @Override
     public PlanPoint at(double distance) {
-      double rest = distance;
-      int i = 0;
-      while (i + 5 < xy.length && rest > piece(i)) {
-        rest -= piece(i);
-        i += 2;
-      }
-      double a = direction(i);
-      return new PlanPoint(xy[i] + rest * Math.cos(a), xy[i + 1] + rest * Math.sin(a), a);
+      int piece = lengths().endingAtOrAfter(distance);
+      double rest = distance - lengths().start(piece);
+      double a = direction(piece);
+      return new PlanPoint(
+          xy[2 * piece] + rest * Math.cos(a), xy[2 * piece + 1] + rest * Math.sin(a), a);
     }
 
     /** The straight pieces on their own. */
-    public java.util.List<PlanElement> pieces() {
-      java.util.List<PlanElement> out = new java.util.ArrayList<>();
-      for (int i = 0; i + 3 < xy.length; i += 2) {
-        out.add(new Line(new PlanPoint(xy[i], xy[i + 1], direction(i)), piece(i)));
+    public List<PlanElement> pieces() {
+      List<PlanElement> out = new ArrayList<>();
+      for (int i = 0; i < xy.length / 2 - 1; i++) {
+        out.add(new Line(new PlanPoint(xy[2 * i], xy[2 * i + 1], direction(i)), piece(i)));
       }
       return out;
     }

@@ -7,12 +7,17 @@ import java.util.function.Supplier;
  * says nothing of what it belongs to, so each is equal to any other, and it is never stored.
  */
 public final class OnceAsked<T> {
-  private transient T value;
+  private transient volatile T value;
 
   /**
    * @param work gives the same whoever asks; never null
    */
-  public synchronized T get(Supplier<T> work) {
+  public T get(Supplier<T> work) {
+    T known = value;
+    return known == null ? workedOut(work) : known;
+  }
+
+  private synchronized T workedOut(Supplier<T> work) {
     if (value == null) {
       value = work.get();
     }

@@ -155,6 +155,7 @@ final class RoadLine {
     double east = p.east() + offset * Math.cos(right);
     double north = p.north() + offset * Math.sin(right);
     double own = Math.abs(offset);
+    double nearer = own - 1e-7;
     double window = 4 * own;
     int steps = 200;
     double from = Math.max(0, distance - window);
@@ -163,6 +164,9 @@ final class RoadLine {
     double where = from;
     for (int k = 0; k <= steps; k++) {
       double d = away(from + k * step, east, north);
+      if (d < nearer) {
+        return false;
+      }
       if (d < best) {
         best = d;
         where = from + k * step;
@@ -179,7 +183,7 @@ final class RoadLine {
         a = m1;
       }
     }
-    return away((a + b) / 2, east, north) >= own - 1e-7;
+    return away((a + b) / 2, east, north) >= nearer;
   }
 
   private double away(double distance, double east, double north) {

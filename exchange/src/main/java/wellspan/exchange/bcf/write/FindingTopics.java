@@ -49,6 +49,7 @@ public final class FindingTopics {
     FromAbove above =
         new FromAbove(items, i -> ids.getOrDefault(i, ""), Optional.of(build.job().frame()));
     Map<String, Integer> times = new HashMap<>();
+    Map<Seen, byte[]> pictures = new HashMap<>();
     List<BcfTopic> out = new ArrayList<>();
     for (Finding f : findings) {
       Set<String> marked =
@@ -57,6 +58,12 @@ public final class FindingTopics {
       String key = f.code() + "\u0000" + f.item() + "\u0000" + f.message();
       int n = times.merge(key, 1, Integer::sum);
       BcfTopic.Viewpoint view = above.view(marked, place, place.isPresent() ? ROUND_PLACE : LEAST);
+      Seen seen = new Seen(marked, place, view);
+      byte[] picture = pictures.get(seen);
+      if (picture == null) {
+        picture = above.picture(marked, place, view);
+        pictures.put(seen, picture);
+      }
       out.add(
           new BcfTopic(
               "Finding",
@@ -65,10 +72,13 @@ public final class FindingTopics {
               f.severity().word() + " " + f.code() + "\n" + f.message(),
               List.copyOf(marked),
               view,
-              above.picture(marked, place, view)));
+              picture));
     }
     return out;
   }
+
+  /** What a picture shows: findings of one item without a place have one in common. */
+  private record Seen(Set<String> marked, Optional<Position> place, BcfTopic.Viewpoint viewpoint) {}
 
   /** The first sentence. */
   private static String title(Finding f) {
