@@ -37,7 +37,7 @@ final class AttributeCommand implements Callable<Integer> {
     PrintWriter err = spec.commandLine().getErr();
     try (JobLock _ = JobLock.take(folder, "wellspan attribute", Clock.systemUTC())) {
       JobStore store = new JobStore(folder);
-      Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+      Build build = SourceIntake.build(store, store.openWhole(), Progress.NONE);
       AttributeTable said;
       try {
         said = AttributeTable.of(build, TableReader.read(table));

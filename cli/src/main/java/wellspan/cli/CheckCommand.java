@@ -88,7 +88,7 @@ final class CheckCommand implements Callable<Integer> {
     }
     if (mend == null) {
       JobStore store = new JobStore(job);
-      return tell(SourceIntake.build(store, store.open(), Progress.NONE));
+      return tell(SourceIntake.build(store, store.openWhole(), Progress.NONE));
     }
     try (JobLock _ = JobLock.take(job, "wellspan check --mend", Clock.systemUTC())) {
       return mended(new JobStore(job));
@@ -112,7 +112,7 @@ final class CheckCommand implements Callable<Integer> {
                                     .map(Check::code)
                                     .toList())
                             + "."));
-    Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+    Build build = SourceIntake.build(store, store.openWhole(), Progress.NONE);
     Map<ItemId, Step> steps =
         JobFindings.mends(build, JobFindings.of(build, Progress.NONE), check.code());
     if (steps.isEmpty()) {

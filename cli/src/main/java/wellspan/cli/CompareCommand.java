@@ -70,7 +70,7 @@ final class CompareCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     Volumes.Factors factors = new Volumes.Factors(swell, compaction);
     JobStore store = new JobStore(folder);
-    Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+    Build build = SourceIntake.build(store, store.openWhole(), Progress.NONE);
     Mesh a = mesh(build, first);
     if (second == null) {
       print(Retriangulated.of(a, Progress.NONE).difference(), Optional.empty(), factors);

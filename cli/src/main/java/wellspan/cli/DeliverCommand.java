@@ -55,7 +55,7 @@ final class DeliverCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     JobStore store = new JobStore(folder);
-    Job job = store.open();
+    Job job = store.openWhole();
     List<Delivery> chosen = names.isEmpty() ? job.deliveries() : new ArrayList<>();
     for (String name : names) {
       chosen.add(

@@ -241,7 +241,7 @@ final class DescribeCommand implements Callable<Integer> {
   /** What a job would deliver, and what it holds back. */
   private Described ofJob(Rulebook book, IfcSchema schema) throws IOException {
     JobStore store = new JobStore(what);
-    Job job = store.open();
+    Job job = store.openWhole();
     Build build =
         SourceIntake.build(store, rulebook.isGiven() ? job.withRulebook(book) : job, Progress.NONE);
     Map<String, Ruled> ruled = new HashMap<>();

@@ -38,7 +38,7 @@ final class FrameCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     JobStore store = new JobStore(folder);
-    Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+    Build build = SourceIntake.build(store, store.openWhole(), Progress.NONE);
     FrameSheet sheet = FrameSheets.of(build);
     if (html != null) {
       AtomicFile.write(html, FrameSheetPage.html(sheet));

@@ -66,7 +66,7 @@ final class MassesCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     JobStore store = new JobStore(folder);
-    Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+    Build build = SourceIntake.build(store, store.openWhole(), Progress.NONE);
     Build.BuiltItem line = build.items().get(new ItemId(along));
     if (line == null || !(line.item().shape() instanceof Shape.Axis axis)) {
       throw new IllegalArgumentException("The job has no alignment \"" + along + "\".");

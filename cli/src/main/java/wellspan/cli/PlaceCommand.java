@@ -88,7 +88,7 @@ final class PlaceCommand implements Callable<Integer> {
 
   private int run() throws IOException {
     JobStore store = new JobStore(folder);
-    Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+    Build build = SourceIntake.build(store, store.openWhole(), Progress.NONE);
     Source source =
         build
             .job()

@@ -99,7 +99,7 @@ final class RulebookCommand implements Callable<Integer> {
     if (into != null) {
       try (JobLock _ = JobLock.take(into, "wellspan rulebook", Clock.systemUTC())) {
         JobStore store = new JobStore(into);
-        store.save(store.open().withRulebook(book));
+        store.save(store.openWhole().withRulebook(book));
       }
       err.println(book.name() + " is the rulebook of " + into + ".");
     }
@@ -115,7 +115,9 @@ final class RulebookCommand implements Callable<Integer> {
     if (what.toString().equals(SHIPPED) && !Files.exists(what)) {
       return RulebookJson.shipped();
     }
-    return Files.isDirectory(what) ? new JobStore(what).open().rulebook() : RulebookFile.read(what);
+    return Files.isDirectory(what)
+        ? new JobStore(what).openWhole().rulebook()
+        : RulebookFile.read(what);
   }
 
   private Rulebook changed(Rulebook from, PrintWriter err) throws IOException {

@@ -115,7 +115,7 @@ final class ShapeCommand implements Callable<Integer> {
 
   private int run() throws IOException {
     JobStore store = new JobStore(folder);
-    Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+    Build build = SourceIntake.build(store, store.openWhole(), Progress.NONE);
     Job job = changed(build.job());
     boolean edited = !job.equals(build.job());
     if (edited) {

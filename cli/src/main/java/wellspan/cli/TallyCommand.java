@@ -46,7 +46,7 @@ final class TallyCommand implements Callable<Integer> {
   @Override
   public Integer call() throws IOException {
     JobStore store = new JobStore(folder);
-    Build build = SourceIntake.build(store, store.open(), Progress.NONE);
+    Build build = SourceIntake.build(store, store.openWhole(), Progress.NONE);
     if (build.job().control().points().isEmpty()) {
       throw new IllegalArgumentException(
           "The job has no control points. Take them from a source at the stop Place.");

@@ -296,6 +296,10 @@ public final class Deliveries {
       session.complain("Choose a delivery first.");
       return;
     }
+    if (!session.store().notUnderstood().isEmpty()) {
+      session.complain(session.lookingOnlyProperty().get());
+      return;
+    }
     Build sent = session.build();
     session
         .work()

@@ -45,13 +45,13 @@ final class JobWindow {
 
   /** Begins to read the sources; the window is made meanwhile. */
   private void begin(Optional<String> held) throws IOException {
-    if (held.isPresent()) {
-      session.lookOnly(held.get());
-    } else if (!store.notUnderstood().isEmpty()) {
+    if (!store.notUnderstood().isEmpty()) { // told before the lock: nothing may be delivered either
       session.lookOnly(
           "The job file holds what this Wellspan does not understand: "
               + String.join("; ", store.notUnderstood())
-              + ". It can be looked at and delivered; it is not changed. Update Wellspan, or mend the file.");
+              + ". It can be looked at; it is neither changed nor delivered. Update Wellspan, or mend the file.");
+    } else if (held.isPresent()) {
+      session.lookOnly(held.get());
     } else {
       store.recoverable().ifPresent(session::recover);
     }

@@ -62,6 +62,27 @@ class DeliveriesTest extends SessionFixture {
   }
 
   @Test
+  void aJobOfALaterProgramIsLookedAtAndNotDelivered() throws Exception {
+    Path file = session.store().jobFile();
+    Files.writeString(
+        file,
+        Files.readString(file)
+            .replace(
+                "\"steps\" : { }",
+                "\"steps\" : { \"quay-road/terrain/Design ground\" : [ { \"step\" : \"smooth out\" } ] }"));
+    session = open();
+    session.lookOnly("It holds a step of a later Wellspan.");
+    session.load();
+    settle();
+    assertThat(session.store().notUnderstood()).isNotEmpty();
+    session.deliveries().run();
+    settle();
+    assertThat(session.messages().sentenceProperty().get()).contains("later Wellspan");
+    assertThat(session.deliveries().runsProperty().get()).isEmpty();
+    assertThat(session.store().out()).doesNotExist();
+  }
+
+  @Test
   void ofThousandsItIsReckonedAsideWhatTheyAreAndOnlyOfTheLatestState() throws Exception {
     Delivery d = session.job().deliveries().getFirst();
     AtomicInteger told = new AtomicInteger();

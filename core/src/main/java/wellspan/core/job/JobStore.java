@@ -94,7 +94,28 @@ public final class JobStore {
     return opened.job();
   }
 
-  /** What the opened file holds that is not in the job; while there is any, nothing is saved. */
+  /**
+   * The same for all that makes something of a job: what is left out of it would be missing without
+   * a word.
+   *
+   * @throws JobException besides, if the file holds what is not understood, naming it
+   */
+  public Job openWhole() throws IOException {
+    Job job = open();
+    if (!notUnderstood.isEmpty()) {
+      throw new JobException(
+          jobFile()
+              + " holds what this Wellspan does not understand: "
+              + String.join("; ", notUnderstood)
+              + ". What is made without it would not be what the job says. Update Wellspan, or mend the file; the window shows what can be read.");
+    }
+    return job;
+  }
+
+  /**
+   * What the opened file holds that is not in the job; while there is any, nothing is saved and
+   * nothing delivered.
+   */
   public List<String> notUnderstood() {
     return notUnderstood;
   }
