@@ -108,6 +108,6 @@ final class DeliverCommand implements Callable<Integer> {
         p.triangles(),
         p.propertiesEqual(),
         String.join(" ", o.files().stream().map(Path::toString).toList()));
-    p.findings().forEach(f -> out.println("  " + f.severity().word() + "  " + f.message()));
+    FindingLines.of(p.findings()).forEach(out::println);
   }
 }

@@ -9,8 +9,11 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.locationtech.jts.algorithm.CGAlgorithms3D;
 import org.locationtech.jts.geom.Coordinate;
+import org.locationtech.jts.geom.Envelope;
+import org.locationtech.jts.index.strtree.STRtree;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.Position;
@@ -25,6 +28,8 @@ final class NetworkChecks {
   private final Network network;
   private final Map<String, Chamber> chambers;
   private final List<LaidPipe> pipes;
+  private final Map<String, List<LaidPipe>> into;
+  private final Map<String, List<LaidPipe>> outOf;
   private final List<Finding> findings;
 
   private NetworkChecks(
@@ -36,6 +41,8 @@ final class NetworkChecks {
     this.chambers = chambers;
     this.pipes = pipes;
     this.findings = findings;
+    into = pipes.stream().collect(Collectors.groupingBy(p -> p.end().name()));
+    outOf = pipes.stream().collect(Collectors.groupingBy(p -> p.start().name()));
   }
 
   static void check(
@@ -155,16 +162,16 @@ final class NetworkChecks {
                 i.level() < c.sump() ? "below its floor" : "above its rim"));
       }
     }
-    double lowestIn = Double.POSITIVE_INFINITY;
-    double highestOut = Double.NEGATIVE_INFINITY;
-    for (LaidPipe p : pipes) {
-      if (p.end().name().equals(c.name())) {
-        lowestIn = Math.min(lowestIn, p.to().level());
-      }
-      if (p.start().name().equals(c.name())) {
-        highestOut = Math.max(highestOut, p.from().level());
-      }
-    }
+    double lowestIn =
+        into.getOrDefault(c.name(), List.of()).stream()
+            .mapToDouble(p -> p.to().level())
+            .min()
+            .orElse(Double.POSITIVE_INFINITY);
+    double highestOut =
+        outOf.getOrDefault(c.name(), List.of()).stream()
+            .mapToDouble(p -> p.from().level())
+            .max()
+            .orElse(Double.NEGATIVE_INFINITY);
     if (Double.isFinite(lowestIn) && highestOut > lowestIn + ROUNDING) {
       warn(
           "network.step",
@@ -181,9 +188,8 @@ final class NetworkChecks {
 
   private void shrinking() {
     for (LaidPipe in : pipes) {
-      for (LaidPipe out : pipes) {
-        if (in.end().name().equals(out.start().name())
-            && out.pipe().section().area() < in.pipe().section().area() * (1 - 1e-6)) {
+      for (LaidPipe out : outOf.getOrDefault(in.end().name(), List.of())) {
+        if (out.pipe().section().area() < in.pipe().section().area() * (1 - 1e-6)) {
           warn(
               "network.shrinks",
               out.pipe().name(),
@@ -250,49 +256,58 @@ final class NetworkChecks {
     }
   }
 
+  /**
+   * Each pair once, in the order of the pipes; only pairs whose boxes meet in plan are measured.
+   */
   private void clearances() {
+    STRtree boxes = new STRtree();
     for (int i = 0; i < pipes.size(); i++) {
-      for (int j = i + 1; j < pipes.size(); j++) {
-        LaidPipe a = pipes.get(i);
-        LaidPipe b = pipes.get(j);
-        double reach = radius(a) + radius(b);
-        if (sharesChamber(a, b) || apartInPlan(a, b, reach)) {
-          continue;
-        }
-        double d =
-            CGAlgorithms3D.distanceSegmentSegment(axis(a, 0), axis(a, 1), axis(b, 0), axis(b, 1))
-                - reach;
-        if (d < 0) {
-          warn(
-              "network.near",
-              a.pipe().name(),
-              a.from(),
-              Figure.of(-d, 3, "m"),
-              String.format(
-                  Locale.ROOT,
-                  "The pipes %s and %s run into each other by %.3f m.",
-                  a.pipe().name(),
-                  b.pipe().name(),
-                  -d));
-        }
-      }
+      boxes.insert(box(pipes.get(i)), i);
+    }
+    for (int i = 0; i < pipes.size(); i++) {
+      int first = i;
+      LaidPipe a = pipes.get(i);
+      List<?> near = boxes.query(box(a));
+      near.stream()
+          .map(Integer.class::cast)
+          .filter(j -> j > first)
+          .sorted()
+          .map(pipes::get)
+          .filter(b -> !sharesChamber(a, b))
+          .forEach(b -> clearance(a, b));
     }
   }
 
-  private static boolean apartInPlan(LaidPipe a, LaidPipe b, double reach) {
-    return Math.min(a.from().east(), a.to().east()) - reach
-            > Math.max(b.from().east(), b.to().east())
-        || Math.min(b.from().east(), b.to().east()) - reach
-            > Math.max(a.from().east(), a.to().east())
-        || Math.min(a.from().north(), a.to().north()) - reach
-            > Math.max(b.from().north(), b.to().north())
-        || Math.min(b.from().north(), b.to().north()) - reach
-            > Math.max(a.from().north(), a.to().north());
+  /** Of the pipe with its wall, in plan. */
+  private static Envelope box(LaidPipe p) {
+    Envelope box = new Envelope(p.from().east(), p.to().east(), p.from().north(), p.to().north());
+    box.expandBy(radius(p));
+    return box;
+  }
+
+  private void clearance(LaidPipe a, LaidPipe b) {
+    double d =
+        CGAlgorithms3D.distanceSegmentSegment(axis(a, 0), axis(a, 1), axis(b, 0), axis(b, 1))
+            - radius(a)
+            - radius(b);
+    if (d < 0) {
+      warn(
+          "network.near",
+          a.pipe().name(),
+          a.from(),
+          Figure.of(-d, 3, "m"),
+          String.format(
+              Locale.ROOT,
+              "The pipes %s and %s run into each other by %.3f m.",
+              a.pipe().name(),
+              b.pipe().name(),
+              -d));
+    }
   }
 
   private static boolean sharesChamber(LaidPipe a, LaidPipe b) {
-    return List.of(a.start().name(), a.end().name()).contains(b.start().name())
-        || List.of(a.start().name(), a.end().name()).contains(b.end().name());
+    Set<String> ends = new HashSet<>(List.of(a.start().name(), a.end().name()));
+    return ends.contains(b.start().name()) || ends.contains(b.end().name());
   }
 
   private static double radius(LaidPipe p) {
