@@ -223,7 +223,11 @@ public final class RoadParts {
           t.runs.add(run);
         }
         RingMatching m = RingMatching.of(last, ring);
-        run.replaceAll(r -> r.at(m.first()).asEdge());
+        if (!last.isAll(m.first())) { // all that follows it back share its points
+          run.replaceAll(r -> r.at(m.first()).asEdge());
+        } else if (run.size() == 1) {
+          run.set(0, last.asEdge());
+        }
         run.add(ring.at(m.second()).asEdge());
         return;
       }

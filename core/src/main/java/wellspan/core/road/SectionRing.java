@@ -54,6 +54,16 @@ record SectionRing(
     return closed && Math.abs(area()) < NO_AREA;
   }
 
+  /** Whether places on its edges are just its own points in their order. */
+  boolean isAll(double[] places) {
+    for (int k = 0; k < places.length; k++) {
+      if (places[k] != k) {
+        return false;
+      }
+    }
+    return places.length == size();
+  }
+
   /** The same outline with other points on its edges: whole numbers are its own points. */
   SectionRing at(double[] places) {
     double[] o = new double[places.length];
