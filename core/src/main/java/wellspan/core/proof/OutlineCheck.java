@@ -16,6 +16,12 @@ import wellspan.core.geom.Polyline;
  * whatever way the triangles are wound.
  */
 public final class OutlineCheck {
+  /** Edges of a ring that are asked which side its triangles lie on. */
+  private static final int LOOKED_AT = 32;
+
+  /** A triangle this near to the line of its edge in plan stands upright, metres. */
+  private static final double UPRIGHT = 1e-4;
+
   private OutlineCheck() {}
 
   private record Place(double e, double n, double h) {
@@ -71,19 +77,50 @@ public final class OutlineCheck {
           return Optional.of(
               "boundary " + (r + 1) + " runs where the surface does not end, or twice");
         }
-        if (i == 0 && inside(third.get(e), xyz, i) != outer.get(r)) {
-          return Optional.of(
-              "boundary "
-                  + (r + 1)
-                  + " is called "
-                  + (outer.get(r) ? "outer" : "void")
-                  + " and is the other");
-        }
+      }
+      if (isOther(xyz, third, outer.get(r))) {
+        return Optional.of(
+            "boundary "
+                + (r + 1)
+                + " is called "
+                + (outer.get(r) ? "outer" : "void")
+                + " and is the other");
       }
     }
     return open.isEmpty()
         ? Optional.empty()
         : Optional.of(open.size() + " of " + edges + " open edges are in no boundary");
+  }
+
+  /**
+   * Whether a ring is said to be what it is not: no triangle along it lies on the side that is
+   * said. Upright faces lie on neither side, and the edge of a leaning tube has some on both: such
+   * rings may be called either.
+   */
+  private static boolean isOther(double[] ring, Map<Edge, Place> third, boolean outer) {
+    int n = ring.length / 3 - 1;
+    int step = Math.max(1, n / LOOKED_AT);
+    boolean any = false;
+    for (int i = 0; i < n; i += step) {
+      Place c = third.get(Edge.of(Place.of(ring, i), Place.of(ring, i + 1)));
+      if (isUpright(ring, i, c)) {
+        continue;
+      }
+      if (inside(c, ring, i) == outer) {
+        return false;
+      }
+      any = true;
+    }
+    return any;
+  }
+
+  /** Whether the triangle on an edge stands on its line in plan, as far as numbers tell. */
+  private static boolean isUpright(double[] ring, int i, Place c) {
+    double e = ring[3 * i + 3] - ring[3 * i];
+    double n = ring[3 * i + 4] - ring[3 * i + 1];
+    double off = e * (c.n() - ring[3 * i + 1]) - n * (c.e() - ring[3 * i]);
+    double length = Math.hypot(e, n);
+    return length == 0 || Math.abs(off) / length < UPRIGHT;
   }
 
   /**
@@ -93,7 +130,7 @@ public final class OutlineCheck {
   private static boolean inside(Place third, double[] ring, int i) {
     double e = (ring[3 * i] + ring[3 * i + 3]) / 2;
     double n = (ring[3 * i + 1] + ring[3 * i + 4]) / 2;
-    double near = 1e-6;
+    double near = 1e-2; // of the way, beside the noise of large coordinates
     e += near * (third.e() - e);
     n += near * (third.n() - n);
     boolean in = false;
