@@ -89,11 +89,21 @@ public final class MeshEdges {
     return false;
   }
 
+  /** Whether exactly one triangle has the edge between two vertices. */
+  public boolean isOpen(int a, int b) {
+    int uses = 0;
+    for (int o = slots[slot(a, b)]; o >= 0; o = next[o]) {
+      uses += from(o) == a && to(o) == b || from(o) == b && to(o) == a ? 1 : 0;
+    }
+    return uses == 1;
+  }
+
   /**
    * The closed chains of vertices along edges that have a triangle on one side only, whatever way
    * triangles are wound. The surface lies to the left of each, seen from above: outer outlines run
    * counter-clockwise, holes clockwise. Outlines that touch in a vertex are kept apart: each
-   * follows the triangles that hang together there.
+   * follows the triangles that hang together there. Where more than two triangles meet at an edge a
+   * chain ends: from its last vertex to its first there is no open edge then.
    */
   public List<int[]> outlines() {
     int n = twin.length;

@@ -51,10 +51,10 @@ public record Boundaries(String surface, List<Polyline> rings, List<String> type
                     List.of(s.values().get(TYPE).show().split(" "))));
   }
 
-  /** What is wrong with them beside the surface's own triangles; empty if nothing is. */
-  public Optional<String> fault(Mesh mesh) {
+  /** They are held against the surface's own triangles. */
+  public OutlineCheck against(Mesh mesh) {
     return types.size() != rings.size()
-        ? Optional.of("boundaries without a type")
-        : OutlineCheck.fault(mesh, rings, types.stream().map(t -> !t.equals("void")).toList());
+        ? new OutlineCheck(Optional.of("boundaries without a type"), 0)
+        : OutlineCheck.of(mesh, rings, types.stream().map(t -> !t.equals("void")).toList());
   }
 }

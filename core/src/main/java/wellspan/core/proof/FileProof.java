@@ -147,7 +147,7 @@ public final class FileProof {
 
   /** Whether boundaries are those of their surface's own open edges. */
   private static boolean repeats(Boundaries b, Received file) {
-    return surface(b, file).map(m -> b.fault(m).isEmpty()).orElse(false);
+    return surface(b, file).map(m -> b.against(m).fault().isEmpty()).orElse(false);
   }
 
   private static Optional<Mesh> surface(Boundaries b, Received file) {
@@ -174,7 +174,7 @@ public final class FileProof {
       }
       Optional<String> fault =
           surface(boundary.get(), arrived)
-              .map(m -> boundary.get().fault(m))
+              .map(m -> boundary.get().against(m).fault())
               .orElse(Optional.of("its surface is not there"));
       fault.ifPresent(
           f ->

@@ -1,5 +1,6 @@
 package wellspan.core.proof;
 
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -13,16 +14,18 @@ import wellspan.core.geom.Polyline;
  * Checks the boundaries that a file gives for a surface against the triangles that arrived:
  * together their pieces must be the edges with a triangle on one side only, each once, and each
  * ring must say rightly whether the surface lies inside it. Edges are counted here by place,
- * whatever way the triangles are wound.
+ * whatever way the triangles are wound. Where more than two triangles meet at an edge, the open
+ * edges need not make closed lines, so that some of them may be in no boundary.
+ *
+ * @param fault what is wrong, empty if nothing is
+ * @param unsaid how many open edges of such a surface are in no boundary
  */
-public final class OutlineCheck {
+public record OutlineCheck(Optional<String> fault, int unsaid) {
   /** Edges of a ring that are asked which side its triangles lie on. */
   private static final int LOOKED_AT = 32;
 
   /** A triangle this near to the line of its edge in plan stands upright, metres. */
   private static final double UPRIGHT = 1e-4;
-
-  private OutlineCheck() {}
 
   private record Place(double e, double n, double h) {
     static Place of(double[] xyz, int i) {
@@ -31,19 +34,21 @@ public final class OutlineCheck {
   }
 
   private record Edge(Place a, Place b) {
+    private static final Comparator<Place> ORDER =
+        Comparator.comparingDouble(Place::e)
+            .thenComparingDouble(Place::n)
+            .thenComparingDouble(Place::h);
+
     static Edge of(Place a, Place b) {
-      return a.hashCode() < b.hashCode() || a.hashCode() == b.hashCode() && a.e() < b.e()
-          ? new Edge(a, b)
-          : new Edge(b, a);
+      return ORDER.compare(a, b) < 0 ? new Edge(a, b) : new Edge(b, a);
     }
   }
 
   /**
    * @param rings closed lines, the last point being the first again
    * @param outer of each ring, whether it is said to be an outer one
-   * @return what is wrong, empty if nothing is
    */
-  public static Optional<String> fault(Mesh mesh, List<Polyline> rings, List<Boolean> outer) {
+  public static OutlineCheck of(Mesh mesh, List<Polyline> rings, List<Boolean> outer) {
     Map<Edge, Integer> uses = new HashMap<>();
     Map<Edge, Place> third = new HashMap<>();
     int[] t = mesh.triangles();
@@ -69,17 +74,16 @@ public final class OutlineCheck {
       double[] xyz = rings.get(r).xyz();
       int n = rings.get(r).pointCount();
       if (!Place.of(xyz, 0).equals(Place.of(xyz, n - 1))) {
-        return Optional.of("boundary " + (r + 1) + " is not closed");
+        return wrong("boundary " + (r + 1) + " is not closed");
       }
       for (int i = 0; i + 1 < n; i++) {
         Edge e = Edge.of(Place.of(xyz, i), Place.of(xyz, i + 1));
         if (!open.remove(e)) {
-          return Optional.of(
-              "boundary " + (r + 1) + " runs where the surface does not end, or twice");
+          return wrong("boundary " + (r + 1) + " runs where the surface does not end, or twice");
         }
       }
       if (isOther(xyz, third, outer.get(r))) {
-        return Optional.of(
+        return wrong(
             "boundary "
                 + (r + 1)
                 + " is called "
@@ -87,9 +91,14 @@ public final class OutlineCheck {
                 + " and is the other");
       }
     }
-    return open.isEmpty()
-        ? Optional.empty()
-        : Optional.of(open.size() + " of " + edges + " open edges are in no boundary");
+    boolean branches = uses.values().stream().anyMatch(n -> n > 2);
+    return open.isEmpty() || branches
+        ? new OutlineCheck(Optional.empty(), open.size())
+        : wrong(open.size() + " of " + edges + " open edges are in no boundary");
+  }
+
+  private static OutlineCheck wrong(String what) {
+    return new OutlineCheck(Optional.of(what), 0);
   }
 
   /**

@@ -113,6 +113,8 @@ public final class Prover {
           What what = What.valueOf(f.code().substring(6).toUpperCase(Locale.ROOT));
           differences.add(Difference.of(what, f.item(), f.message()));
         }
+      } else if (f.stop() == DELIVER) { // said by who reads back, not by the reader
+        findings.add(f);
       }
     }
     progress.advance(1, "Tallying control points");

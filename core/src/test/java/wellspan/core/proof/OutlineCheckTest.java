@@ -49,8 +49,9 @@ class OutlineCheckTest {
   }
 
   private static boolean isFine(double[] one, boolean oneOuter, double[] two, boolean twoOuter) {
-    return OutlineCheck.fault(
+    return OutlineCheck.of(
             band(one, two), List.of(closed(one), closed(two)), List.of(oneOuter, twoOuter))
+        .fault()
         .isEmpty();
   }
 
@@ -82,7 +83,28 @@ class OutlineCheckTest {
   void everyOpenEdgeIsInABoundary() {
     double[] one = ring(5, 1, 0);
     Mesh band = band(one, ring(3, 1, 0));
-    assertThat(OutlineCheck.fault(band, List.of(closed(one)), List.of(true)))
+    assertThat(OutlineCheck.of(band, List.of(closed(one)), List.of(true)).fault())
         .hasValueSatisfying(s -> assertThat(s).contains("12 of 24"));
+  }
+
+  @Test
+  void edgesOfOneHashAreOne() {
+    // two corners of a tube whose places differ and whose hash codes do not
+    double e = 400_071.154961;
+    double n = 6_500_144.177041;
+    double[] xyz = {e, n, 1, e, n + 2, -1, e + 2, n, 1, e - 2, n, 1};
+    Mesh mesh = new Mesh(xyz, new int[] {0, 1, 2, 1, 0, 3});
+    double[] around = {e + 2, n, 1, e, n + 2, -1, e - 2, n, 1, e, n, 1, e + 2, n, 1};
+    assertThat(OutlineCheck.of(mesh, List.of(new Polyline(around)), List.of(true)).fault())
+        .isEmpty();
+  }
+
+  @Test
+  void whereThreeTrianglesMeetEdgesMayBeInNoBoundary() {
+    double[] xyz = {E, N, 0, E, N + 5, 0, E + 3, N, 1, E - 3, N, 1, E, N, 4};
+    Mesh mesh = new Mesh(xyz, new int[] {0, 1, 2, 0, 1, 3, 0, 1, 4});
+    OutlineCheck check = OutlineCheck.of(mesh, List.of(), List.of());
+    assertThat(check.fault()).isEmpty();
+    assertThat(check.unsaid()).isEqualTo(6);
   }
 }

@@ -20,6 +20,7 @@ import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Boundaries;
+import wellspan.core.proof.OutlineCheck;
 import wellspan.core.receive.Received;
 import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
@@ -93,14 +94,28 @@ record LandXmlCarrier(LandXmlFormat format) implements Carrier {
     List<Finding> findings = new ArrayList<>(file.findings());
     for (Item e : entries) {
       if (e.kind().is(Kind.TERRAIN) && e.shape() instanceof Shape.Faces s) {
-        given
-            .getOrDefault(e.name(), new Boundaries(e.name(), List.of(), List.of()))
-            .fault(s.mesh())
+        OutlineCheck check =
+            given
+                .getOrDefault(e.name(), new Boundaries(e.name(), List.of(), List.of()))
+                .against(s.mesh());
+        check
+            .fault()
             .ifPresent(
                 fault ->
                     findings.add(
                         Finding.error(
                             DELIVER, "proof.geometry", e.name(), e.name() + ": " + fault + ".")));
+        if (check.unsaid() > 0) {
+          findings.add(
+              Finding.note(
+                  DELIVER,
+                  "landxml.boundary",
+                  e.name(),
+                  e.name()
+                      + ": more than two triangles meet at an edge; "
+                      + check.unsaid()
+                      + " edges where it ends make no closed line and are in no boundary."));
+        }
       }
     }
     return file.withItems(entries, findings);

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.function.Function;
 import wellspan.core.attribute.Description;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameJson;
 import wellspan.core.item.Item;
@@ -49,7 +50,7 @@ final class ReadBack {
         placed.items(),
         placed.layers(),
         placed.counts(),
-        placed.findings().stream().filter(f -> f.isError()).toList(),
+        placed.findings().stream().filter(f -> f.isError() || f.stop() == Stop.DELIVER).toList(),
         List.of(PlaceStatement.ofFrame(50, "the position file", "", said)));
   }
 

@@ -70,12 +70,16 @@ final class FeatureLines {
         }
         return out;
       }
+      double[] start = plan.need(e, "Start");
+      double[] end = plan.need(e, "End");
+      double from = start[2] * levels;
+      double to = end[2] * levels;
       Optional<PlanElement> made = plan.make(name, e);
-      if (made.isEmpty()) {
+      if (made.isEmpty()) { // it stands upright, or is a place
+        out.add(new double[] {start[0], start[1], from});
+        out.add(new double[] {end[0], end[1], to});
         return out;
       }
-      double from = plan.need(e, "Start")[2] * levels;
-      double to = plan.need(e, "End")[2] * levels;
       double length = made.get().length();
       int n = pieces(made.get());
       for (int i = 0; i <= n; i++) {

@@ -3,6 +3,7 @@ package wellspan.exchange.landxml.read;
 import static wellspan.core.finding.Stop.RECEIVE;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -126,35 +127,46 @@ final class PlanElements {
     return new double[] {ne[1] * unit, ne[0] * unit, ne.length > 2 ? ne[2] : Double.NaN};
   }
 
-  /** All points of an irregular line or a chain, levels in the file's unit of levels. */
+  /**
+   * All points of an irregular line or a chain, levels in the file's unit of levels: also those
+   * over each other. Start and end, which a list says again, count once.
+   */
   double[] points(AlignmentSection.RawElement e) throws Refused {
-    List<double[]> all = new ArrayList<>();
-    if (e.points().containsKey("Start")) {
-      all.add(need(e, "Start"));
-    }
+    List<double[]> out = new ArrayList<>();
     for (int i = 0; i < e.list().length; i += 3) {
-      all.add(new double[] {e.list()[i] * unit, e.list()[i + 1] * unit, e.list()[i + 2]});
+      out.add(new double[] {e.list()[i] * unit, e.list()[i + 1] * unit, e.list()[i + 2]});
     }
     for (String name : e.chain()) {
-      all.add(metres(named(e.line(), name)));
+      out.add(metres(named(e.line(), name)));
     }
-    if (e.points().containsKey("End")) {
-      all.add(need(e, "End"));
-    }
-    List<double[]> out = new ArrayList<>();
-    for (double[] p : all) {
-      double[] last = out.isEmpty() ? null : out.getLast();
-      if (last == null || last[0] != p[0] || last[1] != p[1]) {
-        out.add(p);
-      } else if (Double.isNaN(last[2])) {
-        out.set(out.size() - 1, p);
+    int listed = out.size();
+    if (e.points().containsKey("Start")) {
+      double[] start = need(e, "Start");
+      if (listed == 0 || !isSame(start, out.getFirst())) {
+        out.addFirst(start);
+      } else {
+        out.set(0, withLevel(out.getFirst(), start));
       }
     }
-    double[] xyz = new double[3 * out.size()];
-    for (int i = 0; i < out.size(); i++) {
-      System.arraycopy(out.get(i), 0, xyz, 3 * i, 3);
+    if (e.points().containsKey("End")) {
+      double[] end = need(e, "End");
+      if (listed == 0 || out.size() == 1 || !isSame(end, out.getLast())) {
+        out.add(end);
+      } else {
+        out.set(out.size() - 1, withLevel(out.getLast(), end));
+      }
     }
-    return xyz;
+    return out.stream().flatMapToDouble(Arrays::stream).toArray();
+  }
+
+  private static boolean isSame(double[] a, double[] b) {
+    return a[0] == b[0]
+        && a[1] == b[1]
+        && (a[2] == b[2] || Double.isNaN(a[2]) || Double.isNaN(b[2]));
+  }
+
+  private static double[] withLevel(double[] p, double[] other) {
+    return Double.isNaN(p[2]) ? other : p;
   }
 
   private Optional<PlanElement> irregular(AlignmentSection.RawElement e) throws Refused {
@@ -163,11 +175,14 @@ final class PlanElements {
       return Optional.empty();
     }
     double[] xy = new double[xyz.length / 3 * 2];
-    for (int i = 0; i < xyz.length / 3; i++) {
-      xy[2 * i] = xyz[3 * i];
-      xy[2 * i + 1] = xyz[3 * i + 1];
+    int n = 0;
+    for (int i = 0; i < xyz.length; i += 3) {
+      if (n == 0 || xy[n - 2] != xyz[i] || xy[n - 1] != xyz[i + 1]) { // it has no length upwards
+        xy[n++] = xyz[i];
+        xy[n++] = xyz[i + 1];
+      }
     }
-    return Optional.of(new PlanElement.Irregular(xy));
+    return n < 4 ? Optional.empty() : Optional.of(new PlanElement.Irregular(Arrays.copyOf(xy, n)));
   }
 
   private static PlanElement line(double[] a, double[] b) {

@@ -9,6 +9,7 @@ import java.time.Clock;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import wellspan.core.align.Alignment;
@@ -332,14 +333,16 @@ public final class LandXmlWriter {
       return;
     }
     xml.line(2, "Surfaces").attribute("name", parcel.project()).newLine();
+    Map<String, List<Polyline>> within = new HashMap<>();
+    for (Parcel.Piece b : parcel.pieces()) {
+      if (b.item().shape() instanceof Shape.Lines lines) {
+        within.computeIfAbsent(b.within(), k -> new ArrayList<>()).addAll(lines.lines());
+      }
+    }
     int done = 0;
     for (Parcel.Piece p : these) {
       progress.advance((double) done++ / pieces.size(), "Writing " + p.item().name());
-      List<Polyline> breaklines =
-          parcel.pieces().stream()
-              .filter(b -> b.within().equals(p.key()) && b.item().shape() instanceof Shape.Lines)
-              .flatMap(b -> ((Shape.Lines) b.item().shape()).lines().stream())
-              .toList();
+      List<Polyline> breaklines = within.getOrDefault(p.key(), List.of());
       double squares = Math.pow(frame.scale() / parcel.unit().metres(), 2);
       new SurfaceElements(xml, places, squares)
           .write(names.get(p.key()), p, breaklines, () -> features(p, 6), progress);
@@ -349,17 +352,17 @@ public final class LandXmlWriter {
 
   /** The outlines of a surface as closed lines, as they are written. */
   public static List<Polyline> outlines(Mesh mesh) {
-    return new MeshEdges(mesh)
-        .outlines().stream()
-            .filter(l -> l.length >= 3)
-            .map(
-                l -> {
-                  double[] xyz = new double[3 * l.length + 3];
-                  for (int i = 0; i <= l.length; i++) {
-                    System.arraycopy(mesh.xyz(), 3 * l[i % l.length], xyz, 3 * i, 3);
-                  }
-                  return new Polyline(xyz);
-                })
-            .toList();
+    MeshEdges edges = new MeshEdges(mesh);
+    return edges.outlines().stream()
+        .filter(l -> l.length >= 3 && edges.isOpen(l[l.length - 1], l[0]))
+        .map(
+            l -> {
+              double[] xyz = new double[3 * l.length + 3];
+              for (int i = 0; i <= l.length; i++) {
+                System.arraycopy(mesh.xyz(), 3 * l[i % l.length], xyz, 3 * i, 3);
+              }
+              return new Polyline(xyz);
+            })
+        .toList();
   }
 }

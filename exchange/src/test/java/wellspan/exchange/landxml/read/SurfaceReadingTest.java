@@ -3,6 +3,7 @@ package wellspan.exchange.landxml.read;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -40,6 +41,32 @@ class SurfaceReadingTest extends DesignTexts {
     assertThat(edge.lines()).hasSize(2);
     assertThat(edge.lines().getFirst().xyz()).containsExactly(2, 1, 5, 4, 3, 6);
     assertThat(r.findings()).extracting(Finding::code).containsExactly("terrain.invisible");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "a post | <Line><Start>1 2 3</Start><End>1 2 6</End></Line> | 2 1 3 2 1 6",
+        "a place | <Line><Start>1 2 3</Start><End>1 2 3</End></Line> | 2 1 3 2 1 3",
+        "a place by a list | <IrregularLine><Start>1 2 3</Start><End>1 2 3</End><PntList3D>1 2 3 1 2 3</PntList3D></IrregularLine> | 2 1 3 2 1 3",
+        "a kerb's face | <IrregularLine><Start>1 2 0</Start><End>9 2 0.1</End><PntList3D>1 2 0 5 2 0 5 2 0.1 9 2 0.1</PntList3D></IrregularLine> | 2 1 0 2 5 0 2 5 0.1 2 9 0.1",
+        "a point twice | <IrregularLine><Start>1 2 0</Start><End>9 2 0</End><PntList3D>1 2 0 5 2 0 5 2 0 9 2 0</PntList3D></IrregularLine> | 2 1 0 2 5 0 2 5 0 2 9 0",
+        "ends apart from the list | <IrregularLine><Start>1 2 0</Start><End>9 2 0</End><PntList3D>3 2 0 5 2 0</PntList3D></IrregularLine> | 2 1 0 2 3 0 2 5 0 2 9 0",
+        "levels at the ends only | <IrregularLine><Start>1 2 4</Start><End>9 2 5</End><PntList2D>1 2 5 2 9 2</PntList2D></IrregularLine> | 2 1 4 2 5 NaN 2 9 5"
+      })
+  void everyPointOfALineInSpaceIsRead(String what, String line, String expected)
+      throws IOException {
+    Received r =
+        read(
+            METRE
+                + "<PlanFeatures><PlanFeature name=\"F\"><CoordGeom>"
+                + line
+                + "</CoordGeom></PlanFeature></PlanFeatures>");
+    double[] xyz = Arrays.stream(expected.split(" ")).mapToDouble(Double::parseDouble).toArray();
+    assertThat(((Shape.Lines) r.items().getFirst().shape()).lines().getFirst().xyz())
+        .as(what)
+        .containsExactly(xyz);
   }
 
   @Test
