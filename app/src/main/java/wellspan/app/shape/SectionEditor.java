@@ -177,7 +177,7 @@ public final class SectionEditor extends BorderPane {
         g,
         1,
         "strip-rise",
-        "step up at its inner edge",
+        "step up inside",
         s.rise(),
         "m",
         at,
@@ -186,7 +186,7 @@ public final class SectionEditor extends BorderPane {
         g,
         2,
         "strip-thickness",
-        "thickness, 0 for none",
+        "thickness",
         s.thickness(),
         "m",
         at,
@@ -210,7 +210,7 @@ public final class SectionEditor extends BorderPane {
             Parts.button(
                 "+ Strip outside of it", "small", () -> desk.addStrip(at.side(), at.number())),
             Parts.button("Remove", "small", () -> desk.removeStrip(at.side(), at.number())));
-    String title = "Strip " + (at.number() + 1) + " on the " + (at.side() < 0 ? "left" : "right");
+    String title = (at.side() < 0 ? "Left" : "Right") + " strip " + (at.number() + 1);
     strip.getChildren().setAll(Parts.row(Parts.label(title, "title"), use), g, act);
   }
 

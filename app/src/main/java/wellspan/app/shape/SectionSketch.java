@@ -187,13 +187,19 @@ record SectionSketch(TypicalSection section, Theme theme, double width, double h
           TextAlignment.CENTER);
       text(
           g,
-          String.format(Locale.ROOT, "%.1f %%", -s.fall()),
+          outwards(s.fall(), room),
           middle,
           40,
           FIGURE,
           theme.ink(),
           TextAlignment.CENTER);
     }
+  }
+
+  /** In the words of the field beside it, where there is room. */
+  private static String outwards(double fall, double room) {
+    String percent = String.format(Locale.ROOT, "%.1f %%", Math.abs(fall));
+    return room < 76 || fall == 0 ? percent : (fall > 0 ? "falls " : "rises ") + percent;
   }
 
   /** Names and thicknesses of the courses, under each other beside the axis. */
