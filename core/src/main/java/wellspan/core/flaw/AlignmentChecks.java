@@ -1,6 +1,7 @@
 package wellspan.core.flaw;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import wellspan.core.align.Alignment;
@@ -18,6 +19,9 @@ public final class AlignmentChecks {
   /** A smaller break in direction is how numbers were rounded, radians. */
   private static final double BREAK = Math.toRadians(0.01);
 
+  /** More breaks than this of one alignment are told as one finding. */
+  private static final int MOST = 12;
+
   /** More elements than this are taken by few receivers. */
   private static final int MANY = 100;
 
@@ -33,8 +37,16 @@ public final class AlignmentChecks {
     return out;
   }
 
+  /**
+   * A place where the direction jumps.
+   *
+   * @param at distance from the start, metres
+   */
+  private record Turn(double degrees, double at, Position place) {}
+
   private static void breaks(String name, Alignment a, List<Finding> out) {
     List<PlanElement> all = a.elements();
+    List<Turn> turns = new ArrayList<>();
     double at = 0;
     for (int i = 0; i + 1 < all.size(); i++) {
       at += all.get(i).length();
@@ -44,22 +56,44 @@ public final class AlignmentChecks {
               Math.IEEEremainder(
                   all.get(i + 1).start().direction() - end.direction(), 2 * Math.PI));
       if (turn > BREAK) {
-        double degrees = Math.toDegrees(turn);
-        out.add(
-            Finding.warning(
-                    Stop.SHAPE,
-                    "alignment.tangent",
-                    name,
-                    String.format(
-                        Locale.ROOT,
-                        "%s turns by %.3f° between two elements at chainage %.3f m. Receivers that want tangents refuse it.",
-                        name,
-                        degrees,
-                        a.chainages().at(at)))
-                .withFigure(Figure.of(degrees, 3, "°"))
-                .at(new Position(end.east(), end.north(), a.at(at).level())));
+        turns.add(
+            new Turn(
+                Math.toDegrees(turn), at, new Position(end.east(), end.north(), a.at(at).level())));
       }
     }
+    if (turns.size() > MOST) {
+      turns.sort(Comparator.comparingDouble(Turn::degrees).reversed());
+      out.add(
+          turn(
+              name,
+              String.format(
+                  Locale.ROOT,
+                  "%s turns between two elements at %d places, by %.3f° at chainage %.3f m and by less at the others. Receivers that want tangents refuse it.",
+                  name,
+                  turns.size(),
+                  turns.getFirst().degrees(),
+                  a.chainages().at(turns.getFirst().at())),
+              turns));
+      return;
+    }
+    for (Turn t : turns) {
+      out.add(
+          turn(
+              name,
+              String.format(
+                  Locale.ROOT,
+                  "%s turns by %.3f° between two elements at chainage %.3f m. Receivers that want tangents refuse it.",
+                  name,
+                  t.degrees(),
+                  a.chainages().at(t.at())),
+              List.of(t)));
+    }
+  }
+
+  private static Finding turn(String name, String sentence, List<Turn> turns) {
+    return Finding.warning(Stop.SHAPE, "alignment.tangent", name, sentence)
+        .withFigure(Figure.of(turns.getFirst().degrees(), 3, "°"))
+        .at(turns.stream().map(Turn::place).toList());
   }
 
   /** Said once for an alignment, with what to send instead. */

@@ -1,6 +1,7 @@
 package wellspan.core.flaw;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -42,6 +43,27 @@ class AlignmentChecksTest {
     assertThat(f.place().orElseThrow().east()).isEqualTo(50);
     PlanElement rounded = new PlanElement.Line(new PlanPoint(50, 0, 2 * Math.PI + 1e-5), 50);
     assertThat(check(line, rounded)).isEmpty();
+  }
+
+  @Test
+  void manyBreaksAreOneFindingWithAllPlacesTheSharpestFirst() {
+    List<PlanElement> all = new ArrayList<>();
+    PlanPoint at = new PlanPoint(0, 0, 0);
+    for (int i = 0; i < 40; i++) {
+      double turn = Math.toRadians(i == 25 ? 3 : 1) * (i % 2 == 0 ? 1 : -1);
+      PlanElement line =
+          new PlanElement.Line(new PlanPoint(at.east(), at.north(), at.direction() + turn), 5);
+      all.add(line);
+      at = line.end();
+    }
+    List<Finding> found = check(all.toArray(PlanElement[]::new));
+    assertThat(found).hasSize(1);
+    Finding f = found.getFirst();
+    assertThat(f.message()).contains("39 places").contains("3.000°").contains("225.000 m");
+    assertThat(f.figure().orElseThrow().value()).isCloseTo(3, within(1e-6));
+    assertThat(f.alsoAt()).hasSize(38);
+    PlanPoint sharpest = all.get(25).start();
+    assertThat(f.place().orElseThrow().east()).isCloseTo(sharpest.east(), within(1e-6));
   }
 
   @Test
