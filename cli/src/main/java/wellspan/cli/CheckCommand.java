@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -15,10 +16,10 @@ import picocli.CommandLine.Spec;
 import wellspan.core.build.Build;
 import wellspan.core.check.Check;
 import wellspan.core.check.JobFindings;
+import wellspan.core.check.Mending;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.FindingJson;
 import wellspan.core.item.ItemId;
-import wellspan.core.job.Job;
 import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
 import wellspan.core.operation.Step;
@@ -119,8 +120,7 @@ final class CheckCommand implements Callable<Integer> {
       throw new IllegalArgumentException(
           "There is no finding " + check.code() + " in this job that a step could mend.");
     }
-    Job next = JobFindings.mended(build.job(), steps);
-    Build now = build.next(next, build.raw(), Progress.NONE);
+    Mending mending = Mending.of(build, steps, Progress.NONE);
     PrintWriter err = spec.commandLine().getErr();
     steps.forEach(
         (id, step) ->
@@ -129,9 +129,12 @@ final class CheckCommand implements Callable<Integer> {
                     + "  "
                     + step.title()
                     + ": "
-                    + now.results().shaped().get(id).outcomes().getLast().told()));
-    store.save(next);
-    return tell(now);
+                    + Optional.ofNullable(mending.told().get(id))
+                        .orElseGet(() -> "not done. " + mending.refused().get(id))));
+    if (!mending.done().isEmpty()) {
+      store.save(mending.then().job());
+    }
+    return tell(mending.then());
   }
 
   private int tell(Build build) throws IOException {

@@ -8,6 +8,7 @@ import javafx.beans.property.ReadOnlyObjectProperty;
 import javafx.beans.property.ReadOnlyObjectWrapper;
 import wellspan.core.build.Build;
 import wellspan.core.check.JobFindings;
+import wellspan.core.check.Mending;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Step;
@@ -27,6 +28,8 @@ public final class MendDesk {
    * What mending would do.
    *
    * @param step what every item would get, in words
+   * @param mends the steps that do it, by item
+   * @param refused why the step does nothing for other items, a sentence for each
    * @param findings of the code now
    * @param left of them afterwards
    * @param others findings of other codes that the items would have more than now; below 0 where
@@ -36,6 +39,7 @@ public final class MendDesk {
       String code,
       String step,
       Map<ItemId, Step> mends,
+      List<String> refused,
       List<Mended> items,
       long findings,
       long left,
@@ -73,9 +77,10 @@ public final class MendDesk {
   }
 
   private static Preview tried(Build now, String code, Map<ItemId, Step> mends, Progress p) {
-    Build then = now.next(JobFindings.mended(now.job(), mends), now.raw(), p);
+    Mending mending = Mending.of(now, mends, p);
+    Build then = mending.then();
     List<Mended> items = new ArrayList<>();
-    for (ItemId id : mends.keySet()) {
+    for (ItemId id : mending.done().keySet()) {
       items.add(new Mended(now.items().get(id).item().name(), points(now, id), points(then, id)));
     }
     List<Finding> before = JobFindings.about(now, mends.keySet(), p);
@@ -85,7 +90,8 @@ public final class MendDesk {
     return new Preview(
         code,
         mends.values().iterator().next().title(),
-        mends,
+        mending.done(),
+        List.copyOf(mending.refused().values()),
         items,
         findings,
         left,

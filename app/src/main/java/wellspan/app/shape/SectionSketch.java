@@ -185,14 +185,7 @@ record SectionSketch(TypicalSection section, Theme theme, double width, double h
           chosen ? BOLD : WORD,
           theme.ink(),
           TextAlignment.CENTER);
-      text(
-          g,
-          outwards(s.fall(), room),
-          middle,
-          40,
-          FIGURE,
-          theme.ink(),
-          TextAlignment.CENTER);
+      text(g, outwards(s.fall(), room), middle, 40, FIGURE, theme.ink(), TextAlignment.CENTER);
     }
   }
 

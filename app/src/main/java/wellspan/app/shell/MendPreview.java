@@ -41,14 +41,25 @@ final class MendPreview extends VBox {
                   m.item(),
                   Figures.count(m.points()) + " → " + Figures.count(m.pointsAfter()) + " points"));
     }
+    t.refused().stream()
+        .limit(SHOWN)
+        .forEach(why -> getChildren().add(Parts.wrapped("Not done: " + why, "warning")));
+    if (t.refused().size() > SHOWN) {
+      getChildren()
+          .add(Parts.label("and " + (t.refused().size() - SHOWN) + " more not done", "muted"));
+    }
     if (t.items().size() > SHOWN) {
       getChildren().add(Parts.label("and " + (t.items().size() - SHOWN) + " items more", "muted"));
     }
-    Button take = Parts.button("Mend " + items(t.items().size()), "primary", desk::take);
-    take.setId("mend-take");
     Button leave = Parts.button("Leave it", "plain", desk::leave);
     leave.setId("mend-leave");
-    getChildren().add(new HBox(8, take, leave));
+    HBox act = new HBox(8, leave);
+    if (!t.mends().isEmpty()) {
+      Button take = Parts.button("Mend " + items(t.items().size()), "primary", desk::take);
+      take.setId("mend-take");
+      act.getChildren().addFirst(take);
+    }
+    getChildren().add(act);
   }
 
   private static String items(int n) {
