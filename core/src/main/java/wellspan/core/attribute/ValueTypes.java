@@ -11,10 +11,15 @@ import wellspan.core.schema.Schema;
 /** Brings property values to the types that a schema has. */
 public final class ValueTypes {
   private static final String VALUE = "IFCVALUE";
+  private static final String LABEL = "IfcLabel";
+  private static final String TEXT = "IfcText";
 
   private ValueTypes() {}
 
-  /** The set as a schema can hold it: values of types that it does not have go as plain ones. */
+  /**
+   * The set as a schema can hold it: values of types that it does not have go as plain ones, texts
+   * that are too long for their type as {@code IfcText}.
+   */
   public static PropertySet fitting(PropertySet set, IfcSchema schema) {
     Schema tables = Schema.forFile(schema.id()).orElseThrow();
     Map<String, PropertyValue> out = new LinkedHashMap<>();
@@ -25,11 +30,11 @@ public final class ValueTypes {
   private static PropertyValue fitting(PropertyValue v, Schema tables) {
     return switch (v) {
       case PropertyValue.Words(String type, String text) ->
-          has(tables, type) ? v : new PropertyValue.Label(text);
+          text(has(tables, type) ? v : new PropertyValue.Label(text), text, tables, type);
       case PropertyValue.Measure(String type, double number) ->
           has(tables, type) ? v : new PropertyValue.Real(number);
       case PropertyValue.Several s ->
-          new PropertyValue.Several(s.enumerated(), fitting(s.values(), tables));
+          new PropertyValue.Several(s.enumerated(), ofOneType(fitting(s.values(), tables)));
       case PropertyValue.Bounded b ->
           new PropertyValue.Bounded(
               fitting(b.lower(), tables),
@@ -37,7 +42,7 @@ public final class ValueTypes {
               fitting(b.setPoint(), tables));
       case PropertyValue.Table t ->
           new PropertyValue.Table(fitting(t.defining(), tables), fitting(t.defined(), tables));
-      case PropertyValue.Label l -> l;
+      case PropertyValue.Label l -> text(l, l.text(), tables, LABEL);
       case PropertyValue.Length l -> l;
       case PropertyValue.Area a -> a;
       case PropertyValue.Count c -> c;
@@ -46,6 +51,29 @@ public final class ValueTypes {
       case PropertyValue.Unknown u -> u;
       case PropertyValue.Empty e -> e;
     };
+  }
+
+  /** A value, or the same words without a limit where its type has one that they exceed. */
+  private static PropertyValue text(PropertyValue v, String words, Schema tables, String type) {
+    String limited = has(tables, type) ? type : LABEL;
+    int most =
+        tables.type(limited.toUpperCase(Locale.ROOT)).map(Schema.DefinedType::maxLength).orElse(0);
+    return most > 0 && words.codePointCount(0, words.length()) > most
+        ? new PropertyValue.Words(TEXT, words)
+        : v;
+  }
+
+  /** The values of a list are of one type: where one of them is a long text, all are. */
+  private static List<PropertyValue> ofOneType(List<PropertyValue> all) {
+    boolean longs =
+        all.stream().anyMatch(v -> v instanceof PropertyValue.Words w && w.type().equals(TEXT));
+    return all.stream()
+        .map(
+            v ->
+                longs && v instanceof PropertyValue.Label(String words)
+                    ? new PropertyValue.Words(TEXT, words)
+                    : v)
+        .toList();
   }
 
   private static List<PropertyValue> fitting(List<PropertyValue> all, Schema tables) {

@@ -141,17 +141,11 @@ public final class IfcWriter {
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
       progress.advance((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
-      representations.on(piece.item().layer());
-      int object = piece(piece, project, properties);
-      piece
-          .description()
-          .finish()
-          .ifPresent(f -> finishes.made(object, f, FaceFinishes.of(piece.item().shape())));
-      relations.wrote(piece, object);
-      classification.of(object, piece.description().classification());
-      types.of(piece, object, likes.of(piece).map(p -> meshes.map(p.group())));
-      networks.element(piece, object);
-      properties.attach(piece.key(), object, piece.description().propertySets());
+      try {
+        whole(piece, project, properties, networks);
+      } catch (SchemaViolation e) {
+        throw e.of(piece.item().name());
+      }
     }
     representations.layers();
     finishes.materials();
@@ -160,6 +154,26 @@ public final class IfcWriter {
     networks.systems();
     relations.write();
     structure(project);
+  }
+
+  /** Writes an item with all that is said of it. */
+  private void whole(
+      Parcel.Piece piece,
+      ProjectRecords project,
+      PropertyRecords properties,
+      NetworkRecords networks)
+      throws IOException {
+    representations.on(piece.item().layer());
+    int object = piece(piece, project, properties);
+    piece
+        .description()
+        .finish()
+        .ifPresent(f -> finishes.made(object, f, FaceFinishes.of(piece.item().shape())));
+    relations.wrote(piece, object);
+    classification.of(object, piece.description().classification());
+    types.of(piece, object, likes.of(piece).map(p -> meshes.map(p.group())));
+    networks.element(piece, object);
+    properties.attach(piece.key(), object, piece.description().propertySets());
   }
 
   /**

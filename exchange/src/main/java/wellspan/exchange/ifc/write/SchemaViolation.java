@@ -5,7 +5,18 @@ package wellspan.exchange.ifc.write;
  * chosen class.
  */
 public final class SchemaViolation extends RuntimeException {
+  /** As much of a name as a sentence holds. */
+  private static final int SHOWN = 60;
+
   SchemaViolation(String message) {
     super(message);
+  }
+
+  /** The same with the name of the item that it is about. */
+  SchemaViolation of(String item) {
+    String name = item.length() > SHOWN ? item.substring(0, SHOWN) + "\u2026" : item;
+    SchemaViolation named = new SchemaViolation(name + ": " + getMessage());
+    named.initCause(this);
+    return named;
   }
 }
