@@ -1,9 +1,12 @@
 package wellspan.core.overlay;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.PlanVertices;
@@ -80,10 +83,14 @@ public record EarthBodies(Mesh cut, Mesh fill) {
         for (int i = 0; i < k; i++) {
           piece[i] = ring[(thickest + i) % k];
         }
-        pieces.add(piece);
-        for (int i = 0; i < k; i++) {
-          edges.merge(key(piece[i], piece[(i + 1) % k]), 1, Integer::sum);
-        }
+        take(piece);
+      }
+    }
+
+    private void take(int[] piece) {
+      pieces.add(piece);
+      for (int i = 0; i < piece.length; i++) {
+        edges.merge(key(piece[i], piece[(i + 1) % piece.length]), 1, Integer::sum);
       }
     }
 
@@ -125,21 +132,127 @@ public record EarthBodies(Mesh cut, Mesh fill) {
         bottom[v] =
             tops.get(v).equals(bottoms.get(v)) ? top[v] : corner(xyz, count++, v, bottoms.get(v));
       }
-      Triangles out = new Triangles();
+      Corners corners = new Corners(Arrays.copyOf(xyz, 3 * count));
+      List<int[]> above = new ArrayList<>();
+      List<int[]> below = new ArrayList<>();
       for (int[] p : pieces) {
-        for (int i = 2; i < p.length; i++) {
-          out.add(top[p[0]], top[p[i - 1]], top[p[i]]);
-          out.add(bottom[p[0]], bottom[p[i]], bottom[p[i - 1]]);
-        }
+        above.add(Arrays.stream(p).map(v -> top[v]).toArray());
+        below.add(Arrays.stream(p).map(v -> bottom[v]).toArray());
+      }
+      apart(corners, above, below);
+      Triangles out = new Triangles();
+      for (int t = 0; t < pieces.size(); t++) {
+        int[] p = pieces.get(t), up = above.get(t), low = below.get(t);
         for (int i = 0; i < p.length; i++) {
-          int a = p[i], b = p[(i + 1) % p.length];
-          if (!edges.containsKey(key(b, a))) {
-            out.add(top[a], bottom[a], bottom[b]);
-            out.add(top[a], bottom[b], top[b]);
+          int j = (i + 1) % p.length;
+          boolean inside = edges.containsKey(key(p[j], p[i]));
+          if (inside && up[i] == low[i] && up[j] == low[j]) {
+            // its neighbour has the same edge above and below: each goes round by a corner of its
+            // own
+            int middle = corners.between(up[i], up[j]);
+            fan(out, up[0], low[0], up[i], low[i], middle, middle);
+            fan(out, up[0], low[0], middle, middle, up[j], low[j]);
+          } else {
+            fan(out, up[0], low[0], up[i], low[i], up[j], low[j]);
+          }
+          if (!inside) {
+            out.add(up[i], low[i], low[j]);
+            out.add(up[i], low[j], up[j]);
           }
         }
       }
-      return new Mesh(java.util.Arrays.copyOf(xyz, 3 * count), out.array()).compact();
+      return new Mesh(corners.array(), out.array()).compact();
+    }
+
+    /** Where pieces touch in a corner only, each side gets corners of its own. */
+    private void apart(Corners corners, List<int[]> above, List<int[]> below) {
+      Map<Integer, Integer> rims = new HashMap<>();
+      for (long edge : edges.keySet()) {
+        int from = (int) (edge >> 32);
+        int to = (int) edge;
+        if (!edges.containsKey(key(to, from))) {
+          rims.merge(from, 1, Integer::sum);
+        }
+      }
+      Map<Integer, List<int[]>> touching = new TreeMap<>();
+      for (int t = 0; t < pieces.size(); t++) {
+        int[] p = pieces.get(t);
+        for (int i = 0; i < p.length; i++) {
+          if (rims.getOrDefault(p[i], 0) > 1) {
+            touching.computeIfAbsent(p[i], v -> new ArrayList<>()).add(new int[] {t, i});
+          }
+        }
+      }
+      touching.forEach(
+          (v, around) -> {
+            int[] fan = fans(around);
+            Map<Integer, int[]> own = new HashMap<>();
+            for (int k = 0; k < fan.length; k++) {
+              int[] up = above.get(around.get(k)[0]);
+              int[] low = below.get(around.get(k)[0]);
+              int i = around.get(k)[1];
+              if (fan[k] > 0) { // the first keeps those that are there
+                int high = up[i];
+                int deep = low[i];
+                int[] mine =
+                    own.computeIfAbsent(
+                        fan[k],
+                        f -> {
+                          int a = corners.again(high);
+                          return new int[] {a, high == deep ? a : corners.again(deep)};
+                        });
+                up[i] = mine[0];
+                low[i] = mine[1];
+              }
+            }
+          });
+    }
+
+    /** Numbers the pieces round a vertex by what hangs together there over edges. */
+    private int[] fans(List<int[]> around) {
+      Map<Integer, Integer> leaving = new HashMap<>();
+      for (int k = 0; k < around.size(); k++) {
+        int[] p = pieces.get(around.get(k)[0]);
+        leaving.put(p[(around.get(k)[1] + 1) % p.length], k);
+      }
+      int[] fan = new int[around.size()];
+      Arrays.fill(fan, -1);
+      int fans = 0;
+      for (int start = 0; start < fan.length; start++) {
+        if (fan[start] >= 0) {
+          continue;
+        }
+        ArrayDeque<Integer> open = new ArrayDeque<>(List.of(start));
+        while (!open.isEmpty()) {
+          int k = open.poll();
+          if (fan[k] >= 0) {
+            continue;
+          }
+          fan[k] = fans;
+          int[] p = pieces.get(around.get(k)[0]);
+          int i = around.get(k)[1];
+          Integer beyond = leaving.get(p[(i + p.length - 1) % p.length]);
+          if (beyond != null) {
+            open.add(beyond);
+          }
+          for (int other = 0; other < fan.length; other++) {
+            int[] q = pieces.get(around.get(other)[0]);
+            int j = around.get(other)[1];
+            if (q[(j + q.length - 1) % q.length] == p[(i + 1) % p.length]) {
+              open.add(other);
+            }
+          }
+        }
+        fans++;
+      }
+      return fan;
+    }
+
+    /** The faces of one side of a piece, above and below; none at the corner they all run to. */
+    private static void fan(
+        Triangles out, int top, int bottom, int topA, int bottomA, int topB, int bottomB) {
+      out.add(top, topA, topB);
+      out.add(bottom, bottomB, bottomA);
     }
 
     private int corner(double[] xyz, int at, int v, double level) {
@@ -147,6 +260,36 @@ public record EarthBodies(Mesh cut, Mesh fill) {
       xyz[3 * at + 1] = plan.north(v);
       xyz[3 * at + 2] = level;
       return at;
+    }
+  }
+
+  /** Corners of a body, to which more are added. */
+  private static final class Corners {
+    private double[] xyz;
+    private int n;
+
+    Corners(double[] xyz) {
+      this.xyz = xyz;
+      n = xyz.length / 3;
+    }
+
+    /** One more at the place of another. */
+    int again(int a) {
+      return between(a, a);
+    }
+
+    int between(int a, int b) {
+      if (3 * n + 3 > xyz.length) {
+        xyz = Arrays.copyOf(xyz, 2 * xyz.length);
+      }
+      for (int k = 0; k < 3; k++) {
+        xyz[3 * n + k] = (xyz[3 * a + k] + xyz[3 * b + k]) / 2;
+      }
+      return n++;
+    }
+
+    double[] array() {
+      return Arrays.copyOf(xyz, 3 * n);
     }
   }
 
@@ -159,7 +302,7 @@ public record EarthBodies(Mesh cut, Mesh fill) {
         return;
       }
       if (n == corners.length) {
-        corners = java.util.Arrays.copyOf(corners, 2 * n);
+        corners = Arrays.copyOf(corners, 2 * n);
       }
       corners[n++] = a;
       corners[n++] = b;
@@ -167,7 +310,7 @@ public record EarthBodies(Mesh cut, Mesh fill) {
     }
 
     int[] array() {
-      return java.util.Arrays.copyOf(corners, n);
+      return Arrays.copyOf(corners, n);
     }
   }
 }

@@ -99,7 +99,17 @@ class EarthworkInRangeTest {
       @ForAll boolean left,
       @ForAll @DoubleRange(min = 0.2, max = 4) double height,
       @ForAll @DoubleRange(min = 1, max = 119) double at) {
-    for (Item whole : made(bend(left ? radius : -radius), hills(height))) {
+    areClosedAndTogetherTheWhole(left ? radius : -radius, height, at);
+  }
+
+  /** Fill that touches itself in an upright edge a thirtieth of a millimetre high. */
+  @Test
+  void partsThatTouchInACornerAreClosedEach() {
+    areClosedAndTogetherTheWhole(-1542.77, 2.09, 24.94);
+  }
+
+  private static void areClosedAndTogetherTheWhole(double radius, double height, double at) {
+    for (Item whole : made(bend(radius), hills(height))) {
       Optional<Item> first = between(whole, START - 5, START + at);
       Optional<Item> second = between(whole, START + at, START + LENGTH + 5);
       if (whole.kind().is(Kind.TERRAIN)) {
