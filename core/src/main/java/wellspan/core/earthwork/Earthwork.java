@@ -49,6 +49,9 @@ public record Earthwork(Mesh mesh, Alignment axis, double from, double to, doubl
   /** Thinner slices are none, metres. */
   private static final double THIN = 1e-6;
 
+  /** Widths of the grids on which corners are brought together where they must be, metres. */
+  private static final double[] GRIDS = {0, 1e-5, 1e-4, 1e-3};
+
   /** Upright faces cover less than this share of their plan extent's square. */
   private static final double UPRIGHT = 1e-9;
 
@@ -84,17 +87,42 @@ public record Earthwork(Mesh mesh, Alignment axis, double from, double to, doubl
       return Optional.of(this);
     }
     Geometry stretch = stretch(low, high);
-    Mesh part =
-        mesh.isClosed()
-            ? EarthBodies.between(
-                    PlanClip.inside(side(true), stretch, Progress.NONE),
-                    PlanClip.inside(side(false), stretch, Progress.NONE),
-                    Progress.NONE)
-                .cut()
-            : PlanClip.inside(mesh, stretch, Progress.NONE);
+    Mesh part = mesh.isClosed() ? body(stretch) : PlanClip.inside(mesh, stretch, Progress.NONE);
     return part.triangleCount() == 0
         ? Optional.empty()
         : Optional.of(new Earthwork(part, axis, low, high, reach));
+  }
+
+  /**
+   * The body within a stretch: its two sides laid over each other there. Needles of it that come to
+   * lie on each other leave no clean edges; then corners are first brought together in plan, by no
+   * more than half a millimetre.
+   */
+  private Mesh body(Geometry stretch) {
+    Mesh part = new Mesh(new double[0], new int[0]);
+    for (double grid : GRIDS) {
+      part =
+          EarthBodies.between(
+                  rounded(PlanClip.inside(side(true), stretch, Progress.NONE), grid),
+                  rounded(PlanClip.inside(side(false), stretch, Progress.NONE), grid),
+                  Progress.NONE)
+              .cut();
+      if (part.triangleCount() == 0 || part.isClosed()) {
+        return part;
+      }
+    }
+    return part;
+  }
+
+  private static Mesh rounded(Mesh m, double grid) {
+    if (grid == 0) {
+      return m;
+    }
+    double[] xyz = m.xyz().clone();
+    for (int i = 0; i < xyz.length; i++) {
+      xyz[i] = i % 3 == 2 ? xyz[i] : Math.rint(xyz[i] / grid) * grid;
+    }
+    return new Mesh(xyz, m.triangles());
   }
 
   /** The upper faces of a body, or its lower ones turned upwards. */

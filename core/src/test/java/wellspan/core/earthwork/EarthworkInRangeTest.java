@@ -108,6 +108,12 @@ class EarthworkInRangeTest {
     areClosedAndTogetherTheWhole(-1542.77, 2.09, 24.94);
   }
 
+  /** Needles a hundredth of a millimetre wide lie along the edge of the cut's other faces. */
+  @Test
+  void needlesLeaveNoOpenEdges() {
+    areClosedAndTogetherTheWhole(205.77, 3.3, 40.25);
+  }
+
   private static void areClosedAndTogetherTheWhole(double radius, double height, double at) {
     for (Item whole : made(bend(radius), hills(height))) {
       Optional<Item> first = between(whole, START - 5, START + at);
