@@ -24,6 +24,9 @@ final class Entity {
   private String[] texts = new String[64];
   private int count;
 
+  /** One bit for each code below 64: most questions to an entity are whether it has a code. */
+  private long seen;
+
   /**
    * Takes the entity whose type stands in the current group, and moves on to the next entity's.
    *
@@ -32,6 +35,7 @@ final class Entity {
   void read(Groups groups) throws IOException {
     type = groups.text();
     count = 0;
+    seen = 0;
     boolean own = true;
     while (true) {
       if (!groups.next()) {
@@ -63,6 +67,7 @@ final class Entity {
       numbers[count] = groups.number();
     }
     codes[count++] = code;
+    seen |= code >= 0 && code < Long.SIZE ? 1L << code : 0;
   }
 
   private void room() {
@@ -101,6 +106,9 @@ final class Entity {
 
   /** The first number of a code. */
   double number(int code, double otherwise) {
+    if (!has(code)) {
+      return otherwise;
+    }
     for (int i = 0; i < count; i++) {
       if (codes[i] == code) {
         return numbers[i];
@@ -110,6 +118,9 @@ final class Entity {
   }
 
   boolean has(int code) {
+    if (code >= 0 && code < Long.SIZE) {
+      return (seen & 1L << code) != 0;
+    }
     for (int i = 0; i < count; i++) {
       if (codes[i] == code) {
         return true;
@@ -177,7 +188,13 @@ final class Entity {
 
   /** The layer; "0" if the entity does not say. */
   String layer() {
-    return layers.computeIfAbsent(text(8), l -> spelled(DrawnText.name(l.isEmpty() ? "0" : l)));
+    String written = text(8);
+    String known = layers.get(written); // without the object of a lambda for each entity
+    if (known == null) {
+      known = spelled(DrawnText.name(written.isEmpty() ? "0" : written));
+      layers.put(written, known);
+    }
+    return known;
   }
 
   /** Names of layers do not know case: all spellings are the first that was met. */
