@@ -102,9 +102,7 @@ final class TextGroups implements Groups {
   private boolean line() throws IOException {
     int scan = at;
     while (true) {
-      while (scan < filled && buffer[scan] != '\n') {
-        scan++;
-      }
+      scan = lineFeed(buffer, scan, filled);
       if (scan < filled) {
         break;
       }
@@ -118,17 +116,30 @@ final class TextGroups implements Groups {
       }
       scan = at + seen;
     }
-    from = at;
-    to = scan;
+    // the loops work on locals: fields would be loaded and stored for every character
+    byte[] b = buffer;
+    int first = at;
+    int last = scan;
     at = Math.min(filled, scan + 1);
     line++;
-    while (from < to && buffer[from] <= ' ' && buffer[from] >= 0) {
-      from++;
+    while (first < last && b[first] <= ' ' && b[first] >= 0) {
+      first++;
     }
-    while (to > from && buffer[to - 1] <= ' ' && buffer[to - 1] >= 0) {
-      to--;
+    while (last > first && b[last - 1] <= ' ' && b[last - 1] >= 0) {
+      last--;
     }
+    from = first;
+    to = last;
     return true;
+  }
+
+  /** Where a line ends in some bytes, or their end. */
+  private static int lineFeed(byte[] bytes, int from, int to) {
+    int at = from;
+    while (at < to && bytes[at] != '\n') {
+      at++;
+    }
+    return at;
   }
 
   private boolean fill() throws IOException {
@@ -168,10 +179,13 @@ final class TextGroups implements Groups {
     if (n > digits.length) {
       digits = new char[2 * n];
     }
+    byte[] b = buffer;
+    char[] d = digits;
+    int first = from;
     for (int i = 0; i < n; i++) {
-      digits[i] = (char) (buffer[from + i] & 0xFF);
+      d[i] = (char) (b[first + i] & 0xFF);
     }
-    numbers.over(digits, 0, n);
+    numbers.over(d, 0, n);
     try {
       double v = numbers.nextDouble();
       if (!numbers.hasNext()) {
