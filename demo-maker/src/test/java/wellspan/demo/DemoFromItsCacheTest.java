@@ -65,7 +65,7 @@ class DemoFromItsCacheTest {
         .items()
         .forEach(
             (id, b) -> {
-              cache.keep(id.value(), b.item(), Long.MAX_VALUE);
+              cache.keep(id.value(), b.item(), Long.MAX_VALUE, Progress.NONE);
               Optional<Item> kept = cache.find(id.value(), Item.class);
               assertThat(kept).as(id.value()).isPresent();
               same(kept.get(), b.item());

@@ -138,7 +138,7 @@ final class OperationRun {
     long begin = System.nanoTime();
     T result = work.get();
     p.checkCancelled();
-    cache.keep(key, result, System.nanoTime() - begin);
+    cache.keep(key, result, System.nanoTime() - begin, p);
     return result;
   }
 

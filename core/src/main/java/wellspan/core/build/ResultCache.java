@@ -5,6 +5,7 @@ import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
 import java.util.HexFormat;
 import java.util.Optional;
+import wellspan.core.progress.Progress;
 
 /**
  * Keeps what was expensive to make, by a key that says what it was made of: a result is found as
@@ -20,7 +21,7 @@ public interface ResultCache {
         }
 
         @Override
-        public void keep(String key, Object result, long nanos) {
+        public void keep(String key, Object result, long nanos, Progress progress) {
           // nothing is kept
         }
       };
@@ -32,8 +33,10 @@ public interface ResultCache {
    * Keeps a result, if that is worth while; one that is not kept is made anew next time.
    *
    * @param nanos how long it took to make
+   * @param progress hears that it is kept, which takes seconds for millions of points
+   * @throws java.util.concurrent.CancellationException if cancelled; nothing is kept then
    */
-  void keep(String key, Object result, long nanos);
+  void keep(String key, Object result, long nanos, Progress progress);
 
   /** A key for what is made of the things that the texts tell. */
   static String key(String... madeOf) {

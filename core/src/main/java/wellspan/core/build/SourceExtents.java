@@ -10,6 +10,7 @@ import wellspan.core.geom.Gathering;
 import wellspan.core.geom.Position;
 import wellspan.core.job.Job;
 import wellspan.core.job.Source;
+import wellspan.core.progress.Progress;
 
 /**
  * Where the sources of a job lay when it was opened last, so that those in the middle can be read
@@ -33,7 +34,11 @@ public record SourceExtents(Map<String, Box> byName) {
     build.received().forEach((name, r) -> all.put(name, r.bounds()));
     SourceExtents now = new SourceExtents(all);
     if (!now.equals(kept(build.job(), cache))) {
-      cache.keep(key(build.job()), now, Long.MAX_VALUE); // worth it however quickly it was made
+      cache.keep(
+          key(build.job()),
+          now,
+          Long.MAX_VALUE,
+          Progress.NONE); // worth it however quickly it was made
     }
   }
 

@@ -14,6 +14,8 @@ import java.nio.file.StandardOpenOption;
 public final class AtomicFile {
   private static final long PROCESS = ProcessHandle.current().pid();
 
+  private static final String NEW = ".new";
+
   private AtomicFile() {}
 
   /**
@@ -21,7 +23,12 @@ public final class AtomicFile {
    * process uses.
    */
   public static Path fresh(Path target) {
-    return target.resolveSibling(target.getFileName() + "." + PROCESS + ".new");
+    return target.resolveSibling(target.getFileName() + "." + PROCESS + NEW);
+  }
+
+  /** Whether a file has such a name; one that no process writes any more was left over. */
+  public static boolean isFresh(Path file) {
+    return file.toString().endsWith(NEW);
   }
 
   /** Writes text beside the target, syncs it and renames it. */

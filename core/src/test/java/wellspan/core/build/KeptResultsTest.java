@@ -44,7 +44,7 @@ class KeptResultsTest {
     }
 
     @Override
-    public void keep(String key, Object result, long nanos) {
+    public void keep(String key, Object result, long nanos, Progress progress) {
       kept.put(key, result);
     }
   }

@@ -14,6 +14,7 @@ import wellspan.core.item.Item;
 import wellspan.core.job.Job;
 import wellspan.core.job.Revision;
 import wellspan.core.job.Source;
+import wellspan.core.progress.Progress;
 import wellspan.core.receive.Received;
 
 class SourceExtentsTest {
@@ -62,7 +63,7 @@ class SourceExtentsTest {
           }
 
           @Override
-          public void keep(String key, Object result, long nanos) {
+          public void keep(String key, Object result, long nanos, Progress progress) {
             kept.put(key, result);
           }
         };

@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -14,6 +15,7 @@ import wellspan.core.build.ResultCache;
 import wellspan.core.folder.Inside;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.job.JobStore;
+import wellspan.core.progress.Progress;
 
 /**
  * Results as files of a folder, named by their keys. The folder may be deleted at any time; a file
@@ -29,6 +31,8 @@ public final class CacheFolder implements ResultCache {
 
   /** Bytes that the cache of one job may take. */
   private static final long MOST = 2L << 30;
+
+  private static final Duration LONGEST_WRITING = Duration.ofHours(1);
 
   private final Path folder;
   private final long most;
@@ -73,7 +77,7 @@ public final class CacheFolder implements ResultCache {
   }
 
   @Override
-  public void keep(String key, Object result, long nanos) {
+  public void keep(String key, Object result, long nanos, Progress progress) {
     if (nanos < EXPENSIVE) {
       return;
     }
@@ -81,7 +85,8 @@ public final class CacheFolder implements ResultCache {
     Path fresh = AtomicFile.fresh(file.toAbsolutePath());
     try {
       Files.createDirectories(folder);
-      ResultFile.write(fresh, result);
+      progress.advance(1, "Keeping what was made, so that the job opens quickly");
+      ResultFile.write(fresh, result, progress);
       if (Files.size(fresh) <= most) {
         AtomicFile.move(fresh, file);
         shrink();
@@ -109,9 +114,15 @@ public final class CacheFolder implements ResultCache {
 
   private void shrink() throws IOException {
     List<Kept> all = new ArrayList<>();
+    Instant leftOver = Instant.now().minus(LONGEST_WRITING);
     try (Stream<Path> files = Files.list(folder)) {
-      for (Path p : files.filter(f -> f.toString().endsWith(ENDING)).toList()) {
-        all.add(new Kept(p, Files.size(p), Files.getLastModifiedTime(p)));
+      for (Path p : files.toList()) {
+        FileTime used = Files.getLastModifiedTime(p);
+        if (p.toString().endsWith(ENDING)) {
+          all.add(new Kept(p, Files.size(p), used));
+        } else if (AtomicFile.isFresh(p) && used.toInstant().isBefore(leftOver)) {
+          Files.deleteIfExists(p); // of a program that ended while it wrote
+        }
       }
     }
     long total = all.stream().mapToLong(Kept::size).sum();

@@ -4,6 +4,7 @@ import com.esotericsoftware.kryo.KryoException;
 import com.esotericsoftware.kryo.io.Input;
 import com.esotericsoftware.kryo.io.Output;
 import java.io.DataInputStream;
+import java.io.FilterOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -15,6 +16,7 @@ import java.util.Optional;
 import java.util.zip.CRC32C;
 import java.util.zip.CheckedInputStream;
 import java.util.zip.CheckedOutputStream;
+import wellspan.core.progress.Progress;
 
 /** One result in one file: a mark, a check sum of the rest, the rest. */
 final class ResultFile {
@@ -23,20 +25,41 @@ final class ResultFile {
 
   private ResultFile() {}
 
-  static void write(Path file, Object result) throws IOException {
+  /**
+   * @throws java.util.concurrent.CancellationException if cancelled; the file is cut off then
+   */
+  static void write(Path file, Object result, Progress progress) throws IOException {
     CRC32C sum = new CRC32C();
     try (OutputStream out = Files.newOutputStream(file)) {
       out.write(MARK);
       out.write(new byte[Long.BYTES]);
-      Output data = new Output(new CheckedOutputStream(out, sum), BUFFER);
+      Output data =
+          new Output(new CheckedOutputStream(new Cancellable(out, progress), sum), BUFFER);
       ResultCodec.fresh().writeClassAndObject(data, result);
       data.flush();
     } catch (KryoException | IllegalArgumentException e) {
+      progress.checkCancelled();
       throw new IOException("A result cannot be kept: " + e.getMessage(), e);
     }
     try (RandomAccessFile f = new RandomAccessFile(file.toFile(), "rw")) {
       f.seek(MARK.length);
       f.writeLong(sum.getValue());
+    }
+  }
+
+  /** Stops what writes to it once that is no longer wanted. */
+  private static final class Cancellable extends FilterOutputStream {
+    private final Progress progress;
+
+    Cancellable(OutputStream out, Progress progress) {
+      super(out);
+      this.progress = progress;
+    }
+
+    @Override
+    public void write(byte[] bytes, int from, int length) throws IOException {
+      progress.checkCancelled();
+      out.write(bytes, from, length);
     }
   }
 

@@ -214,7 +214,7 @@ public final class SourceIntake {
     }
     long begin = System.nanoTime();
     Received received = Intake.read(store.stored(r), source.reading(), progress);
-    cache.keep(key, received, System.nanoTime() - begin);
+    cache.keep(key, received, System.nanoTime() - begin, progress);
     return received;
   }
 }

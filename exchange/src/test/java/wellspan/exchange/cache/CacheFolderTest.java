@@ -8,11 +8,14 @@ import com.esotericsoftware.kryo.KryoException;
 import com.esotericsoftware.kryo.io.Input;
 import com.esotericsoftware.kryo.io.Output;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.net.URI;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.FileTime;
 import java.time.Instant;
+import java.util.concurrent.CancellationException;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -61,7 +64,7 @@ class CacheFolderTest {
   void whatWasReceivedComesBackAsItWas(String name) throws Exception {
     Path file = sample(name);
     Received read = Intake.read(file, ReadingRule.AS_FOUND, Progress.NONE);
-    cache().keep("a", read, LONG);
+    cache().keep("a", read, LONG, Progress.NONE);
     Received kept = cache().find("a", Received.class).orElseThrow();
     assertThat(kept)
         .usingRecursiveComparison()
@@ -72,20 +75,20 @@ class CacheFolderTest {
 
   @Test
   void nothingIsFoundUnderAnotherKeyOrAsSomethingElse() {
-    cache().keep("a", item(1), LONG);
+    cache().keep("a", item(1), LONG, Progress.NONE);
     assertThat(cache().find("b", Item.class)).isEmpty();
     assertThat(cache().find("a", Received.class)).isEmpty();
   }
 
   @Test
   void whatIsQuicklyMadeIsNotKept() {
-    cache().keep("a", item(1), LONG - 1);
+    cache().keep("a", item(1), LONG - 1, Progress.NONE);
     assertThat(cache().find("a", Item.class)).isEmpty();
   }
 
   @Test
   void aDamagedResultIsTakenAsNotThere() throws IOException {
-    cache().keep("a", item(200), LONG);
+    cache().keep("a", item(200), LONG, Progress.NONE);
     byte[] good = Files.readAllBytes(only());
     Path file = only();
     for (int at = 0; at < good.length; at += 97) {
@@ -117,23 +120,73 @@ class CacheFolderTest {
   @Test
   void theFolderMayBeDeletedAtAnyTime() throws IOException {
     CacheFolder c = cache();
-    c.keep("a", item(1), LONG);
+    c.keep("a", item(1), LONG, Progress.NONE);
     Files.delete(only());
     Files.delete(dir.resolve("cache"));
     assertThat(c.find("a", Item.class)).isEmpty();
-    c.keep("a", item(1), LONG);
+    c.keep("a", item(1), LONG, Progress.NONE);
     assertThat(c.find("a", Item.class)).isPresent();
   }
 
   @Test
   void whatWasNotUsedForLongestGoesFirst() throws IOException {
     CacheFolder two = new CacheFolder(dir.resolve("cache"), 30_000); // each takes some 12 600
-    two.keep("a", item(150), LONG);
+    two.keep("a", item(150), LONG, Progress.NONE);
     Files.setLastModifiedTime(only(), FileTime.from(Instant.now().minusSeconds(60)));
-    two.keep("b", item(150), LONG);
-    two.keep("c", item(150), LONG);
+    two.keep("b", item(150), LONG, Progress.NONE);
+    two.keep("c", item(150), LONG, Progress.NONE);
     assertThat(two.find("a", Item.class)).isEmpty();
     assertThat(two.find("b", Item.class)).isPresent();
     assertThat(two.find("c", Item.class)).isPresent();
+  }
+
+  @ParameterizedTest
+  @ValueSource(ints = {1, 2, 4})
+  void nothingIsLeftOfAResultWhoseKeepingIsCancelled(int looks) throws IOException {
+    Progress cancelled = cancelledAfter(looks);
+    Item large = item(10_000); // some 840 000 bytes, written in many blocks
+    assertThatThrownBy(() -> cache().keep("a", large, LONG, cancelled))
+        .isInstanceOf(CancellationException.class);
+    try (Stream<Path> all = Files.list(dir)) {
+      assertThat(all.flatMap(CacheFolderTest::under)).isEmpty();
+    }
+  }
+
+  @Test
+  void whatAProgramThatEndedWhileItWroteLeftGoes() throws IOException {
+    CacheFolder c = cache();
+    c.keep("a", item(1), LONG, Progress.NONE);
+    Path old = Files.writeString(dir.resolve("cache/x.result.1.new"), "half");
+    Path ofToday = Files.writeString(dir.resolve("cache/y.result.2.new"), "half");
+    Path foreign = Files.writeString(dir.resolve("cache/notes.txt"), "not ours");
+    FileTime longAgo = FileTime.from(Instant.now().minusSeconds(7200));
+    Files.setLastModifiedTime(old, longAgo);
+    Files.setLastModifiedTime(foreign, longAgo);
+    c.keep("b", item(1), LONG, Progress.NONE);
+    assertThat(old).doesNotExist();
+    assertThat(ofToday).exists();
+    assertThat(foreign).exists();
+  }
+
+  private static Stream<Path> under(Path folder) {
+    try (Stream<Path> all = Files.list(folder)) {
+      return all.toList().stream();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  /** Wanted for a number of looks at it, and no longer. */
+  private static Progress cancelledAfter(int looks) {
+    AtomicInteger left = new AtomicInteger(looks);
+    return new Progress() {
+      @Override
+      public void report(double fraction, String sentence) {}
+
+      @Override
+      public boolean isCancelled() {
+        return left.decrementAndGet() < 0;
+      }
+    };
   }
 }
