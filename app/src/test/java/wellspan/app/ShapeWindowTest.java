@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.Optional;
+import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
@@ -82,6 +83,21 @@ class ShapeWindowTest extends WindowTest {
     fire("#step-remove-1");
     idle();
     assertThat(session.job().stepsOf(SHORE)).isEmpty();
+  }
+
+  @Test
+  void aStepThatIsCancelledStandsNowhere() throws Exception {
+    withSurvey();
+    choose("#step-kind", "Raise or lower");
+    Button add = lookup("#step-add").queryButton();
+    interact(
+        () -> {
+          add.fire();
+          session.work().cancel();
+        });
+    idle();
+    assertThat(session.job().stepsOf(SHORE)).isEmpty();
+    assertThat(card("#steps")).contains("No steps").doesNotContain("Raise");
   }
 
   @Test

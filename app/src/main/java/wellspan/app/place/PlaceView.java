@@ -30,19 +30,27 @@ public final class PlaceView extends CardColumn {
     frame = new FrameCard(session, actions);
     reading = new ReadingCard(session);
     basePoint = new BasePointCard(session);
+    session.buildProperty().addListener((o, a, b) -> refresh());
+    // an edit that is taken back leads to the build that is shown already
     session
-        .buildProperty()
+        .historyProperty()
         .addListener(
             (o, a, b) -> {
-              tally.refresh();
-              sources.refresh();
-              frame.refresh();
-              reading.refresh();
-              arrange();
+              if (b.now().equals(session.build().job())) {
+                refresh();
+              }
             });
     session.place().proposalProperty().addListener((o, a, b) -> arrangeFromTheTop());
     session.place().sources().openProperty().addListener((o, a, b) -> showOpened());
     session.place().probeProperty().addListener((o, a, b) -> showReading());
+    arrange();
+  }
+
+  private void refresh() {
+    tally.refresh();
+    sources.refresh();
+    frame.refresh();
+    reading.refresh();
     arrange();
   }
 

@@ -21,6 +21,8 @@ public final class ShapeView extends CardColumn {
               make.refresh();
               compare.refresh();
             });
+    // an edit that is taken back leads to the build that is shown already
+    session.historyProperty().addListener((o, a, b) -> steps.refresh());
     session
         .selectedProperty()
         .addListener(
