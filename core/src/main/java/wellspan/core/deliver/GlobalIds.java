@@ -1,5 +1,6 @@
 package wellspan.core.deliver;
 
+import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
@@ -10,6 +11,9 @@ import java.util.UUID;
  * the job and a key, in the 22 characters of ISO 16739-1's IfcGloballyUniqueId.
  */
 public record GlobalIds(UUID job) {
+  /** To look one up takes longer than to use it, and a model has hundreds of thousands of ids. */
+  private static final ThreadLocal<MessageDigest> SHA1 = ThreadLocal.withInitial(GlobalIds::sha1);
+
   private static final String ALPHABET =
       "0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz_$";
 
@@ -23,24 +27,17 @@ public record GlobalIds(UUID job) {
 
   /** UUID version 5. */
   static UUID nameBased(UUID space, String name) {
+    byte[] text = name.getBytes(StandardCharsets.UTF_8);
+    ByteBuffer all = ByteBuffer.allocate(2 * Long.BYTES + text.length);
+    all.putLong(space.getMostSignificantBits()).putLong(space.getLeastSignificantBits()).put(text);
+    ByteBuffer hash = ByteBuffer.wrap(SHA1.get().digest(all.array()));
+    return new UUID(
+        hash.getLong() & ~0xF000L | 0x5000L, hash.getLong() & ~(0b11L << 62) | 0b10L << 62);
+  }
+
+  private static MessageDigest sha1() {
     try {
-      MessageDigest sha1 = MessageDigest.getInstance("SHA-1");
-      for (long part :
-          new long[] {space.getMostSignificantBits(), space.getLeastSignificantBits()}) {
-        for (int shift = 56; shift >= 0; shift -= 8) {
-          sha1.update((byte) (part >>> shift));
-        }
-      }
-      byte[] h = sha1.digest(name.getBytes(StandardCharsets.UTF_8));
-      h[6] = (byte) (h[6] & 0x0F | 0x50);
-      h[8] = (byte) (h[8] & 0x3F | 0x80);
-      long high = 0;
-      long low = 0;
-      for (int i = 0; i < 8; i++) {
-        high = high << 8 | h[i] & 0xFF;
-        low = low << 8 | h[i + 8] & 0xFF;
-      }
-      return new UUID(high, low);
+      return MessageDigest.getInstance("SHA-1");
     } catch (NoSuchAlgorithmException e) {
       throw new IllegalStateException("every Java platform has SHA-1", e);
     }
@@ -48,7 +45,7 @@ public record GlobalIds(UUID job) {
 
   /** 128 bits in 22 characters: two bits in the first, six in each of the others. */
   static String compress(UUID id) {
-    StringBuilder s = new StringBuilder(22);
+    byte[] s = new byte[22];
     long high = id.getMostSignificantBits();
     long low = id.getLeastSignificantBits();
     for (int i = 21; i >= 0; i--) {
@@ -61,8 +58,8 @@ public record GlobalIds(UUID job) {
       } else {
         six = low >>> shift;
       }
-      s.append(ALPHABET.charAt((int) (six & 63)));
+      s[21 - i] = (byte) ALPHABET.charAt((int) (six & 63));
     }
-    return s.toString();
+    return new String(s, StandardCharsets.US_ASCII);
   }
 }

@@ -110,9 +110,9 @@ public final class IfcWriter {
       Clock clock,
       Progress progress)
       throws IOException {
-    try (OutputStream out = Files.newOutputStream(file)) {
-      StepWriter step =
-          new StepWriter(out, Schema.forFile(parcel.schema().id()).orElseThrow(), progress);
+    try (OutputStream out = Files.newOutputStream(file);
+        StepWriter step =
+            new StepWriter(out, Schema.forFile(parcel.schema().id()).orElseThrow(), progress)) {
       String time =
           DateTimeFormatter.ofPattern("uuuu-MM-dd'T'HH:mm:ss")
               .withZone(ZoneOffset.UTC)
@@ -141,12 +141,14 @@ public final class IfcWriter {
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
       progress.advance((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
+      step.about(piece.item().name());
       try {
         whole(piece, project, properties, networks);
       } catch (SchemaViolation e) {
         throw e.of(piece.item().name());
       }
     }
+    step.about("");
     representations.layers();
     finishes.materials();
     classification.write();

@@ -29,7 +29,7 @@ record PointText(StepValue.Points points) implements RowText {
       if (!Double.isFinite(d)) {
         throw new SchemaViolation("A coordinate is not a finite number.");
       }
-      byte[] b = StepWriter.real(d).getBytes(StandardCharsets.US_ASCII);
+      byte[] b = StepPrinter.real(d).getBytes(StandardCharsets.US_ASCII);
       System.arraycopy(b, 0, to, at, b.length);
       return at + b.length;
     }

@@ -2,29 +2,51 @@ package wellspan.exchange.ifc.write;
 
 import java.io.IOException;
 import java.io.OutputStream;
-import java.nio.charset.StandardCharsets;
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
+import java.util.concurrent.ExecutionException;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.Entity;
 import wellspan.core.schema.Schema;
 
-/** Writes ISO 10303-21 text, one record after the other, each checked against the schema first. */
-final class StepWriter {
-  private final OutputStream out;
+/**
+ * Writes ISO 10303-21 text, one record after the other, each checked against the schema first.
+ * Records become text on a thread of their own, some thousands at a time, while the next ones are
+ * made; a few such batches are in memory. For one thread.
+ */
+final class StepWriter implements AutoCloseable {
+  /** Records that become text in one go: enough to be worth handing over. */
+  private static final int BATCH = 4096;
+
+  private static final int MOST_WAITING = 4;
+
   private final Schema schema;
   private final SchemaGuard guard;
-  private final Progress progress;
-  private final byte[] buffer = new byte[1 << 16];
-  private int fill;
+  private final StepPrinter printer;
+  private final Deque<Future<?>> waiting = new ArrayDeque<>();
+  private List<Checked> batch = new ArrayList<>();
+  private ExecutorService thread;
   private int lastId;
+  private String subject = "";
   private StepValue owner = StepValue.UNSET;
 
+  /**
+   * A record that the schema allows.
+   *
+   * @param subject name of the item that it is about, empty if there is none
+   */
+  record Checked(int id, Entity entity, StepValue[] values, String subject) {}
+
   StepWriter(OutputStream out, Schema schema, Progress progress) {
-    this.out = out;
     this.schema = schema;
     this.guard = new SchemaGuard(schema);
-    this.progress = progress;
+    this.printer = new StepPrinter(out, schema, progress);
   }
 
   void header(
@@ -35,30 +57,45 @@ final class StepWriter {
       ProjectInfo info,
       String application)
       throws IOException {
-    ascii("ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION((");
-    string(description);
-    ascii("),'2;1');\nFILE_NAME(");
-    string(fileName);
-    ascii(",");
-    string(timeStamp);
-    ascii(",(");
-    string(info.author());
-    ascii("),(");
-    string(info.organisation());
-    ascii("),");
-    string(application);
-    ascii(",");
-    string(application);
-    ascii(",");
-    string(info.authorisation());
-    ascii(");\nFILE_SCHEMA((");
-    string(fileSchema);
-    ascii("));\nENDSEC;\nDATA;\n");
+    printer.ascii("ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION((");
+    printer.string(description);
+    printer.ascii("),'2;1');\nFILE_NAME(");
+    printer.string(fileName);
+    printer.ascii(",");
+    printer.string(timeStamp);
+    printer.ascii(",(");
+    printer.string(info.author());
+    printer.ascii("),(");
+    printer.string(info.organisation());
+    printer.ascii("),");
+    printer.string(application);
+    printer.ascii(",");
+    printer.string(application);
+    printer.ascii(",");
+    printer.string(info.authorisation());
+    printer.ascii(");\nFILE_SCHEMA((");
+    printer.string(fileSchema);
+    printer.ascii("));\nENDSEC;\nDATA;\n");
   }
 
   void end() throws IOException {
-    ascii("ENDSEC;\nEND-ISO-10303-21;\n");
-    flush();
+    drain();
+    printer.ascii("ENDSEC;\nEND-ISO-10303-21;\n");
+    printer.flush();
+  }
+
+  /** Ends the work that is under way, if the writing failed or was cancelled. */
+  @Override
+  public void close() {
+    if (thread != null) {
+      thread.shutdownNow();
+      thread.close();
+    }
+  }
+
+  /** The item that what comes next is about, for what is said if it cannot be written. */
+  void about(String item) {
+    subject = item;
   }
 
   /** Number of attributes that the schema gives an entity. */
@@ -85,138 +122,86 @@ final class StepWriter {
   }
 
   /**
-   * Checks and writes one record.
+   * Checks one record and has it written.
    *
    * @return its number
-   * @throws SchemaViolation if the schema does not allow it; nothing of the record is written then
+   * @throws SchemaViolation if the schema does not allow it; nothing of the record is written then.
+   *     That a row of a short table cannot be written is said later, of the item that it is about
    */
   int add(String entity, StepValue... values) throws IOException {
     Entity e = guard.entity(entity);
     guard.check(e, values);
     int id = ++lastId;
     guard.written(id, e);
-    put('#');
-    whole(id);
-    put('=');
-    ascii(schema.upper(e.name()));
-    put('(');
-    for (int i = 0; i < values.length; i++) {
-      if (i > 0) {
-        put(',');
-      }
-      value(values[i]);
+    batch.add(new Checked(id, e, values, subject));
+    if (holdsLongTable(values)) {
+      drain(); // its rows take all cores
+    } else if (batch.size() == BATCH) {
+      handOver();
     }
-    ascii(");\n");
     return id;
   }
 
-  private void value(StepValue v) throws IOException {
-    switch (v) {
-      case StepValue.Unset() -> put('$');
-      case StepValue.Derived() -> put('*');
-      case StepValue.Ref(int id) -> {
-        put('#');
-        whole(id);
+  private static boolean holdsLongTable(StepValue[] values) {
+    for (StepValue v : values) {
+      if (v instanceof StepValue.Points p && StepPrinter.isLong(p.rows())
+          || v instanceof StepValue.Triples t && StepPrinter.isLong(t.zeroBased().length / 3)) {
+        return true;
       }
-      case StepValue.Text(String s) -> string(s);
-      case StepValue.Real(double d) -> ascii(real(d));
-      case StepValue.Whole(long n) -> whole(n);
-      case StepValue.Literal(String name) -> {
-        put('.');
-        ascii(name);
-        put('.');
+    }
+    return false;
+  }
+
+  private void handOver() throws IOException {
+    if (thread == null) {
+      thread = Executors.newSingleThreadExecutor(Thread.ofPlatform().name("step-text").factory());
+    }
+    while (waiting.size() >= MOST_WAITING) {
+      await(waiting.remove());
+    }
+    List<Checked> full = batch;
+    batch = new ArrayList<>(BATCH);
+    waiting.add(
+        thread.submit(
+            () -> {
+              print(full);
+              return null;
+            }));
+  }
+
+  /** Has everything become text that was added. */
+  private void drain() throws IOException {
+    while (!waiting.isEmpty()) {
+      await(waiting.remove());
+    }
+    List<Checked> rest = batch;
+    batch = new ArrayList<>();
+    print(rest);
+  }
+
+  private void print(List<Checked> records) throws IOException {
+    for (Checked r : records) {
+      try {
+        printer.record(r);
+      } catch (SchemaViolation e) {
+        throw e.of(r.subject());
       }
-      case StepValue.Typed(String type, StepValue inner) -> {
-        ascii(schema.upper(type));
-        put('(');
-        value(inner);
-        put(')');
+    }
+  }
+
+  private static void await(Future<?> batch) throws IOException {
+    try {
+      batch.get();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IOException("The writing was interrupted.", e);
+    } catch (ExecutionException e) {
+      switch (e.getCause()) {
+        case IOException io -> throw io;
+        case RuntimeException r -> throw r;
+        case Error error -> throw error;
+        default -> throw new IllegalStateException(e.getCause());
       }
-      case StepValue.Many(List<StepValue> values) -> {
-        put('(');
-        for (int i = 0; i < values.size(); i++) {
-          if (i > 0) {
-            put(',');
-          }
-          value(values.get(i));
-        }
-        put(')');
-      }
-      case StepValue.Points p -> table(p.rows(), new PointText(p), "Writing points");
-      case StepValue.Triples(int[] t) ->
-          table(t.length / 3, new TripleText(t), "Writing triangles");
     }
-  }
-
-  private void table(int rows, RowText text, String sentence) throws IOException {
-    put('(');
-    if (rows * (long) RowText.ROW_BYTES > buffer.length) {
-      flush();
-      text.write(rows, out, progress, sentence);
-    } else { // as in a model of many small products
-      if (rows * RowText.ROW_BYTES > buffer.length - fill) {
-        flush();
-      }
-      fill = text.append(0, rows, buffer, fill);
-    }
-    put(')');
-  }
-
-  /**
-   * A real with the fewest digits that read back as the same double; it always has a point, as STEP
-   * demands.
-   */
-  static String real(double d) {
-    String s = Double.toString(d);
-    int e = s.indexOf('E');
-    if (e < 0) {
-      return s.endsWith(".0") ? s.substring(0, s.length() - 1) : s;
-    }
-    String mantissa = s.substring(0, e);
-    return (mantissa.endsWith(".0") ? mantissa.substring(0, mantissa.length() - 1) : mantissa)
-        + s.substring(e);
-  }
-
-  private void whole(long n) throws IOException {
-    if (buffer.length - fill < 24) {
-      flush();
-    }
-    if (n < 0) {
-      buffer[fill++] = '-';
-    }
-    fill = Digits.natural(Math.abs(n), buffer, fill);
-  }
-
-  private void string(String s) throws IOException {
-    put('\'');
-    ascii(StepText.encode(s));
-    put('\'');
-  }
-
-  @SuppressWarnings("deprecation") // it takes the lower bytes, which is all there is in ASCII
-  private void ascii(String s) throws IOException {
-    int n = s.length();
-    if (n > buffer.length) {
-      flush();
-      out.write(s.getBytes(StandardCharsets.US_ASCII));
-      return;
-    }
-    if (n > buffer.length - fill) {
-      flush();
-    }
-    s.getBytes(0, n, buffer, fill);
-    fill += n;
-  }
-
-  private void put(char c) throws IOException {
-    if (fill == buffer.length) {
-      flush();
-    }
-    buffer[fill++] = (byte) c;
-  }
-
-  private void flush() throws IOException {
-    out.write(buffer, 0, fill);
-    fill = 0;
   }
 }

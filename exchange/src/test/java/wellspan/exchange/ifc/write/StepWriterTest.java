@@ -15,8 +15,10 @@ import static wellspan.exchange.ifc.write.StepValue.whole;
 
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.OutputStream;
 import java.math.BigDecimal;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import net.jqwik.api.ForAll;
@@ -87,7 +89,7 @@ class StepWriterTest {
     String[] records = written().split("\n");
     String points =
         IntStream.range(0, rows)
-            .mapToObj(i -> StepWriter.real(i / 8.0))
+            .mapToObj(i -> StepPrinter.real(i / 8.0))
             .map(r -> "(" + r + "," + r + "," + r + ")")
             .collect(Collectors.joining(","));
     String indices =
@@ -107,6 +109,63 @@ class StepWriterTest {
         "IfcCartesianPointList3D",
         new StepValue.Points(9000, 3, 7, (i, r) -> r[0] = i == 8000 ? Double.NaN : i),
         UNSET);
+  }
+
+  @Test
+  void whatIsMadeMeanwhileKeepsTheOrderOfTheRecords() throws IOException {
+    int many = 50_000;
+    for (int i = 1; i <= many; i += 2) {
+      int p = step.add("IfcCartesianPoint", reals(i, 0.5));
+      step.add("IfcVertexPoint", ref(p));
+    }
+    List<String> records = written().lines().toList();
+    assertThat(records).hasSize(many + 2);
+    for (int i = 1; i <= many; i += 2) {
+      assertThat(records.get(i - 1)).isEqualTo("#" + i + "=IFCCARTESIANPOINT((" + i + ".,0.5));");
+      assertThat(records.get(i)).isEqualTo("#" + (i + 1) + "=IFCVERTEXPOINT(#" + i + ");");
+    }
+  }
+
+  @Test
+  void aRowThatIsNoNumberIsSaidOfItsItemHoweverLate() {
+    assertThatThrownBy(
+            () -> {
+              step.about("Kerb 7");
+              step.add(
+                  "IfcCartesianPointList3D",
+                  new StepValue.Points(3, 3, 7, (i, r) -> r[0] = Double.NaN),
+                  UNSET);
+              step.about("Kerb 8");
+              for (int i = 0; i < 20_000; i++) {
+                step.add("IfcCartesianPoint", reals(i, 0));
+              }
+              step.end();
+            })
+        .isInstanceOf(SchemaViolation.class)
+        .hasMessage("Kerb 7: A coordinate is not a finite number.");
+  }
+
+  @Test
+  void aFullDiskIsSaid() {
+    OutputStream full =
+        new OutputStream() {
+          @Override
+          public void write(int b) throws IOException {
+            throw new IOException("No space left on device");
+          }
+        };
+    assertThatThrownBy(
+            () -> {
+              try (StepWriter onFull =
+                  new StepWriter(full, Schema.forFile("IFC4").orElseThrow(), Progress.NONE)) {
+                for (int i = 0; i < 100_000; i++) {
+                  onFull.add("IfcCartesianPoint", reals(i, 0));
+                }
+                onFull.end();
+              }
+            })
+        .isInstanceOf(IOException.class)
+        .hasMessageContaining("No space left");
   }
 
   @Property
@@ -169,7 +228,7 @@ class StepWriterTest {
 
   @Property
   void realsHaveAPointAndReadBack(@ForAll double d) {
-    String s = StepWriter.real(d);
+    String s = StepPrinter.real(d);
     assertThat(s).matches("-?\\d+\\.\\d*(E-?\\d+)?");
     assertThat(Double.parseDouble(s)).isEqualTo(d);
   }
