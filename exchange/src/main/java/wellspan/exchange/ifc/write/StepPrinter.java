@@ -3,8 +3,10 @@ package wellspan.exchange.ifc.write;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
 import java.util.List;
 import wellspan.core.progress.Progress;
+import wellspan.core.schema.Entity;
 import wellspan.core.schema.Schema;
 
 /** Turns values and records into ISO 10303-21 text. For one thread at a time. */
@@ -13,6 +15,7 @@ final class StepPrinter {
   private final Schema schema;
   private final Progress progress;
   private final byte[] buffer = new byte[1 << 16];
+  private String[] names = new String[0];
   private int fill;
 
   StepPrinter(OutputStream out, Schema schema, Progress progress) {
@@ -30,7 +33,7 @@ final class StepPrinter {
     put('#');
     whole(r.id());
     put('=');
-    ascii(schema.upper(r.entity().name()));
+    ascii(name(r.entity()));
     put('(');
     StepValue[] values = r.values();
     for (int i = 0; i < values.length; i++) {
@@ -40,6 +43,19 @@ final class StepPrinter {
       value(values[i]);
     }
     ascii(");\n");
+  }
+
+  /** The name of an entity as it stands in files; asked for at each record. */
+  private String name(Entity e) {
+    if (e.number() >= names.length) {
+      names = Arrays.copyOf(names, 2 * e.number() + 1);
+    }
+    String known = names[e.number()];
+    if (known == null) {
+      known = schema.upper(e.name());
+      names[e.number()] = known;
+    }
+    return known;
   }
 
   private void value(StepValue v) throws IOException {

@@ -81,10 +81,18 @@ sealed interface StepValue {
   }
 
   static StepValue reals(double... v) {
-    return new Many(java.util.Arrays.stream(v).mapToObj(StepValue::real).toList());
+    StepValue[] all = new StepValue[v.length]; // a stream for each point would take longer than it
+    for (int i = 0; i < v.length; i++) {
+      all[i] = new Real(v[i]);
+    }
+    return new Many(List.of(all));
   }
 
   static StepValue refs(List<Integer> ids) {
-    return new Many(ids.stream().map(StepValue::ref).toList());
+    StepValue[] all = new StepValue[ids.size()];
+    for (int i = 0; i < all.length; i++) {
+      all[i] = new Ref(ids.get(i));
+    }
+    return new Many(List.of(all));
   }
 }
