@@ -20,7 +20,14 @@ final class SchemaGuard {
   private static final Set<String> LOGICAL = Set.of("T", "F", "U");
 
   private final Schema schema;
+  private final Map<String, Entity> writable = new HashMap<>();
   private final Map<String, Named> named = new HashMap<>();
+
+  /**
+   * What is asked for at each attribute of an entity, by its number; filled as they are written.
+   */
+  private Rule[][] rules = new Rule[0][];
+
   private short[] entityOf = new short[1024];
 
   SchemaGuard(Schema schema) {
@@ -28,6 +35,10 @@ final class SchemaGuard {
   }
 
   Entity entity(String name) {
+    Entity known = writable.get(name);
+    if (known != null) {
+      return known;
+    }
     Entity e =
         schema
             .entity(name)
@@ -37,6 +48,7 @@ final class SchemaGuard {
       throw new SchemaViolation(
           name + " is abstract in " + schema.id() + " and cannot be written.");
     }
+    writable.put(name, e);
     return e;
   }
 
@@ -63,7 +75,7 @@ final class SchemaGuard {
           throw bad(e, a, "is required");
         }
       } else if (!a.derived()) {
-        String fault = fault(a.type(), v);
+        String fault = fault(rules(e)[i], v);
         if (fault != null) {
           throw bad(e, a, fault);
         }
@@ -82,23 +94,54 @@ final class SchemaGuard {
     return new SchemaViolation(e.name() + "." + a.name() + " " + what + ".");
   }
 
-  /** What is wrong with a value of a type, null if nothing is. */
-  private String fault(TypeRef type, StepValue v) {
+  /** What a type asks for, with all names of the schema looked up. */
+  private sealed interface Rule {}
+
+  private record Aggregate(TypeRef.Aggregate type, Rule of) implements Rule {
+    boolean set() {
+      return type.kind().equals("SET");
+    }
+  }
+
+  private Rule[] rules(Entity e) {
+    if (e.number() >= rules.length) {
+      rules = Arrays.copyOf(rules, 2 * e.number() + 1);
+    }
+    Rule[] known = rules[e.number()];
+    if (known == null) {
+      known = e.attributes().stream().map(a -> rule(a.type())).toArray(Rule[]::new);
+      rules[e.number()] = known;
+    }
+    return known;
+  }
+
+  private Rule rule(TypeRef type) {
     return switch (type) {
-      case TypeRef.Aggregate a -> aggregateFault(a, v);
-      case TypeRef.Named(String name) -> namedFault(name, v);
+      case TypeRef.Aggregate a -> new Aggregate(a, rule(a.of()));
+      case TypeRef.Named(String name) -> named(name);
     };
   }
 
-  private String aggregateFault(TypeRef.Aggregate a, StepValue v) {
+  /** What is wrong with a value of a type, null if nothing is. */
+  private String fault(Rule rule, StepValue v) {
+    return switch (rule) {
+      case Aggregate a -> aggregateFault(a, v);
+      case Named n -> namedFault(n, v);
+    };
+  }
+
+  private String aggregateFault(Aggregate a, StepValue v) {
     return switch (v) {
       case StepValue.Many(List<StepValue> values) -> {
-        if (values.size() < a.low() || values.size() > a.high()) {
-          yield "has " + values.size() + " elements, allowed are " + a.low() + " to " + a.high();
+        if (values.size() < a.type().low() || values.size() > a.type().high()) {
+          yield "has "
+              + values.size()
+              + " elements, allowed are "
+              + a.type().low()
+              + " to "
+              + a.type().high();
         }
-        if (values.size() > 1
-            && a.kind().equals("SET")
-            && Set.copyOf(values).size() < values.size()) {
+        if (values.size() > 1 && a.set() && Set.copyOf(values).size() < values.size()) {
           yield "is a SET and names an element twice";
         }
         for (StepValue x : values) {
@@ -109,8 +152,8 @@ final class SchemaGuard {
         }
         yield null;
       }
-      case StepValue.Points p -> tableFault(a, p.rows(), "REAL");
-      case StepValue.Triples t -> tableFault(a, t.zeroBased().length / 3, "INTEGER");
+      case StepValue.Points p -> tableFault(a.type(), p.rows(), "REAL");
+      case StepValue.Triples t -> tableFault(a.type(), t.zeroBased().length / 3, "INTEGER");
       default -> "needs a list";
     };
   }
@@ -128,43 +171,60 @@ final class SchemaGuard {
    * @param allowed numbers of the entities that may stand for it, if it is one or a select
    * @param literals of an enumeration, null for all else
    * @param type null for entities, selects and enumerations
+   * @param list what is asked for if its values are lists, else null
    * @param simple what its values are made of; empty where that is no simple type
+   * @param positive whether numbers must be above zero
+   * @param members defined types that a select allows, by their names as they are given
    */
   private record Named(
+      String name,
       boolean entity,
       boolean select,
       BitSet allowed,
       Set<String> literals,
       Schema.DefinedType type,
-      String simple) {}
+      Aggregate list,
+      String simple,
+      boolean positive,
+      boolean notNegative,
+      Map<String, Named> members)
+      implements Rule {}
 
   private Named named(String name) {
     Named known = named.get(name);
     if (known == null) {
       boolean entity = schema.isEntity(name);
       boolean select = schema.isSelect(name);
+      Schema.DefinedType type = schema.type(name).orElse(null);
       known =
           new Named(
+              name,
               entity,
               select,
               entity || select ? schema.allowed(name) : new BitSet(),
               schema.enumeration(name).orElse(null),
-              schema.type(name).orElse(null),
-              schema.simpleType(name).orElse(""));
+              type,
+              type != null && type.base() instanceof TypeRef.Aggregate a
+                  ? new Aggregate(a, rule(a.of()))
+                  : null,
+              schema.simpleType(name).orElse(""),
+              name.startsWith("IFCPOSITIVE"),
+              name.startsWith("IFCNONNEGATIVE"),
+              new HashMap<>());
       named.put(name, known);
     }
     return known;
   }
 
-  private String namedFault(String name, StepValue v) {
-    Named is = named(name);
+  private String namedFault(Named is, StepValue v) {
+    String name = is.name();
     if (is.entity()) {
       return v instanceof StepValue.Ref(int id) && is.allowed().get(target(id).number())
           ? null
           : "needs a reference to " + name;
     }
     if (is.select()) {
-      return selectFault(name, is, v);
+      return selectFault(is, v);
     }
     if (is.literals() != null) {
       return v instanceof StepValue.Literal(String l) && is.literals().contains(l)
@@ -172,8 +232,8 @@ final class SchemaGuard {
           : "needs a value of " + name + ", not " + v;
     }
     Schema.DefinedType t = is.type();
-    if (t != null && t.base() instanceof TypeRef.Aggregate a) {
-      return aggregateFault(a, v);
+    if (is.list() != null) {
+      return aggregateFault(is.list(), v);
     }
     String simple = is.simple();
     boolean ok =
@@ -194,7 +254,7 @@ final class SchemaGuard {
       if (!Double.isFinite(d)) {
         return "is not a finite number";
       }
-      if (name.startsWith("IFCPOSITIVE") && d <= 0 || name.startsWith("IFCNONNEGATIVE") && d < 0) {
+      if (is.positive() && d <= 0 || is.notNegative() && d < 0) {
         return "must be positive, not " + d;
       }
     }
@@ -207,20 +267,32 @@ final class SchemaGuard {
     return null;
   }
 
-  private String selectFault(String name, Named is, StepValue v) {
+  private String selectFault(Named is, StepValue v) {
     return switch (v) {
       case StepValue.Ref(int id) -> {
         Entity e = target(id);
         yield is.allowed().get(e.number())
             ? null
-            : "is a " + e.name() + ", which " + name + " does not allow";
+            : "is a " + e.name() + ", which " + is.name() + " does not allow";
       }
-      case StepValue.Typed(String type, StepValue inner) ->
-          schema.selectMembers(name).contains(schema.upper(type))
-              ? namedFault(schema.upper(type), inner)
-              : type + " is not a member of " + name;
+      case StepValue.Typed(String type, StepValue inner) -> {
+        Named member = member(is, type);
+        yield member == null
+            ? type + " is not a member of " + is.name()
+            : namedFault(member, inner);
+      }
       default -> "needs a reference or a typed value";
     };
+  }
+
+  /** A defined type that a select allows, null if it does not. */
+  private Named member(Named select, String type) {
+    Named known = select.members().get(type);
+    if (known == null && schema.selectMembers(select.name()).contains(schema.upper(type))) {
+      known = named(schema.upper(type));
+      select.members().put(type, known);
+    }
+    return known;
   }
 
   private Entity target(int id) {
