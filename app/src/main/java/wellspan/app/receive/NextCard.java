@@ -39,10 +39,14 @@ final class NextCard extends VBox {
 
   private void refresh() {
     List<Button> steps = new ArrayList<>();
-    elsewhere().ifPresent(steps::add);
-    flaws().ifPresent(steps::add);
-    surface().ifPresent(steps::add);
-    deliver().ifPresent(steps::add);
+    if (session.opening().isCutOff()) {
+      steps.add(step("next-read", "Read the job again", session::load));
+    } else if (!session.opening().isUnderWay()) {
+      elsewhere().ifPresent(steps::add);
+      flaws().ifPresent(steps::add);
+      surface().ifPresent(steps::add);
+      deliver().ifPresent(steps::add);
+    }
     setVisible(!steps.isEmpty());
     setManaged(!steps.isEmpty());
     getChildren().setAll(Parts.label("What next", "title"));

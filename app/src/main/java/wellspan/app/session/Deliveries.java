@@ -300,6 +300,11 @@ public final class Deliveries {
       session.complain(session.lookingOnlyProperty().get());
       return;
     }
+    Optional<String> unfinished = session.opening().unfinished();
+    if (unfinished.isPresent()) { // what is sent would not be what the job says
+      session.complain(unfinished.get());
+      return;
+    }
     Build sent = session.build();
     session
         .work()

@@ -2,6 +2,7 @@ package wellspan.app.session;
 
 import java.io.IOException;
 import java.util.Map;
+import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import wellspan.core.build.Build;
@@ -12,7 +13,7 @@ import wellspan.core.receipt.PastRun;
 import wellspan.exchange.intake.SourceIntake;
 
 /** Reads the sources of a job that is opened; each is shown as soon as it is read. */
-final class JobOpening implements SourceIntake.SoFar {
+public final class JobOpening implements SourceIntake.SoFar {
   /** Nanoseconds between two pictures. */
   private static final long OFTEN = 250_000_000;
 
@@ -20,6 +21,7 @@ final class JobOpening implements SourceIntake.SoFar {
   private final JobStore store;
   private final Executor window;
   private boolean underWay;
+  private boolean ended;
   private volatile long shown;
 
   JobOpening(Session session, JobStore store, Executor window) {
@@ -29,8 +31,33 @@ final class JobOpening implements SourceIntake.SoFar {
   }
 
   /** Whether what is shown is not all of the job yet; findings would be false ones. */
-  boolean isUnderWay() {
+  public boolean isUnderWay() {
     return underWay;
+  }
+
+  /** Whether it ended before all was read, and has not been made up for since. */
+  public boolean isCutOff() {
+    return ended && !isWhole();
+  }
+
+  /** Why what is shown is not what the job says, with what to do; empty if it is. */
+  public Optional<String> unfinished() {
+    if (underWay) {
+      return Optional.of("The job is still being read. Wait until all of it is there.");
+    }
+    if (isCutOff()) {
+      return Optional.of(
+          "Not all of the job was read, so it cannot be checked or delivered. Choose \u201cRead the job again\u201d at Receive.");
+    }
+    return isWhole()
+        ? Optional.empty()
+        : Optional.of("What was changed is still being made anew. Wait until it is there.");
+  }
+
+  private boolean isWhole() {
+    Job job = session.job();
+    return session.build().job().equals(job)
+        && job.sources().stream().allMatch(s -> session.known(s).isPresent());
   }
 
   void start() {
@@ -40,6 +67,7 @@ final class JobOpening implements SourceIntake.SoFar {
       return;
     }
     underWay = true;
+    ended = false;
     shown = System.nanoTime();
     boolean started =
         session.work().start("Reading the job", p -> read(job, p), this::opened, this::failed);
@@ -101,6 +129,7 @@ final class JobOpening implements SourceIntake.SoFar {
 
   private void failed(String why) {
     underWay = false;
+    ended = true;
     session.deliveries().tell(earlier(session::complain));
     session.refreshFindings();
     session.complain(why);

@@ -50,6 +50,11 @@ public final class RequirementDesk {
 
   /** Checks all that can be delivered in a schema. */
   public void check(Path file, IfcSchema schema) {
+    Optional<String> unfinished = session.opening().unfinished();
+    if (unfinished.isPresent()) { // what was not read would count as missing, or as nothing amiss
+      session.complain(unfinished.get());
+      return;
+    }
     Build build = session.build();
     session
         .work()

@@ -187,9 +187,8 @@ public final class Session {
     opening.start();
   }
 
-  /** Whether what is shown is not all of the job yet. */
-  public boolean isOpening() {
-    return opening.isUnderWay();
+  public JobOpening opening() {
+    return opening;
   }
 
   void showEarly(Build early) {
@@ -310,7 +309,9 @@ public final class Session {
     if (isLookingOnly()) {
       all.add(Finding.error(Stop.RECEIVE, "job.looking-only", "", lookingOnlyProperty().get()));
     }
-    if (!opening.isUnderWay()) {
+    if (opening.isCutOff()) {
+      all.add(Finding.error(Stop.RECEIVE, "job.unread", "", opening.unfinished().orElseThrow()));
+    } else if (!opening.isUnderWay()) {
       all.addAll(JobFindings.of(build.get(), shape::flawsIn));
       all.addAll(deliveries.findings());
     }

@@ -163,7 +163,7 @@ public final class PlanView extends Pane {
     ground.forgetMeshesBut(alive);
     if (!fitted && !visibleBounds().isEmpty()) {
       fit();
-      fitted = !session.isOpening(); // what is still being read may reach farther
+      fitted = !session.opening().isUnderWay(); // what is still being read may reach farther
     }
     redrawSoon();
   }
@@ -180,7 +180,7 @@ public final class PlanView extends Pane {
       if (!fitted || !left || picture.width() == 0) {
         whole = PlanWindow.fit(visibleBounds(), w, h);
         window = whole;
-        fitted = !visibleBounds().isEmpty() && !session.isOpening();
+        fitted = !visibleBounds().isEmpty() && !session.opening().isUnderWay();
       }
       moved.set(moved.get() + 1);
       redrawSoon();

@@ -189,7 +189,7 @@ public final class SpaceView extends StackPane {
         lookAt(before);
       } else {
         fit();
-        fitted = !session.isOpening(); // what is still being read may reach farther
+        fitted = !session.opening().isUnderWay(); // what is still being read may reach farther
       }
       lift();
       Platform.runLater(labels::follow);

@@ -114,6 +114,48 @@ class SessionTest extends SessionFixture {
     assertThat(again.unsavedProperty().get()).isFalse();
   }
 
+  private static final String NOT_READ =
+      "Not all of the job was read, so it cannot be checked or delivered.";
+
+  @Test
+  void aJobWhoseOpeningWasCancelledIsNotDeliveredInPart() throws Exception {
+    receive(ROAD);
+    session.edit("Raise", j -> j.withSteps(ground(), List.of(RecordedStep.of(new Raise(1)))));
+    settle();
+    session.save();
+    session = new Session(store, store.open(), Clock.systemUTC(), window::add);
+    session.load();
+    session.deliveries().run();
+    assertThat(session.messages().sentenceProperty().get()).contains("is still being read");
+    session.work().cancel();
+    settle();
+    assertThat(session.findingsProperty().get())
+        .singleElement()
+        .satisfies(f -> assertThat(f.message()).startsWith(NOT_READ));
+    session.deliveries().run();
+    assertThat(session.messages().sentenceProperty().get()).startsWith(NOT_READ);
+    session.load();
+    settle();
+    assertThat(session.findingsProperty().get())
+        .extracting(Finding::code)
+        .doesNotContain("job.unread");
+    session.deliveries().run();
+    settle();
+    assertThat(session.messages().sentenceProperty().get()).contains("30 of 30");
+  }
+
+  @Test
+  void whatIsBeingMadeAnewIsNotDeliveredAsItWas() throws Exception {
+    receive(ROAD);
+    session.edit("Raise", j -> j.withSteps(ground(), List.of(RecordedStep.of(new Raise(1)))));
+    session.deliveries().run();
+    assertThat(session.messages().sentenceProperty().get()).contains("still being made anew");
+    settle();
+    session.deliveries().run();
+    settle();
+    assertThat(session.messages().sentenceProperty().get()).contains("30 of 30");
+  }
+
   @Test
   void peelingHidesFromTheTopAndBringsBack() throws Exception {
     receive(ROAD);
