@@ -7,6 +7,8 @@ import static wellspan.app.stage.SectionInk.spacing;
 import static wellspan.app.stage.SectionInk.text;
 
 import java.util.Optional;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.geometry.VPos;
 import javafx.scene.canvas.Canvas;
 import javafx.scene.canvas.GraphicsContext;
@@ -48,6 +50,7 @@ public final class SectionView extends Pane {
   private final Session session;
   private final Canvas canvas = new Canvas();
   private Theme theme = Theme.LIGHT;
+  private final ReadOnlyBooleanWrapper alongLine = new ReadOnlyBooleanWrapper();
   private LongSection section;
   private Optional<RunSection> run = Optional.empty();
   private Optional<ItemId> existing = Optional.empty();
@@ -94,10 +97,16 @@ public final class SectionView extends Pane {
       Optional<ItemId> chosen = session.selectedProperty().get();
       run = RunSection.of(session.build(), chosen);
       section = run.isPresent() ? null : LongSection.of(session.build(), chosen).orElse(null);
+      alongLine.set(section != null);
       haul = Optional.empty();
       draw();
       measure();
     }
+  }
+
+  /** Whether a line is shown, along which masses can be measured; not so for a run of pipes. */
+  ReadOnlyBooleanProperty alongLineProperty() {
+    return alongLine.getReadOnlyProperty();
   }
 
   /** Measures what is cut and filled along the line between two surfaces; nothing without them. */

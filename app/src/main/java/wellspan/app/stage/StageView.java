@@ -96,6 +96,9 @@ public final class StageView extends StackPane {
     crossOptions = crossOptions();
     planOptions = planOptions();
     sectionOptions = new MassChoice(session, section::setMasses);
+    section
+        .alongLineProperty()
+        .addListener((o, a, along) -> visible(sectionOptions, shown == Picture.SECTION && along));
     FlowPane bar =
         new FlowPane(
             8, 6, tabs, planStyles, planOptions, spaceOptions, cut, crossOptions, sectionOptions);
@@ -281,7 +284,7 @@ public final class StageView extends StackPane {
       pictures.get(each.ordinal()).setSelected(each == p);
     }
     visible(crossOptions, both);
-    visible(sectionOptions, p == Picture.SECTION);
+    visible(sectionOptions, p == Picture.SECTION && section.alongLineProperty().get());
     visible(planStyles, p == Picture.PLAN);
     visible(planOptions, p == Picture.PLAN);
     visible(spaceOptions, p == Picture.SPACE && space.isPossible());
