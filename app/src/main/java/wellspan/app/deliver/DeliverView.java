@@ -1,7 +1,10 @@
 package wellspan.app.deliver;
 
+import java.util.EnumMap;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Insets;
@@ -44,7 +47,11 @@ public final class DeliverView extends BorderPane {
   private final HBox heads = new HBox();
   private final ListView<ManifestRows.Row> list = new ListView<>();
   private final Set<Band> open = EnumSet.noneOf(Band.class);
+  private final Map<Band, Map<String, Stand>> stands = new EnumMap<>(Band.class);
   private boolean opened;
+
+  /** How all of a stratum stands to a delivery. */
+  private record Stand(ManifestRows.Share share, CellState state) {}
 
   public DeliverView(Session session) {
     this.session = session;
@@ -67,7 +74,14 @@ public final class DeliverView extends BorderPane {
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
     session.deliveries().inHandProperty().addListener((o, a, b) -> showHeads());
-    session.deliveries().reckonedProperty().addListener((o, a, b) -> list.refresh());
+    session
+        .deliveries()
+        .reckonedProperty()
+        .addListener(
+            (o, a, b) -> {
+              stands.clear();
+              list.refresh();
+            });
     session.selectedProperty().addListener((o, a, b) -> list.refresh());
     visibleProperty().addListener((o, a, b) -> refresh());
     refresh();
@@ -86,6 +100,7 @@ public final class DeliverView extends BorderPane {
       }
     }
     showHeads();
+    stands.clear();
     list.getItems().setAll(ManifestRows.of(build, open));
   }
 
@@ -203,10 +218,20 @@ public final class DeliverView extends BorderPane {
     refresh();
   }
 
+  /** How all of a stratum stands to a delivery; a list asks several times for each row it shows. */
+  private Stand stand(Delivery d, ManifestRows.BandRow b) {
+    return stands
+        .computeIfAbsent(b.band(), k -> new HashMap<>())
+        .computeIfAbsent(
+            d.name(),
+            k -> new Stand(ManifestRows.share(d, b.items()), CellState.of(session, d, b.items())));
+  }
+
   /** All of a stratum at once: included, held back, or some of both. */
   private Button shareCell(Delivery d, ManifestRows.BandRow b) {
-    ManifestRows.Share share = ManifestRows.share(d, b.items());
-    CellState state = CellState.of(session, d, b.items());
+    Stand stand = stand(d, b);
+    ManifestRows.Share share = stand.share();
+    CellState state = stand.state();
     boolean some = share == ManifestRows.Share.SOME;
     String sign = some ? "◐" : state.sign();
     String words =
