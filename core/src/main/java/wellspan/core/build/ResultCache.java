@@ -12,6 +12,9 @@ import wellspan.core.progress.Progress;
  * long as nothing that went into it changed, and never after. Safe for any thread.
  */
 public interface ResultCache {
+  /** Nanoseconds below which a result is as quickly made as read. */
+  long EXPENSIVE = 100_000_000;
+
   /** Keeps nothing. */
   ResultCache NONE =
       new ResultCache() {

@@ -26,9 +26,6 @@ public final class CacheFolder implements ResultCache {
   private static final System.Logger LOG = System.getLogger(CacheFolder.class.getName());
   private static final String ENDING = ".result";
 
-  /** Below that a result is as quickly made as read, nanoseconds. */
-  static final long EXPENSIVE = 100_000_000;
-
   /** Bytes that the cache of one job may take. */
   private static final long MOST = 2L << 30;
 

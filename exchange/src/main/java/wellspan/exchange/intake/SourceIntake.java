@@ -176,6 +176,7 @@ public final class SourceIntake {
     boolean shaped = !job.recipes().isEmpty() || !job.steps().isEmpty();
     Progress reading = shaped ? progress.part(0, 0.5) : progress;
     int done = 0;
+    Optional<Fresh> last = Optional.empty();
     for (Source s : SourceExtents.kept(job, cache).nearestFirst(job.sources())) {
       Revision r = s.current();
       double share = 1.0 / job.sources().size();
@@ -185,23 +186,51 @@ public final class SourceIntake {
             store.stored(r)
                 + " is missing or is no longer the file that was received. Put the original back, or receive it again.");
       }
-      received.put(s.name(), read(store, s, cache, own.part(0.2, 1)));
+      Fresh fresh = read(store, s, cache, own.part(0.2, 1));
+      received.put(s.name(), fresh.received());
       done++;
       boolean more = shaped || done < job.sources().size();
       if (more && soFar.isWanted()) {
         early = early.next(early.job(), received, Progress.NONE);
         soFar.show(early);
       }
+      if (more) {
+        fresh.keep(cache, own);
+      } else {
+        last = Optional.of(fresh);
+      }
     }
     Map<String, Received> inOrder = new LinkedHashMap<>();
     job.sources().forEach(s -> inOrder.put(s.name(), received.get(s.name())));
     Build build = Build.of(job, inOrder, cache, progress.part(shaped ? 0.5 : 1, 1));
+    if (last.filter(Fresh::isWorthKeeping).isPresent()) {
+      soFar.show(build); // keeping millions of points takes seconds
+      last.get().keep(cache, progress);
+    }
     SourceExtents.keep(build, cache);
     return build;
   }
 
+  /**
+   * What was read of a source.
+   *
+   * @param key under which it may be kept
+   * @param nanos how long it took; 0 if it was kept already
+   */
+  private record Fresh(Received received, String key, long nanos) {
+    boolean isWorthKeeping() {
+      return nanos >= ResultCache.EXPENSIVE;
+    }
+
+    void keep(ResultCache cache, Progress progress) {
+      if (isWorthKeeping()) {
+        cache.keep(key, received, nanos, progress);
+      }
+    }
+  }
+
   /** Reads a stored file, or takes what was read before of the same bytes by the same rule. */
-  private static Received read(JobStore store, Source source, ResultCache cache, Progress progress)
+  private static Fresh read(JobStore store, Source source, ResultCache cache, Progress progress)
       throws IOException {
     Revision r = source.current();
     String key =
@@ -210,11 +239,10 @@ public final class SourceIntake {
     progress.advance(0, "Opening " + r.fileName());
     Optional<Received> known = cache.find(key, Received.class);
     if (known.isPresent()) {
-      return known.get();
+      return new Fresh(known.get(), key, 0);
     }
     long begin = System.nanoTime();
     Received received = Intake.read(store.stored(r), source.reading(), progress);
-    cache.keep(key, received, System.nanoTime() - begin, progress);
-    return received;
+    return new Fresh(received, key, System.nanoTime() - begin);
   }
 }

@@ -21,6 +21,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import wellspan.core.build.ResultCache;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.progress.Progress;
@@ -29,7 +30,7 @@ import wellspan.core.receive.Received;
 import wellspan.exchange.intake.Intake;
 
 class CacheFolderTest {
-  private static final long LONG = CacheFolder.EXPENSIVE;
+  private static final long LONG = ResultCache.EXPENSIVE;
 
   @TempDir Path dir;
 
