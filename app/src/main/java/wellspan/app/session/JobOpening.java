@@ -6,10 +6,12 @@ import java.util.Optional;
 import java.util.concurrent.Executor;
 import java.util.function.Consumer;
 import wellspan.core.build.Build;
+import wellspan.core.build.DeferredCache;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
 import wellspan.core.progress.Progress;
 import wellspan.core.receipt.PastRun;
+import wellspan.exchange.cache.CacheFolder;
 import wellspan.exchange.intake.SourceIntake;
 
 /** Reads the sources of a job that is opened; each is shown as soon as it is read. */
@@ -20,14 +22,17 @@ public final class JobOpening implements SourceIntake.SoFar {
   private final Session session;
   private final JobStore store;
   private final Executor window;
+  private final DeferredCache cache;
   private boolean underWay;
   private boolean ended;
+  private boolean keeping;
   private volatile long shown;
 
   JobOpening(Session session, JobStore store, Executor window) {
     this.session = session;
     this.store = store;
     this.window = window;
+    cache = new DeferredCache(CacheFolder.of(store));
   }
 
   /** Whether what is shown is not all of the job yet; findings would be false ones. */
@@ -80,7 +85,7 @@ public final class JobOpening implements SourceIntake.SoFar {
 
   private Opened read(Job job, Progress progress) throws IOException {
     Map<String, PastRun> earlier = earlier(why -> window.execute(() -> session.complain(why)));
-    return new Opened(SourceIntake.build(store, job, this, progress), earlier);
+    return new Opened(SourceIntake.build(store, job, cache, this, progress), earlier);
   }
 
   /** What receipts tell; those of thousands of items take a while. */
@@ -121,6 +126,28 @@ public final class JobOpening implements SourceIntake.SoFar {
               + counted(fresh.received().size(), "file")
               + ".");
     }
+  }
+
+  /** Keeps what was made, now that it is shown; it is made anew next time if that is cancelled. */
+  void keepResults() {
+    if (cache.isWaiting() && !keeping) {
+      keeping = true;
+      session
+          .work()
+          .startBeside(
+              "Keeping what was made",
+              p -> {
+                cache.keepWaiting(p);
+                return true;
+              },
+              kept -> kept(),
+              why -> kept());
+    }
+  }
+
+  private void kept() {
+    keeping = false;
+    keepResults(); // what was made meanwhile
   }
 
   private static String counted(int n, String what) {

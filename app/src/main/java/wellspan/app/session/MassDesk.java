@@ -11,27 +11,36 @@ public final class MassDesk {
   private static final double REACH = 80;
 
   private final Session session;
+  private boolean measuring;
 
   MassDesk(Session session) {
     this.session = session;
   }
 
   /**
-   * Starts measuring, unless something else is under way.
+   * Starts measuring, unless it is under way already or the job is being changed.
    *
    * @param every length of a stretch, metres
    * @param done is told of the result on the window's thread
    */
   public void measure(
       Alignment along, Mesh existing, Mesh proposed, double every, Consumer<MassHaul> done) {
-    if (!session.work().runningProperty().get()) {
-      session
-          .work()
-          .startBeside(
-              "Measuring what is cut and filled",
-              p -> MassHaul.of(along, existing, proposed, every, REACH, 1, p),
-              done,
-              session::complain);
+    if (measuring || session.work().changingProperty().get()) {
+      return;
     }
+    measuring = true;
+    session
+        .work()
+        .startBeside(
+            "Measuring what is cut and filled",
+            p -> MassHaul.of(along, existing, proposed, every, REACH, 1, p),
+            haul -> {
+              measuring = false;
+              done.accept(haul);
+            },
+            why -> {
+              measuring = false;
+              session.complain(why);
+            });
   }
 }

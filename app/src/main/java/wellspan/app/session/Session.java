@@ -293,6 +293,7 @@ public final class Session {
     shape.showMade(fresh);
     selection.keep(build.get().items().keySet());
     refreshFindings();
+    opening.keepResults();
   }
 
   private void markStale() {

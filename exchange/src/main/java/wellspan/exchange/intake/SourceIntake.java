@@ -137,7 +137,7 @@ public final class SourceIntake {
    * @throws JobException if a stored source is not there or was changed
    */
   public static Build build(JobStore store, Job job, Progress progress) throws IOException {
-    return build(store, job, SoFar.NOBODY, progress);
+    return build(store, job, CacheFolder.of(store), SoFar.NOBODY, progress);
   }
 
   /** Who wants to see a job while it is opened. Called on the thread that reads. */
@@ -166,13 +166,14 @@ public final class SourceIntake {
   /**
    * The same, telling on the way what is there already.
    *
+   * @param cache where results are looked for and kept
    * @throws JobException if a stored source is not there or was changed
    */
-  public static Build build(JobStore store, Job job, SoFar soFar, Progress progress)
+  public static Build build(
+      JobStore store, Job job, ResultCache cache, SoFar soFar, Progress progress)
       throws IOException {
     Build early = Build.of(job.withoutOperations(), Map.of());
     Map<String, Received> received = new LinkedHashMap<>();
-    ResultCache cache = CacheFolder.of(store);
     boolean shaped = !job.recipes().isEmpty() || !job.steps().isEmpty();
     Progress reading = shaped ? progress.part(0, 0.5) : progress;
     int done = 0;

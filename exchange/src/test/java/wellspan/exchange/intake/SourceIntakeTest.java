@@ -18,6 +18,7 @@ import wellspan.core.job.JobStore;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
 import wellspan.core.receive.ReadingRule;
+import wellspan.exchange.cache.CacheFolder;
 
 /** What a received file does to the job besides becoming a source. */
 class SourceIntakeTest {
@@ -81,6 +82,7 @@ class SourceIntakeTest {
     return SourceIntake.build(
         store,
         all,
+        CacheFolder.of(store),
         new SourceIntake.SoFar() {
           @Override
           public boolean isWanted() {
