@@ -145,6 +145,11 @@ public final class JobOpening implements SourceIntake.SoFar {
     }
   }
 
+  /** Keeps nothing of a build that was cancelled or failed. */
+  void forgetResults() {
+    cache.forget();
+  }
+
   private void kept() {
     keeping = false;
     keepResults(); // what was made meanwhile

@@ -257,6 +257,7 @@ public final class Session {
   }
 
   private void takeBack(String why) {
+    opening.forgetResults();
     model.takeBack(j -> read.holdsAllOf(j) && build.get().ready(j, read.of(j)).isPresent(), why);
   }
 

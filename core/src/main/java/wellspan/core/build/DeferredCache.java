@@ -79,7 +79,8 @@ public final class DeferredCache implements ResultCache {
     }
   }
 
-  private void forget() {
+  /** Keeps nothing of what waits, as after a build that was cancelled. */
+  public void forget() {
     synchronized (waiting) {
       waiting.clear();
     }

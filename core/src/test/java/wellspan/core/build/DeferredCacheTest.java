@@ -68,6 +68,15 @@ class DeferredCacheTest {
   }
 
   @Test
+  void whatIsForgottenIsNeitherFoundNorKept() {
+    keep("a");
+    cache.forget();
+    assertThat(cache.find("a", String.class)).isEmpty();
+    cache.keepWaiting(Progress.NONE);
+    assertThat(folder.kept).isEmpty();
+  }
+
+  @Test
   void afterACancelNothingWaitsAnyMore() {
     keep("a");
     keep("b");
