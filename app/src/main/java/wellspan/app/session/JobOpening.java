@@ -128,8 +128,14 @@ public final class JobOpening implements SourceIntake.SoFar {
     }
   }
 
+  /** Told that what is shown has changed: what was not read may have been made up for. */
+  void shown() {
+    ended &= !isWhole();
+    keepResults();
+  }
+
   /** Keeps what was made, now that it is shown; it is made anew next time if that is cancelled. */
-  void keepResults() {
+  private void keepResults() {
     if (cache.isWaiting() && !keeping) {
       keeping = true;
       session

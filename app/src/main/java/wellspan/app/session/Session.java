@@ -294,7 +294,7 @@ public final class Session {
     shape.showMade(fresh);
     selection.keep(build.get().items().keySet());
     refreshFindings();
-    opening.keepResults();
+    opening.shown();
   }
 
   private void markStale() {

@@ -144,6 +144,25 @@ class SessionTest extends SessionFixture {
     assertThat(session.messages().sentenceProperty().get()).contains("30 of 30");
   }
 
+  /** An edit reads what was not read; a later one must not look like a job that was cut off. */
+  @Test
+  void aCancelledOpeningIsOverOnceAllIsRead() throws Exception {
+    receive(ROAD);
+    session.save();
+    session = new Session(store, store.open(), Clock.systemUTC(), window::add);
+    session.load();
+    session.work().cancel();
+    settle();
+    session.edit("Name", j -> j.withFrame(j.frame().withVerticalDatum("NN2000")));
+    settle();
+    assertThat(session.build().items()).hasSize(31);
+    session.edit("Raise", j -> j.withSteps(ground(), List.of(RecordedStep.of(new Raise(1)))));
+    assertThat(session.opening().isCutOff()).isFalse();
+    session.deliveries().run();
+    assertThat(session.messages().sentenceProperty().get()).contains("still being made anew");
+    settle();
+  }
+
   @Test
   void whatIsBeingMadeAnewIsNotDeliveredAsItWas() throws Exception {
     receive(ROAD);
