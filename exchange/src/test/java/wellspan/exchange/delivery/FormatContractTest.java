@@ -4,9 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.List;
-import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -16,7 +14,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 import wellspan.core.deliver.Carriage;
 import wellspan.core.deliver.Coverage;
 import wellspan.core.deliver.DeliveryFormat;
-import wellspan.core.deliver.GlobalIds;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Mesh;
@@ -24,15 +21,11 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
-import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.packing.Packing;
 import wellspan.core.picture.PicturePlace;
 import wellspan.core.picture.Pixels;
-import wellspan.core.progress.Progress;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
-import wellspan.core.unit.LinearUnit;
 
 /** What holds for every format and every shape, whoever adds one. */
 class FormatContractTest {
@@ -100,20 +93,7 @@ class FormatContractTest {
   }
 
   private void arrives(DeliveryFormat f, Item item) throws IOException {
-    GlobalIds ids = new GlobalIds(new UUID(5, 6));
-    DeliveryRun.Outcome o =
-        DeliveryRun.run(
-            "d",
-            Packing.loose(
-                "p",
-                f,
-                FRAME,
-                LinearUnit.METRE,
-                ids,
-                List.of(Packing.loosePiece(ids, ItemId.of("s", item), item, f, "f"))),
-            dir.resolve("out" + f.ending()),
-            Clock.systemUTC(),
-            Progress.NONE);
+    DeliveryRun.Outcome o = LooseDelivery.of(item, f, FRAME, dir.resolve("out" + f.ending()));
     assertThat(o.receipt().proof().findings()).noneMatch(Finding::isError);
     assertThat(o.receipt().proof().pass()).isTrue();
     assertThat(o.arrived().items()).hasSize(1);

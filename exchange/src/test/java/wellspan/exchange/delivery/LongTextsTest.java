@@ -5,28 +5,21 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
-import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.item.ItemId;
-import wellspan.core.packing.Packing;
-import wellspan.core.progress.Progress;
 import wellspan.core.schema.IfcSchema;
-import wellspan.core.unit.LinearUnit;
 
 /** Texts longer than a label of a model may be. */
 class LongTextsTest {
@@ -38,20 +31,7 @@ class LongTextsTest {
   @TempDir Path dir;
 
   private DeliveryRun.Outcome delivered(Item item, IfcSchema schema) throws IOException {
-    GlobalIds ids = new GlobalIds(new UUID(5, 6));
-    IfcFormat f = new IfcFormat(schema);
-    return DeliveryRun.run(
-        "d",
-        Packing.loose(
-            "p",
-            f,
-            FRAME,
-            LinearUnit.METRE,
-            ids,
-            List.of(Packing.loosePiece(ids, ItemId.of("s", item), item, f, "f"))),
-        dir.resolve("out.ifc"),
-        Clock.systemUTC(),
-        Progress.NONE);
+    return LooseDelivery.of(item, new IfcFormat(schema), FRAME, dir.resolve("out.ifc"));
   }
 
   private static Item line(String name) {

@@ -4,12 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
-import java.util.UUID;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -17,7 +15,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import wellspan.core.deliver.DeliveryFormat;
-import wellspan.core.deliver.GlobalIds;
 import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
@@ -25,11 +22,7 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
-import wellspan.core.item.ItemId;
-import wellspan.core.packing.Packing;
-import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
-import wellspan.core.unit.LinearUnit;
 
 /**
  * Shapes as drawings hold them, with upright faces, edges of three triangles, faces twice, lines
@@ -190,20 +183,6 @@ class OddShapesTravelTest {
 
   private Proof proof(DeliveryFormat f, String name) throws IOException {
     Item item = items().stream().filter(i -> i.name().equals(name)).findFirst().orElseThrow();
-    GlobalIds ids = new GlobalIds(new UUID(5, 6));
-    return DeliveryRun.run(
-            "d",
-            Packing.loose(
-                "p",
-                f,
-                FRAME,
-                LinearUnit.METRE,
-                ids,
-                List.of(Packing.loosePiece(ids, ItemId.of("s", item), item, f, "f"))),
-            dir.resolve("out" + f.ending()),
-            Clock.systemUTC(),
-            Progress.NONE)
-        .receipt()
-        .proof();
+    return LooseDelivery.of(item, f, FRAME, dir.resolve("out" + f.ending())).receipt().proof();
   }
 }
