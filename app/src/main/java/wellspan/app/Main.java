@@ -27,6 +27,9 @@ public final class Main {
     }
     QUIET.forEach(l -> l.setLevel(Level.SEVERE));
     Drawing.choose();
+    if (args.length == 2) {
+      WarmUp.reading(args[1]);
+    }
     Application.launch(WellspanApp.class, args);
   }
 }

@@ -6,7 +6,6 @@ import java.util.Optional;
 import java.util.Set;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
-import wellspan.app.session.DescribeCard;
 import wellspan.app.session.Session;
 import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Figures;
@@ -44,10 +43,6 @@ public final class DescribeView extends CardColumn {
     session.selection().idsProperty().addListener((o, a, b) -> refresh());
     session.rules().cardProperty().addListener((o, a, b) -> refresh());
     session.rules().schemaProperty().addListener((o, a, b) -> refresh());
-    session
-        .requirements()
-        .checkedProperty()
-        .addListener((o, a, b) -> session.rules().cardProperty().set(DescribeCard.REQUIREMENTS));
     refresh();
   }
 

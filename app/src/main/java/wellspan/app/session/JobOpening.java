@@ -85,7 +85,10 @@ public final class JobOpening implements SourceIntake.SoFar {
 
   private Opened read(Job job, Progress progress) throws IOException {
     Map<String, PastRun> earlier = earlier(why -> window.execute(() -> session.complain(why)));
-    return new Opened(SourceIntake.build(store, job, cache, this, progress), earlier);
+    Build build = SourceIntake.build(store, job, cache, this, progress);
+    show(build);
+    build.findings(); // worked out here, the window does not wait for it
+    return new Opened(build, earlier);
   }
 
   /** What receipts tell; those of thousands of items take a while. */

@@ -66,7 +66,10 @@ public final class RequirementDesk {
               return new Checked(
                   file, schema, RequirementCheck.run(wanted, model, p), build, items(build));
             },
-            c -> checked.set(Optional.of(c)),
+            c -> {
+              checked.set(Optional.of(c));
+              session.rules().cardProperty().set(DescribeCard.REQUIREMENTS);
+            },
             session::complain);
   }
 

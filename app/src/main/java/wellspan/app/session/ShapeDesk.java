@@ -203,12 +203,14 @@ public final class ShapeDesk {
     }
     looking.execute(
         () -> {
+          Progress whileWatched = whileWatched(build);
+          session.aim().motion().awaitStill(whileWatched::isCancelled);
           CoveredPlaces covers = CoveredPlaces.of(items);
           IdentityHashMap<Item, List<Finding>> found = new IdentityHashMap<>();
           long told = System.nanoTime();
           for (Item i : fresh) {
             try {
-              found.put(i, GroundChecks.of(i, covers, whileWatched(build)));
+              found.put(i, GroundChecks.of(i, covers, whileWatched));
             } catch (CancellationException e) {
               return;
             }

@@ -55,7 +55,6 @@ public final class SectionEditor extends BorderPane {
     setBottom(below);
     desk.sectionProperty().addListener((o, a, b) -> refresh());
     picture.chosenProperty().addListener((o, a, b) -> refresh());
-    visibleProperty().bind(desk.openProperty());
     refresh();
   }
 

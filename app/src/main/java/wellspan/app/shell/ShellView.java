@@ -2,8 +2,10 @@ package wellspan.app.shell;
 
 import java.io.File;
 import java.nio.file.Path;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Stream;
 import javafx.application.HostServices;
 import javafx.geometry.Insets;
@@ -31,6 +33,7 @@ import wellspan.app.session.WindowActions;
 import wellspan.app.shape.SectionEditor;
 import wellspan.app.shape.ShapeView;
 import wellspan.app.stage.StageView;
+import wellspan.app.theme.OnDemand;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
 import wellspan.core.finding.Stop;
@@ -50,21 +53,17 @@ public final class ShellView extends StackPane implements WindowActions {
   private final StrataView strata;
   private final DocketView docket;
   private final StageView stage;
-  private final DeliverView manifest;
+  private final OnDemand<DeliverView> manifest;
   private final FindingsView findings;
-  private final ShortcutsView shortcuts;
+  private final OnDemand<ShortcutsView> shortcuts;
   private final StackPane card = new StackPane();
   private final BorderPane middle = new BorderPane();
-  private final ReceiveView receive;
-  private final PlaceView place;
-  private final ReadingCard position;
-  private final DescribeView describe;
-  private final RuleSurface rules;
-  private final SectionEditor typical;
-  private final ProofCard proof;
-  private final Node shape;
-  private final Node draw;
-  private final FindView find;
+  private final StackPane centre;
+  private final OnDemand<ReadingCard> position;
+  private final OnDemand<RuleSurface> rules;
+  private final OnDemand<SectionEditor> typical;
+  private final OnDemand<FindView> find;
+  private final Map<Stop, OnDemand<Node>> panels = new EnumMap<>(Stop.class);
   private final VBox bottom;
   private Theme theme = Theme.LIGHT;
   private boolean proofOnStage;
@@ -80,37 +79,34 @@ public final class ShellView extends StackPane implements WindowActions {
     strata = new StrataView(session);
     docket = new DocketView(session);
     stage = new StageView(session);
-    manifest = new DeliverView(session);
+    centre = new StackPane(stage);
+    manifest = new OnDemand<>(() -> instead(new DeliverView(session)));
+    rules = new OnDemand<>(() -> instead(new RuleSurface(session)));
+    position = new OnDemand<>(this::position);
+    typical = new OnDemand<>(this::typical);
     findings = new FindingsView(session, this::toggleFindings);
-    shortcuts = new ShortcutsView(this::showShortcuts);
-    receive = new ReceiveView(session, this);
-    position = new ReadingCard(session);
-    place = new PlaceView(session, stage.plan(), this);
-    stage.setOverlay(new PlaceOverlay(session, stage.plan()));
-    describe = new DescribeView(session);
-    rules = new RuleSurface(session);
-    proof = new ProofCard(session, this, this::showProof);
-    shape = new ShapeView(session);
-    draw =
-        quiet(
-            "Draw",
-            "Comparison with a drawing standard and drawing set-ups will stand here. Nothing is needed at this stop for a BIM delivery.");
+    shortcuts = new OnDemand<>(() -> above(new ShortcutsView(this::showShortcuts)));
+    find =
+        new OnDemand<>(
+            () -> above(new FindView(new FindEverything(session, this, stage, strata::search))));
+    panels.put(Stop.RECEIVE, new OnDemand<>(() -> new ReceiveView(session, this)));
+    panels.put(Stop.PLACE, new OnDemand<>(this::place));
+    panels.put(Stop.SHAPE, new OnDemand<>(() -> new ShapeView(session)));
+    panels.put(Stop.DESCRIBE, new OnDemand<>(() -> new DescribeView(session)));
+    panels.put(Stop.DRAW, new OnDemand<>(ShellView::draw));
+    panels.put(Stop.DELIVER, new OnDemand<>(() -> new ProofCard(session, this, this::showProof)));
     card.setPrefWidth(CARD_WIDTH);
     card.setMinWidth(CARD_WIDTH);
     card.setPadding(new Insets(12, 12, 12, 12));
-    position.setMaxSize(300, Region.USE_PREF_SIZE);
-    StackPane.setAlignment(position, Pos.BOTTOM_LEFT);
-    StackPane.setMargin(position, new Insets(0, 0, 44, 16));
-    typical = new SectionEditor(session);
-    StackPane centre = new StackPane(stage, manifest, rules, position, typical);
     session
         .place()
         .probeProperty()
         .addListener(
             (o, a, b) -> {
-              position.refresh();
+              position.made().ifPresent(ReadingCard::refresh);
               showPosition();
             });
+    session.sections().openProperty().addListener((o, was, is) -> typical.setVisible(is));
     centre.setMinSize(0, 0);
     middle.setCenter(centre);
     middle.setRight(card);
@@ -119,9 +115,7 @@ public final class ShellView extends StackPane implements WindowActions {
     StackPane.setAlignment(findings, Pos.CENTER_RIGHT);
     StackPane.setMargin(findings, new Insets(RouteView.HEIGHT, 0, ReadingLine.HEIGHT, 0));
     findings.setVisible(false);
-    shortcuts.setVisible(false);
-    find = new FindView(new FindEverything(session, this, stage, strata::search));
-    getChildren().addAll(frame, new TaskList(session.work()), findings, shortcuts, find);
+    getChildren().addAll(frame, new TaskList(session.work()), findings);
     session.stopProperty().addListener((o, a, b) -> showStop());
     session.rules().cardProperty().addListener((o, a, b) -> showStop());
     session.rules().schemas().picturedProperty().addListener((o, a, b) -> showStop());
@@ -133,8 +127,46 @@ public final class ShellView extends StackPane implements WindowActions {
     showStop();
   }
 
-  private static Node quiet(String stop, String sentence) {
-    VBox v = new VBox(Parts.label(stop, "title"), Parts.wrapped(sentence, "muted"));
+  /** What stands in the place of the stage. */
+  private <N extends Node> N instead(N surface) {
+    centre.getChildren().add(1, surface);
+    return surface;
+  }
+
+  private ReadingCard position() {
+    ReadingCard reading = new ReadingCard(session);
+    reading.setMaxSize(300, Region.USE_PREF_SIZE);
+    StackPane.setAlignment(reading, Pos.BOTTOM_LEFT);
+    StackPane.setMargin(reading, new Insets(0, 0, 44, 16));
+    centre.getChildren().add(reading);
+    return reading;
+  }
+
+  private SectionEditor typical() {
+    SectionEditor editor = new SectionEditor(session);
+    editor.setTheme(theme);
+    centre.getChildren().add(editor);
+    return editor;
+  }
+
+  /** What lies over the whole window. */
+  private <N extends Node> N above(N veil) {
+    getChildren().add(veil);
+    return veil;
+  }
+
+  private PlaceView place() {
+    stage.setOverlay(new PlaceOverlay(session, stage.plan()));
+    return new PlaceView(session, stage.plan(), this);
+  }
+
+  private static Node draw() {
+    VBox v =
+        new VBox(
+            Parts.label("Draw", "title"),
+            Parts.wrapped(
+                "Comparison with a drawing standard and drawing set-ups will stand here. Nothing is needed at this stop for a BIM delivery.",
+                "muted"));
     v.getStyleClass().add("card");
     v.setMaxHeight(Double.NEGATIVE_INFINITY);
     StackPane.setAlignment(v, Pos.TOP_CENTER);
@@ -143,16 +175,7 @@ public final class ShellView extends StackPane implements WindowActions {
 
   private void showStop() {
     Stop s = session.stopProperty().get();
-    Node panel =
-        switch (s) {
-          case RECEIVE -> receive;
-          case PLACE -> place;
-          case SHAPE -> shape;
-          case DESCRIBE -> describe;
-          case DRAW -> draw;
-          case DELIVER -> proof;
-        };
-    card.getChildren().setAll(panel);
+    card.getChildren().setAll(panels.get(s).get());
     boolean onManifest = s == Stop.DELIVER && !proofOnStage;
     boolean onRules = s == Stop.DESCRIBE && !session.rules().schemas().picturedProperty().get();
     boolean besides =
@@ -197,7 +220,7 @@ public final class ShellView extends StackPane implements WindowActions {
     t.apply(getScene());
     route.setTheme(t);
     stage.setTheme(t);
-    typical.setTheme(t);
+    typical.made().ifPresent(e -> e.setTheme(t));
   }
 
   @Override
@@ -252,7 +275,7 @@ public final class ShellView extends StackPane implements WindowActions {
 
   @Override
   public void showFind() {
-    find.open();
+    find.get().open();
   }
 
   @Override

@@ -12,6 +12,7 @@ import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
 import wellspan.app.stage.StageView;
+import wellspan.app.theme.OnDemand;
 import wellspan.core.finding.Stop;
 
 /** What each key does in the window, wherever the hand is. */
@@ -22,7 +23,7 @@ record WindowKeys(
     StrataView strata,
     Node docket,
     Node findings,
-    Node shortcuts) {
+    OnDemand<ShortcutsView> shortcuts) {
   private static void fold(Node n) {
     n.setManaged(!n.isVisible());
     n.setVisible(!n.isVisible());

@@ -36,6 +36,7 @@ final class FollowingPicture extends Group {
   private long drawnAt;
   private long drew;
   private long took;
+  private final Runnable painted;
 
   /**
    * What is drawn here is painted by another thread, behind which the second frame has to wait: the
@@ -59,6 +60,7 @@ final class FollowingPicture extends Group {
           } else if (frames == 2) {
             took = drew + Math.clamp(System.nanoTime() - first - TWO_FRAMES, 0, AT_MOST_EVERY);
             stop();
+            painted.run();
           }
           frames++;
         }
@@ -66,8 +68,10 @@ final class FollowingPicture extends Group {
 
   /**
    * @param redraw asks for the picture to be drawn anew
+   * @param painted told once what was drawn is seen
    */
-  FollowingPicture(Runnable redraw) {
+  FollowingPicture(Runnable redraw, Runnable painted) {
+    this.painted = painted;
     pause.setOnFinished(e -> redraw.run());
     chosen.setId("chosen-marks");
     getChildren().addAll(ground, chosen, ink);

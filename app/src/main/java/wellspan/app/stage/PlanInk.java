@@ -27,6 +27,11 @@ record PlanInk(
   static final Font FIGURE = Font.font("JetBrains Mono", 11);
   static final Font NAME = Font.font("Manrope", FontWeight.BOLD, 12);
 
+  /** Where letters are written in the colour of the paper first, pixels beside their place. */
+  private static final double[][] HALO = {
+    {1.5, 0}, {1, 1}, {0, 1.5}, {-1, 1}, {-1.5, 0}, {-1, -1}, {0, -1.5}, {1, -1}
+  };
+
   PlanInk(GraphicsContext g, PlanWindow window, Theme theme) {
     this(g, window, theme, new ArrayList<>(), new ArrayList<>());
   }
@@ -79,9 +84,10 @@ record PlanInk(
     g.setFont(font);
     g.setTextAlign(align);
     g.setTextBaseline(VPos.CENTER);
-    g.setLineWidth(3);
-    g.setStroke(theme.paper());
-    g.strokeText(s, x, y);
+    g.setFill(theme.paper());
+    for (double[] beside : HALO) { // letters that are kept are drawn faster than their outlines
+      g.fillText(s, x + beside[0], y + beside[1]);
+    }
     g.setFill(colour);
     g.fillText(s, x, y);
   }

@@ -18,7 +18,6 @@ import javafx.scene.shape.Rectangle;
 import wellspan.app.session.Pick;
 import wellspan.app.session.SentAndArrived;
 import wellspan.app.session.Session;
-import wellspan.app.session.SourceDesk;
 import wellspan.app.theme.Theme;
 import wellspan.core.build.Build;
 import wellspan.core.finding.Stop;
@@ -27,7 +26,6 @@ import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
 import wellspan.core.job.SavedView;
-import wellspan.core.place.ControlTally;
 import wellspan.core.shape.Shape;
 
 /**
@@ -44,8 +42,9 @@ public final class PlanView extends Pane {
   private final Session session;
   private SeenItems seen;
   private Optional<Rectangle2D> rectangle = Optional.empty();
-  private final FollowingPicture picture = new FollowingPicture(this::redrawSoon);
+  private final FollowingPicture picture = new FollowingPicture(this::redrawSoon, this::painted);
   private final ChosenMarks marks;
+  private final PlaceLayer placed;
   private final TileCache tiles = new TileCache(this::redrawSoon);
   private final PlanPlaces places;
   private PlanWindow window = new PlanWindow(0, 0, 1, 100, 100);
@@ -66,6 +65,7 @@ public final class PlanView extends Pane {
     seen = new SeenItems(session.build());
     ground = new GroundPicture(session, tiles);
     marks = new ChosenMarks(session, picture);
+    placed = new PlaceLayer(session);
     places = new PlanPlaces(session, tiles, this::seen);
     setId("plan");
     setFocusTraversable(true);
@@ -151,7 +151,15 @@ public final class PlanView extends Pane {
     return seen().bounds();
   }
 
+  private void painted() {
+    if (!isBusy()) {
+      session.aim().motion().drawn();
+    }
+  }
+
   private void buildChanged(Build b) {
+    boolean opening = session.opening().isUnderWay();
+    session.aim().motion().drawing();
     Set<Mesh> alive = new HashSet<>();
     b.items().values().forEach(i -> i.item().triangles().ifPresent(alive::add));
     session
@@ -163,9 +171,13 @@ public final class PlanView extends Pane {
     ground.forgetMeshesBut(alive);
     if (!fitted && !visibleBounds().isEmpty()) {
       fit();
-      fitted = !session.opening().isUnderWay(); // what is still being read may reach farther
+      fitted = !opening; // what is still being read may reach farther
     }
-    redrawSoon();
+    if (opening) { // the ground is painted while the rest of the window follows
+      picture.draw(window, this::draw);
+    } else {
+      redrawSoon();
+    }
   }
 
   @Override
@@ -278,7 +290,7 @@ public final class PlanView extends Pane {
     place.keepNorthFree();
     PlanFurniture furniture = new PlanFurniture(ink, !placing);
     if (placing) {
-      placeBehind(place, b);
+      placed.behind(place, b);
     }
     List<Build.BuiltItem> shown = new ArrayList<>();
     Box sight = window.ground();
@@ -292,7 +304,7 @@ public final class PlanView extends Pane {
     drawRectangle(g);
     new ShapePicture(ink).outline(session.selection().outline().cornersProperty().get());
     if (placing) {
-      placeInFront(place, b);
+      placed.inFront(place, b);
     }
     if (session.stopProperty().get() == Stop.SHAPE) {
       ShapePicture shape = new ShapePicture(ink);
@@ -363,25 +375,6 @@ public final class PlanView extends Pane {
   private boolean comparing() {
     return session.stopProperty().get() == Stop.SHAPE
         && session.shape().comparisonProperty().get().isPresent();
-  }
-
-  private void placeBehind(PlacePicture place, Build b) {
-    SourceDesk sources = session.place().sources();
-    place.controlWords(session.job().control().points(), session.place().tallyShown());
-    place.extents(b.received(), sources.openProperty().get());
-    if (!sources.openProperty().get().isEmpty()) {
-      place.hypotheses(sources.hypotheses(), sources.shownProperty().get());
-    }
-  }
-
-  private void placeInFront(PlacePicture place, Build b) {
-    Optional<ControlTally> tally = session.place().tallyShown();
-    place.control(session.job().control().points());
-    double enlarged = place.vectors(tally);
-    place.vectorLegend(enlarged, tally.map(ControlTally::where).orElse(""));
-    place.pairs(session.place().sources().pairs(), session.place().firstClickProperty().get());
-    place.basePoint();
-    place.rings(b.bounds());
   }
 
   /** Points first, so that their names get room before chainages do. */

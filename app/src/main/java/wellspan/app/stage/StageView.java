@@ -21,6 +21,7 @@ import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.OnDemand;
 import wellspan.app.theme.Theme;
 import wellspan.core.job.SavedView;
 
@@ -56,11 +57,12 @@ public final class StageView extends StackPane {
   private final List<ToggleButton> pictures = new ArrayList<>();
   private final HBox planStyles;
   private final HBox planOptions;
-  private final HBox spaceOptions;
-  private final HBox crossOptions;
-  private final HBox sectionOptions;
+  private final OnDemand<HBox> spaceOptions;
+  private final OnDemand<HBox> crossOptions;
+  private final OnDemand<MassChoice> sectionOptions;
+  private final FlowPane bar = new FlowPane(8, 6);
   private final VBox corner;
-  private final CutChoice cut;
+  private final OnDemand<CutChoice> cut;
   private Picture shown = Picture.PLAN;
 
   public StageView(Session session) {
@@ -91,17 +93,15 @@ public final class StageView extends StackPane {
       tabs.getChildren().add(b);
     }
     planStyles = styles();
-    cut = new CutChoice(session, space);
-    spaceOptions = spaceOptions();
-    crossOptions = crossOptions();
     planOptions = planOptions();
-    sectionOptions = new MassChoice(session, section::setMasses);
+    spaceOptions = new OnDemand<>(() -> tool(spaceOptions()));
+    cut = new OnDemand<>(() -> tool(cut(session)));
+    crossOptions = new OnDemand<>(() -> tool(crossOptions()));
+    sectionOptions = new OnDemand<>(() -> tool(new MassChoice(session, section::setMasses)));
     section
         .alongLineProperty()
-        .addListener((o, a, along) -> visible(sectionOptions, shown == Picture.SECTION && along));
-    FlowPane bar =
-        new FlowPane(
-            8, 6, tabs, planStyles, planOptions, spaceOptions, cut, crossOptions, sectionOptions);
+        .addListener((o, a, along) -> sectionOptions.setVisible(shown == Picture.SECTION && along));
+    bar.getChildren().addAll(tabs, planStyles, planOptions);
     bar.setRowValignment(VPos.CENTER);
     bar.prefWrapLengthProperty().bind(widthProperty().subtract(BESIDE_TOOLS));
     bar.setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
@@ -119,8 +119,6 @@ public final class StageView extends StackPane {
     corner.setPickOnBounds(false);
     StackPane.setAlignment(corner, Pos.BOTTOM_RIGHT);
     StackPane.setMargin(corner, new Insets(0, 16, 12, 0));
-    StackPane.setAlignment(cut.along(), Pos.TOP_LEFT);
-    StackPane.setMargin(cut.along(), new Insets(52, 0, 0, 16));
     getChildren()
         .addAll(
             halves,
@@ -128,11 +126,24 @@ public final class StageView extends StackPane {
             space,
             section,
             bar,
-            cut.along(),
             corner,
             new PickPrompt(session),
             new FarHint(session));
     show(Picture.PLAN);
+  }
+
+  /** A tool that joins the row of tools. */
+  private <N extends Node> N tool(N tool) {
+    bar.getChildren().add(tool);
+    return tool;
+  }
+
+  private CutChoice cut(Session session) {
+    CutChoice choice = new CutChoice(session, space);
+    StackPane.setAlignment(choice.along(), Pos.TOP_LEFT);
+    StackPane.setMargin(choice.along(), new Insets(52, 0, 0, 16));
+    getChildren().add(getChildren().indexOf(corner), choice.along());
+    return choice;
   }
 
   private static HBox segments() {
@@ -283,14 +294,14 @@ public final class StageView extends StackPane {
     for (Picture each : Picture.values()) {
       pictures.get(each.ordinal()).setSelected(each == p);
     }
-    visible(crossOptions, both);
-    visible(sectionOptions, p == Picture.SECTION && section.alongLineProperty().get());
+    crossOptions.setVisible(both);
+    sectionOptions.setVisible(p == Picture.SECTION && section.alongLineProperty().get());
     visible(planStyles, p == Picture.PLAN);
     visible(planOptions, p == Picture.PLAN);
-    visible(spaceOptions, p == Picture.SPACE && space.isPossible());
-    visible(cut, p == Picture.SPACE && space.isPossible());
+    spaceOptions.setVisible(p == Picture.SPACE && space.isPossible());
+    cut.setVisible(p == Picture.SPACE && space.isPossible());
     visible(corner, p == Picture.PLAN || p == Picture.SPACE);
-    cut.setShown(p == Picture.SPACE);
+    cut.made().ifPresent(c -> c.setShown(p == Picture.SPACE));
   }
 
   private static void visible(Node n, boolean shown) {

@@ -49,4 +49,38 @@ class StageMotionTest {
     motion.awaitStill(() -> true);
     assertThat(motion.isMoving()).isTrue();
   }
+
+  @Test
+  void whatIsDrawnIsSeenFirstUnlessItTakesLong() {
+    assertThat(motion.isDrawing()).isFalse();
+    motion.drawing();
+    assertThat(motion.isDrawing()).isTrue();
+    assertThat(motion.isMoving()).isFalse();
+    motion.drawn();
+    assertThat(motion.isDrawing()).isFalse();
+    motion.drawing();
+    now.addAndGet(StageMotion.DRAWN_WITHIN);
+    assertThat(motion.isDrawing()).isFalse();
+  }
+
+  @Test
+  void workWaitsUntilThePictureIsSeen() throws InterruptedException {
+    CountDownLatch waiting = new CountDownLatch(1);
+    CountDownLatch wentOn = new CountDownLatch(1);
+    motion.drawing();
+    Thread.ofVirtual()
+        .start(
+            () -> {
+              motion.awaitStill(
+                  () -> {
+                    waiting.countDown();
+                    return false;
+                  });
+              wentOn.countDown();
+            });
+    assertThat(waiting.await(20, TimeUnit.SECONDS)).isTrue();
+    assertThat(wentOn.getCount()).isEqualTo(1);
+    motion.drawn();
+    assertThat(wentOn.await(20, TimeUnit.SECONDS)).isTrue();
+  }
 }

@@ -20,11 +20,12 @@ class FollowingPictureWindowTest extends ApplicationTest {
   private static final PlanWindow FIRST = new PlanWindow(412_000, 6_534_500, 0.5, WIDTH, HEIGHT);
 
   private final AtomicInteger asked = new AtomicInteger();
+  private final AtomicInteger painted = new AtomicInteger();
   private FollowingPicture picture;
 
   @Override
   public void start(Stage stage) {
-    picture = new FollowingPicture(asked::incrementAndGet);
+    picture = new FollowingPicture(asked::incrementAndGet, painted::incrementAndGet);
     picture.size(WIDTH, HEIGHT);
     stage.setScene(new Scene(new Pane(picture), WIDTH, HEIGHT));
     stage.show();
@@ -85,5 +86,13 @@ class FollowingPictureWindowTest extends ApplicationTest {
     draw(FIRST.moved(30, -12), 60);
     assertThat(picture.isBehind()).isFalse();
     assertThat(picture.localToParent(7, 9)).isEqualTo(new Point2D(7, 9));
+  }
+
+  @Test
+  void itIsToldOnceThatAPictureIsSeen() throws Exception {
+    draw(FIRST, 0);
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> painted.get() > 0);
+    WaitForAsyncUtils.sleep(200, TimeUnit.MILLISECONDS);
+    assertThat(painted).hasValue(1);
   }
 }

@@ -1,0 +1,32 @@
+package wellspan.app;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.Map;
+import wellspan.core.build.Build;
+import wellspan.core.crs.CrsCatalogue;
+import wellspan.core.job.JobStore;
+
+/** What is loaded once and takes a while, beside the start of the toolkit. */
+final class WarmUp {
+  private WarmUp() {}
+
+  /**
+   * Reads a job's decisions and forgets them, so that they are read quickly once the right to
+   * change them is taken; what is wrong with them is said then.
+   */
+  static void reading(String folder) {
+    Thread.ofPlatform()
+        .daemon()
+        .name("warming up")
+        .start(
+            () -> {
+              try {
+                Build.of(new JobStore(Path.of(folder)).open(), Map.of());
+              } catch (IOException | RuntimeException saidLater) {
+                return;
+              }
+              CrsCatalogue.shipped();
+            });
+  }
+}
