@@ -169,6 +169,16 @@ final class FollowingPicture extends Group {
     return System.nanoTime() - drawnAt < Math.max(AT_MOST_EVERY, 4 * took);
   }
 
+  /** Whether ground and marks are one, so that neither can be drawn without the other. */
+  boolean isOne() {
+    return !ink.isVisible();
+  }
+
+  /** How long other work comes first where the picture is drawn again and again, nanoseconds. */
+  long pause() {
+    return Math.max(AT_MOST_EVERY, 3 * took);
+  }
+
   /** Whether the picture is not yet that of the part which is shown. */
   boolean isBehind() {
     return pause.getStatus() == Animation.Status.RUNNING;

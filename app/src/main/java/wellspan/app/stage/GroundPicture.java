@@ -1,6 +1,7 @@
 package wellspan.app.stage;
 
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -70,6 +71,9 @@ final class GroundPicture {
     }
   }
 
+  /** As many parts take longer than the whole, as each is clipped. */
+  private static final int MANY = 3;
+
   GroundPicture(Session session, TileCache tiles) {
     this.session = session;
     this.tiles = tiles;
@@ -125,11 +129,14 @@ final class GroundPicture {
       drawn = Optional.of(now);
       return;
     }
-    for (TileCache.Key k : tiles.takeArrived()) {
-      Rectangle2D part = TerrainLayer.place(window, k);
-      if (whole.intersects(part)) {
-        draw(g, now, seen, new TerrainLayer(g, window, part, tiles::peek, tiles::peek, this::box));
-      }
+    List<Rectangle2D> parts =
+        tiles.takeArrived().stream()
+            .map(k -> TerrainLayer.place(window, k))
+            .filter(whole::intersects)
+            .distinct()
+            .toList();
+    for (Rectangle2D part : parts.size() < MANY ? parts : List.of(whole)) {
+      draw(g, now, seen, new TerrainLayer(g, window, part, tiles::peek, tiles::peek, this::box));
     }
   }
 

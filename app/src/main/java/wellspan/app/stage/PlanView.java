@@ -45,7 +45,7 @@ public final class PlanView extends Pane {
   private final FollowingPicture picture = new FollowingPicture(this::redrawSoon, this::painted);
   private final ChosenMarks marks;
   private final PlaceLayer placed;
-  private final TileCache tiles = new TileCache(this::redrawSoon);
+  private final TileCache tiles = new TileCache(this::piecesCame, picture::pause);
   private final PlanPlaces places;
   private PlanWindow window = new PlanWindow(0, 0, 1, 100, 100);
   private Theme theme = Theme.LIGHT;
@@ -58,7 +58,8 @@ public final class PlanView extends Pane {
   /** The window that showed everything; while nobody leaves it, it goes with the picture's size. */
   private PlanWindow whole = window;
 
-  private boolean redrawAsked;
+  private final Soon redraw = new Soon(() -> picture.draw(window, this::draw));
+  private final Soon groundOnly = new Soon(() -> picture.draw(window, this::drawGround));
 
   public PlanView(Session session) {
     this.session = session;
@@ -76,14 +77,14 @@ public final class PlanView extends Pane {
     clip.widthProperty().bind(widthProperty());
     clip.heightProperty().bind(heightProperty());
     setClip(clip);
-    ChangeListener<Object> redraw = (o, a, b) -> redrawSoon();
+    ChangeListener<Object> redrawn = (o, a, b) -> redrawSoon();
     session.buildProperty().addListener((o, a, b) -> buildChanged(b));
     session.selection().idsProperty().addListener((o, a, b) -> selected(a, b));
-    session.stopProperty().addListener(redraw);
-    session.colours().byProperty().addListener(redraw);
-    session.measure().placesProperty().addListener(redraw);
-    session.deliveries().runsProperty().addListener(redraw);
-    session.deliveries().returnedProperty().addListener(redraw);
+    session.stopProperty().addListener(redrawn);
+    session.colours().byProperty().addListener(redrawn);
+    session.measure().placesProperty().addListener(redrawn);
+    session.deliveries().runsProperty().addListener(redrawn);
+    session.deliveries().returnedProperty().addListener(redrawn);
     session
         .place()
         .pickProperty()
@@ -92,14 +93,14 @@ public final class PlanView extends Pane {
               setCursor(b == Pick.NONE ? Cursor.DEFAULT : Cursor.CROSSHAIR);
               redrawSoon();
             });
-    session.place().firstClickProperty().addListener(redraw);
-    session.shape().flawsProperty().addListener(redraw);
-    session.shape().comparisonProperty().addListener(redraw);
-    session.shape().outlineProperty().addListener(redraw);
-    session.selection().outline().cornersProperty().addListener(redraw);
-    session.place().probeProperty().addListener(redraw);
-    session.place().sources().openProperty().addListener(redraw);
-    session.place().sources().shownProperty().addListener(redraw);
+    session.place().firstClickProperty().addListener(redrawn);
+    session.shape().flawsProperty().addListener(redrawn);
+    session.shape().comparisonProperty().addListener(redrawn);
+    session.shape().outlineProperty().addListener(redrawn);
+    session.selection().outline().cornersProperty().addListener(redrawn);
+    session.place().probeProperty().addListener(redrawn);
+    session.place().sources().openProperty().addListener(redrawn);
+    session.place().sources().shownProperty().addListener(redrawn);
     session.aim().setLevels(places::level);
     session
         .aim()
@@ -250,19 +251,25 @@ public final class PlanView extends Pane {
   }
 
   private void redrawSoon() {
-    if (!redrawAsked) {
-      redrawAsked = true;
-      javafx.application.Platform.runLater(
-          () -> {
-            redrawAsked = false;
-            picture.draw(window, this::draw);
-          });
-    }
+    redraw.ask();
+  }
+
+  private void piecesCame() {
+    boolean moves = session.aim().motion().isMoving() || picture.isBehind();
+    (moves || picture.isOne() || redraw.isAsked() ? redraw : groundOnly).ask();
+  }
+
+  private void drawGround() {
+    ground.draw(picture.ground(), window, theme, seen(), compared());
+  }
+
+  private Optional<SentAndArrived> compared() {
+    return proofShown ? session.deliveries().compared() : Optional.empty();
   }
 
   /** Whether pieces of terrain are still being painted. */
   public boolean isBusy() {
-    return redrawAsked || picture.isBehind() || tiles.isBusy();
+    return redraw.isAsked() || groundOnly.isAsked() || picture.isBehind() || tiles.isBusy();
   }
 
   // ---- drawing
@@ -276,9 +283,8 @@ public final class PlanView extends Pane {
     ink.keepFree(getWidth() - CORNER, getHeight() - TOOLS, CORNER, TOOLS);
     covered.forEach(c -> ink.keepFree(c.getMinX(), c.getMinY(), c.getWidth(), c.getHeight()));
     PlacePicture place = new PlacePicture(ink, session.job().frame());
-    Optional<SentAndArrived> compared =
-        proofShown ? session.deliveries().compared() : Optional.empty();
-    ground.draw(picture.ground(), window, theme, seen(), compared);
+    Optional<SentAndArrived> compared = compared();
+    drawGround();
     boolean other = compared.isPresent() || comparing();
     if (moving) {
       ground.forgetDrawn(); // it will bear marks
@@ -328,7 +334,7 @@ public final class PlanView extends Pane {
   /** What is only marked is marked; for all else the picture is drawn anew. */
   private void selected(Set<ItemId> before, Set<ItemId> now) {
     SeenItems all = seen();
-    if (redrawAsked
+    if (redraw.isAsked()
         || proofShown
         || ground.isOfChosen()
         || session.aim().motion().isMoving()
