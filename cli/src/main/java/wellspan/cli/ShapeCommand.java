@@ -53,7 +53,7 @@ final class ShapeCommand implements Callable<Integer> {
       index = "1",
       arity = "0..1",
       paramLabel = "ITEM",
-      description = "identity of an item, such as survey/points/Shore")
+      description = "identity of an item, such as survey/points/Shore; without it all are listed")
   private String item;
 
   @Option(
@@ -199,10 +199,13 @@ final class ShapeCommand implements Callable<Integer> {
     }
     for (ItemId id : build.items().keySet()) {
       OperationResults.PreparedItem s = build.results().shaped().get(id);
-      if (s == null || item != null && !id.value().equals(item)) {
+      if (item != null && !id.value().equals(item) || s == null && (item != null || changes())) {
         continue;
       }
       out.println(id);
+      if (s == null) { // what a step or recipe can be for
+        continue;
+      }
       int n = 1;
       for (StepOutcome o : s.outcomes()) {
         out.println("  " + n++ + ". " + o.step().step().title() + ": " + o.told());

@@ -175,7 +175,7 @@ final class MakeCard extends VBox {
     boolean isOpen = open == what && (what != Open.RECIPE || making.equals(which));
     Button b =
         Parts.button(
-            isOpen ? "Close" : title,
+            title,
             "small",
             () -> {
               open = isOpen ? Open.NOTHING : what;
@@ -187,6 +187,10 @@ final class MakeCard extends VBox {
               }
             });
     b.setId(id);
+    if (isOpen) {
+      b.getStyleClass().add("open");
+      b.setAccessibleText(title + ", close");
+    }
     return b;
   }
 

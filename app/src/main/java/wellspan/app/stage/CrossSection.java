@@ -49,6 +49,9 @@ record CrossSection(
   /** What a cross section is about; what lies beside and below is drawn as far as it reaches. */
   private static final Set<Band> ROAD = EnumSet.of(Band.PAVEMENT, Band.EDGES, Band.EARTHWORKS);
 
+  /** How far above and below the road ground is looked for, metres; farther off it is told. */
+  static final double GROUND_WITHIN = 3;
+
   private static final double ALONE = 15;
 
   /** What is narrower says nothing of how a carriageway falls, metres. */
@@ -146,8 +149,9 @@ record CrossSection(
     boolean open = bodies.isEmpty();
     double left = open ? Math.max(e[0], -ALONE) : e[0] - BESIDE;
     double right = open ? Math.min(e[1], ALONE) : e[1] + BESIDE;
-    double low = e[2] - ABOVE;
-    double high = e[3] + ABOVE;
+    double[] ground = open ? new double[] {e[2], e[3]} : levels(surfaces, left, right);
+    double low = Math.min(e[2], Math.max(ground[0], e[2] - GROUND_WITHIN)) - ABOVE;
+    double high = Math.max(e[3], Math.min(ground[1], e[3] + GROUND_WITHIN)) + ABOVE;
     return new CrossSection(road, axis, cut.at(), all, low, high, left, right);
   }
 
@@ -166,6 +170,44 @@ record CrossSection(
       }
     }
     return e;
+  }
+
+  /** Lowest and highest level of lines between two offsets; +∞ and −∞ where there are none. */
+  static double[] levels(List<Cut> cuts, double left, double right) {
+    double[] out = {Double.POSITIVE_INFINITY, Double.NEGATIVE_INFINITY};
+    for (Cut c : cuts) {
+      for (double[] l : c.lines()) {
+        for (int i = 0; i + 3 < l.length; i += 2) {
+          double from = Math.min(l[i], l[i + 2]);
+          double to = Math.max(l[i], l[i + 2]);
+          for (double offset : new double[] {Math.max(from, left), Math.min(to, right)}) {
+            if (from <= right && to >= left) {
+              double t = to > from ? (offset - l[i]) / (l[i + 2] - l[i]) : 0;
+              double level = l[i + 1] + t * (l[i + 3] - l[i + 1]);
+              out[0] = Math.min(out[0], level);
+              out[1] = Math.max(out[1], level);
+            }
+          }
+        }
+      }
+    }
+    return out;
+  }
+
+  /** A surface that lies outside the picture; metres above it, negative below. */
+  record Outside(String name, double metres) {}
+
+  /** The surfaces that are cut here and lie above or below what is shown. */
+  List<Outside> outside() {
+    List<Outside> out = new ArrayList<>();
+    for (Cut c : cuts) {
+      double[] reach = levels(c.body() ? List.of() : List.of(c), left, right);
+      if (reach[0] <= reach[1] && (reach[1] < low || reach[0] > high)) {
+        double away = reach[1] < low ? reach[1] - low : reach[0] - high;
+        out.add(new Outside(c.item().name(), away));
+      }
+    }
+    return out;
   }
 
   private static boolean isNear(Box b, AlignmentPoint at) {

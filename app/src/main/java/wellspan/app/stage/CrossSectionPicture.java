@@ -8,6 +8,7 @@ import static wellspan.app.stage.SectionInk.text;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
@@ -41,6 +42,10 @@ record CrossSectionPicture(
   private static final double CLEAR = 62;
 
   private static final double PALER = 0.16;
+
+  /** Width of a letter of a word, pixels; a little more than they need. */
+  private static final double LETTER = 6.6;
+
   private static final Font WORD = Font.font("Manrope", 12);
 
   private double scale() {
@@ -86,11 +91,48 @@ record CrossSectionPicture(
         FIGURE,
         theme.muted(),
         TextAlignment.RIGHT);
-    text(g, courses(), width - RIGHT, 38, WORD, theme.ink(), TextAlignment.RIGHT);
+    String outside = outside();
+    text(g, outside, LEFT, 38, WORD, theme.muted(), TextAlignment.LEFT);
+    double room = width - LEFT - RIGHT - LETTER * outside.length();
+    text(
+        g,
+        fitting(courses(), (int) (room / LETTER)),
+        width - RIGHT,
+        38,
+        WORD,
+        theme.ink(),
+        TextAlignment.RIGHT);
+  }
+
+  /** Ground that would make the road too small to be seen is told instead. */
+  private String outside() {
+    return section.outside().stream()
+        .map(
+            o ->
+                o.name()
+                    + " "
+                    + Figures.number(Math.abs(o.metres()), 1)
+                    + (o.metres() < 0 ? " m below the picture" : " m above the picture"))
+        .collect(Collectors.joining(" · "));
+  }
+
+  /** As many courses as there is room for, and how many more there are. */
+  static String fitting(List<String> courses, int letters) {
+    for (int n = courses.size(); n > 0; n--) {
+      int more = courses.size() - n;
+      String all =
+          String.join(" · ", courses.subList(0, n))
+              + " mm"
+              + (more == 0 ? "" : ", " + more + " more");
+      if (all.length() <= letters) {
+        return all;
+      }
+    }
+    return "";
   }
 
   /** Names and thicknesses of what lies under the road's surface, from the top down. */
-  private String courses() {
+  private List<String> courses() {
     List<String> out = new ArrayList<>();
     section.cuts().stream()
         .filter(c -> c.body() && c.thickness() > 0 && c.item().kind().stratum() == Band.PAVEMENT)
@@ -105,7 +147,7 @@ record CrossSectionPicture(
                 out.add(words);
               }
             });
-    return out.isEmpty() ? "" : String.join(" · ", out) + " mm";
+    return out;
   }
 
   private static double highest(CrossSection.Cut c) {

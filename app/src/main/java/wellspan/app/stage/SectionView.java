@@ -268,14 +268,15 @@ public final class SectionView extends Pane {
                 if (s instanceof ProfileSegment.Grade grade
                     && x(s.endDistance()) - x(s.startDistance()) > 46) {
                   double middle = grade.startDistance() + grade.length() / 2;
+                  boolean rises = grade.startGrade() > 0; // the word keeps off the line
                   text(
                       g,
                       Figures.number(100 * grade.startGrade(), 2) + " %",
-                      x(middle) + 8,
+                      x(middle) + (rises ? -8 : 8),
                       y(grade.levelAt(grade.length() / 2)) - 12,
                       FIGURE,
                       theme.ink(),
-                      TextAlignment.LEFT);
+                      rises ? TextAlignment.RIGHT : TextAlignment.LEFT);
                 }
               }
             });

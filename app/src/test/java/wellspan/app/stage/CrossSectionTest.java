@@ -58,4 +58,43 @@ class CrossSectionTest {
     assertThat(section().top(4.5)).isEqualTo(9);
     assertThat(section().top(6)).isNaN();
   }
+
+  private void surface(String name, double... line) {
+    Item item = Item.body(name, NOTHING, Band.GROUND);
+    cuts.add(
+        new CrossSection.Cut(ItemId.of("s", item), item, List.<double[]>of(line), false, 0, 0));
+  }
+
+  @Test
+  void levelsAreThoseBetweenTheOffsetsAlsoOfALineThatCrossesThem() {
+    surface("ground", -40, 0, 40, 8); // 4 at the axis, 0.1 for each metre
+    assertThat(CrossSection.levels(cuts, -10, 20)).containsExactly(3, 6);
+    surface("the other way round", 40, 8, -40, 0);
+    surface("beside", 21, 99, 30, 99);
+    assertThat(CrossSection.levels(cuts, -10, 20)).containsExactly(3, 6);
+    assertThat(CrossSection.levels(List.of(), -10, 20)[0]).isInfinite();
+  }
+
+  @Test
+  void groundOutsideThePictureIsTold() {
+    surface("deep", -40, -4, 40, -2);
+    surface("high", -40, 25, 40, 24);
+    surface("seen", -40, 25, 40, 5);
+    surface("beside", 31, -9, 40, -9);
+    body(Band.EARTHWORKS, -5, -9, 5, -9, 5, -8, -5, -8, -5, -9); // a body reaches as far as it does
+    assertThat(section().outside())
+        .extracting(o -> o.name() + " " + Math.round(o.metres() * 100))
+        .containsExactly("deep -225", "high 413");
+  }
+
+  @Test
+  void coursesAreNamedAsFarAsThereIsRoom() {
+    List<String> all = List.of("Surface 40", "Binder 80", "Base 150");
+    assertThat(CrossSectionPicture.fitting(all, 99))
+        .isEqualTo("Surface 40 · Binder 80 · Base 150 mm");
+    assertThat(CrossSectionPicture.fitting(all, 33)).isEqualTo("Surface 40 · Binder 80 mm, 1 more");
+    assertThat(CrossSectionPicture.fitting(all, 32)).isEqualTo("Surface 40 mm, 2 more");
+    assertThat(CrossSectionPicture.fitting(all, 5)).isEmpty();
+    assertThat(CrossSectionPicture.fitting(List.of(), 99)).isEmpty();
+  }
 }

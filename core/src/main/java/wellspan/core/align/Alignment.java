@@ -19,6 +19,8 @@ public record Alignment(
     Chainages chainages,
     Optional<Profile> profile,
     OnceAsked<Lengths> reached) {
+  /** Places of a line that lie nearer to each other are one, metres along it. */
+  public static final double SAME_END = 1e-3;
 
   /**
    * @throws IllegalArgumentException if there is no element
@@ -72,37 +74,42 @@ public record Alignment(
 
   /**
    * Distances of all element ends in plan and in profile that lie on the alignment, rising, with
-   * both ends.
+   * both ends. Lengths in files are rounded: what ends in plan and in profile within {@link
+   * #SAME_END} ends at one place, that of the plan.
    */
   public List<Double> elementEnds() {
-    TreeSet<Double> ends = new TreeSet<>();
+    double end = length();
+    TreeSet<Double> ends = new TreeSet<>(List.of(0.0, end));
     double d = 0;
-    ends.add(0.0);
     for (PlanElement e : elements) {
-      if (e instanceof PlanElement.Irregular i) {
-        for (PlanElement piece : i.pieces()) {
-          d += piece.length();
-          ends.add(d);
-        }
-      } else {
-        d += e.length();
-        ends.add(d);
+      for (PlanElement piece : e instanceof PlanElement.Irregular i ? i.pieces() : List.of(e)) {
+        d += piece.length();
+        addBetween(ends, d);
       }
     }
-    double end = d;
     profile.ifPresent(
         p ->
             p.segments()
                 .forEach(
                     s -> {
-                      addInside(ends, s.startDistance(), end);
-                      addInside(ends, s.endDistance(), end);
+                      addBetween(ends, s.startDistance());
+                      addBetween(ends, s.endDistance());
                     }));
     return List.copyOf(ends);
   }
 
-  private static void addInside(TreeSet<Double> ends, double x, double end) {
-    if (x > 0 && x < end) {
+  /** Distances of the element ends between two others, and these, rising, none twice. */
+  public List<Double> elementEnds(double from, double to) {
+    TreeSet<Double> ends = new TreeSet<>(List.of(from, to));
+    elementEnds().forEach(d -> addBetween(ends, d));
+    return List.copyOf(ends);
+  }
+
+  /** Adds what lies within the first and the last, and is none of those that are there. */
+  private static void addBetween(TreeSet<Double> ends, double x) {
+    Double before = ends.floor(x);
+    Double after = ends.ceiling(x);
+    if (before != null && after != null && x - before > SAME_END && after - x > SAME_END) {
       ends.add(x);
     }
   }

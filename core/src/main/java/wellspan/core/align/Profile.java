@@ -18,7 +18,10 @@ public record Profile(String name, List<ProfileSegment> segments) {
     return segments.getLast().endDistance();
   }
 
-  /** Level at a distance along the alignment, NaN outside the profile. */
+  /**
+   * Level at a distance along the alignment, NaN outside the profile; it counts as reaching {@link
+   * Alignment#SAME_END} farther, as lengths in files are rounded.
+   */
   public double levelAt(double distance) {
     ProfileSegment s = segmentAt(distance);
     return s == null ? Double.NaN : s.levelAt(clamp(distance - s.startDistance(), s.length()));
@@ -35,7 +38,7 @@ public record Profile(String name, List<ProfileSegment> segments) {
   }
 
   private ProfileSegment segmentAt(double distance) {
-    double slack = 1e-6;
+    double slack = Alignment.SAME_END;
     if (segments.isEmpty() || !(distance >= start() - slack && distance <= end() + slack)) {
       return null;
     }

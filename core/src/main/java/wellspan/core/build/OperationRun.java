@@ -164,15 +164,31 @@ final class OperationRun {
     return s.toString();
   }
 
-  private static Inputs inputs(Map<ItemId, Item> used) {
+  private Inputs inputs(Map<ItemId, Item> used) {
     return id -> {
       Item item = used.get(id);
       if (item == null) {
         throw new IllegalArgumentException(
-            id + " is not there (any more). Choose another item, or receive its source again.");
+            id
+                + " is not there (any more). Choose another item"
+                + namesakes(id)
+                + ", or receive its source again.");
       }
       return item;
     };
+  }
+
+  /** Items of the same name, which may be meant. */
+  private String namesakes(ItemId id) {
+    String name = id.value().substring(id.value().lastIndexOf('/') + 1);
+    List<String> same =
+        base.keySet().stream()
+            .map(ItemId::value)
+            .filter(other -> other.endsWith("/" + name))
+            .sorted()
+            .limit(3)
+            .toList();
+    return same.isEmpty() ? "" : " (such as " + String.join(", ", same) + ")";
   }
 
   private Item shape(ItemId id) {

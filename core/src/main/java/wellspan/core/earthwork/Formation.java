@@ -3,7 +3,6 @@ package wellspan.core.earthwork;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.TreeSet;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.Mesh;
@@ -78,13 +77,7 @@ public record Formation(Mesh mesh, List<Position> open, double reach) {
   }
 
   private static List<Double> stations(Alignment a, double from, double to, double reach) {
-    TreeSet<Double> ends = new TreeSet<>(List.of(from, to));
-    for (double end : a.elementEnds()) {
-      if (end > from && end < to) {
-        ends.add(end);
-      }
-    }
-    List<Double> all = new ArrayList<>(ends);
+    List<Double> all = a.elementEnds(from, to);
     List<Double> out = new ArrayList<>();
     for (int i = 0; i + 1 < all.size(); i++) {
       double length = all.get(i + 1) - all.get(i);

@@ -81,15 +81,9 @@ public record MassHaul(List<Row> rows, double reach) {
 
   private static double[] volumes(
       Alignment a, TriangleIndex e, TriangleIndex p, double from, double to, double reach) {
-    TreeSet<Double> ends = new TreeSet<>(List.of(from, to));
-    for (double end : a.elementEnds()) {
-      if (end > from && end < to) {
-        ends.add(end);
-      }
-    }
     double cut = 0;
     double fill = 0;
-    List<Double> all = new ArrayList<>(ends);
+    List<Double> all = a.elementEnds(from, to);
     for (int i = 0; i + 1 < all.size(); i++) {
       double length = all.get(i + 1) - all.get(i);
       int n = Math.max(1, (int) Math.ceil(length / STEP));

@@ -3,7 +3,6 @@ package wellspan.core.sweep;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.TreeSet;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.geom.Polyline;
@@ -81,13 +80,7 @@ record SweepPath(List<Station> stations, boolean ring) {
    */
   static SweepPath along(
       Alignment a, double from, double to, double reach, double chord, Ground ground) {
-    TreeSet<Double> at = new TreeSet<>(List.of(from, to));
-    for (double end : a.elementEnds()) {
-      if (end > from && end < to) {
-        at.add(end);
-      }
-    }
-    List<Double> ends = new ArrayList<>(at);
+    List<Double> ends = a.elementEnds(from, to);
     List<Station> out = new ArrayList<>();
     for (int i = 0; i + 1 < ends.size(); i++) {
       double length = ends.get(i + 1) - ends.get(i);

@@ -63,4 +63,37 @@ class AlignmentTest {
             () -> new Alignment("x", List.of(), new Chainages(0, List.of()), Optional.empty()))
         .hasMessageContaining("at least one element");
   }
+
+  /** Lengths in files are rounded, so that a profile's places lie a hair beside those in plan. */
+  private static Alignment rounded() {
+    PlanElement line = new PlanElement.Line(new PlanPoint(0, 0, 0), 99.9998);
+    PlanElement next = new PlanElement.Line(line.end(), 100);
+    Pvi.Rounding none = new Pvi.Rounding.None();
+    Profile profile =
+        Profile.through(
+            "p",
+            List.of(
+                new Pvi(0.0004, 10, none),
+                new Pvi(100, 12, none),
+                new Pvi(150, 11, none),
+                new Pvi(199.9992, 11, none)));
+    return new Alignment(
+        "r", List.of(line, next), new Chainages(0, List.of()), Optional.of(profile));
+  }
+
+  @Test
+  void whatEndsInPlanAndInProfileAHairApartEndsOnce() {
+    Alignment a = rounded();
+    assertThat(a.elementEnds()).containsExactly(0.0, 99.9998, 150.0, a.length());
+    assertThat(a.elementEnds(99.9991, 150.0005)).containsExactly(99.9991, 150.0005);
+    assertThat(a.elementEnds(20, 160)).containsExactly(20.0, 99.9998, 150.0, 160.0);
+  }
+
+  @Test
+  void aProfileReachesTheEndsThatItMissesByAHair() {
+    Alignment a = rounded();
+    assertThat(a.at(0).level()).isCloseTo(10, within(1e-4));
+    assertThat(a.at(a.length()).level()).isCloseTo(11, within(1e-4));
+    assertThat(AlignmentSamples.within(a, 0.01).pointCount()).isEqualTo(4);
+  }
 }

@@ -16,6 +16,7 @@ import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.align.Profile;
 import wellspan.core.align.Pvi;
+import wellspan.core.flaw.SurfaceFlaws;
 import wellspan.core.geom.Mesh;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -168,5 +169,20 @@ class EarthworkTest {
     Alignment sharp = alignment(new PlanElement.Arc(new PlanPoint(0, 0, 0), 20, 15));
     assertThatThrownBy(() -> slopes(5, 5, 0).make(inputs(sharp, level(30)), Progress.NONE))
         .hasMessageContaining("beyond the centre of the curve at chainage");
+  }
+
+  @Test
+  void placesAHairApartMakeNoNeedles() {
+    PlanElement one = new PlanElement.Line(new PlanPoint(0, 0, 0), 49.9998);
+    PlanElement two = new PlanElement.Line(one.end(), 50.0003);
+    Pvi.Rounding none = new Pvi.Rounding.None();
+    Profile profile =
+        Profile.through(
+            "p", List.of(new Pvi(0, 10, none), new Pvi(50, 11, none), new Pvi(99.9999, 10, none)));
+    Alignment a =
+        new Alignment("Road", List.of(one, two), new Chainages(0, List.of()), Optional.of(profile));
+    Recipe.Made made = slopes(5, 5, 3).make(inputs(a, level(7)), Progress.NONE);
+    Mesh formation = made.items().getFirst().triangles().orElseThrow();
+    assertThat(SurfaceFlaws.of(formation, 1e-3, Progress.NONE).isClean()).isTrue();
   }
 }
