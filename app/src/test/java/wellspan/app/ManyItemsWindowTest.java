@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
+import javafx.event.Event;
 import javafx.geometry.Point2D;
 import javafx.scene.Node;
 import javafx.scene.canvas.Canvas;
@@ -14,6 +15,7 @@ import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.scene.input.MouseButton;
 import javafx.scene.paint.Color;
 import org.junit.jupiter.api.Test;
@@ -155,5 +157,26 @@ class ManyItemsWindowTest extends WindowTest {
     assertThat(lookup("#find-list").queryListView().getItems()).isEmpty();
     push(KeyCode.ESCAPE);
     assertThat(lookup("#find").query().isVisible()).isFalse();
+  }
+
+  @Test
+  void lettersThatFollowAtOnceAreNotLost() throws Exception {
+    receive(DEMO.resolve("road/quay-road.xml"));
+    interact(
+        () -> { // all of it before the window can draw the search, as where it is busy
+          shell.showFind();
+          for (String letter : List.of("y", "a", "r", "d")) {
+            Node hand = shell.getScene().getFocusOwner();
+            Event.fireEvent(
+                hand,
+                new KeyEvent(
+                    KeyEvent.KEY_TYPED, letter, "", KeyCode.UNDEFINED, false, false, false, false));
+          }
+        });
+    TextField find = lookup("#find-field").query();
+    assertThat(find.getText()).isEqualTo("yard");
+    interact(find::clear);
+    push(KeyCode.ENTER);
+    assertThat(lookup("#find").query().isVisible()).as("nothing was asked for").isTrue();
   }
 }

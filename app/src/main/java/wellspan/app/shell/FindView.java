@@ -58,12 +58,18 @@ final class FindView extends StackPane {
     field.clear();
     show();
     setVisible(true);
+    applyCss(); // a field takes no letters before it has its skin
+    layout();
     field.requestFocus();
   }
 
   private void show() {
     list.getItems().setAll(everything.find(field.getText()));
-    list.getSelectionModel().selectFirst();
+    if (field.getText().isBlank()) { // Enter does nothing that nobody asked for
+      list.getSelectionModel().clearSelection();
+    } else {
+      list.getSelectionModel().selectFirst();
+    }
     list.scrollTo(0);
     list.refresh(); // cells that were seen before may have nothing in them otherwise
   }
