@@ -101,11 +101,12 @@ final class CarriedReader {
 
   /** A tube along a line: its rings stand in the planes that halve the corners. */
   Mesh disk(Instance s) {
-    if (s.isA("IFCSWEPTDISKSOLIDPOLYGONAL") && s.number("FilletRadius", 0) > 0) {
-      throw new Unread(s, "has rounded corners, which are not read");
-    }
     double[] line = withoutRepeats(new Directrix(curves).of(s, SolidReader.part(s, "Directrix")));
     boolean ring = isRing(line);
+    double fillet = s.isA("IFCSWEPTDISKSOLIDPOLYGONAL") ? s.number("FilletRadius", 0) : 0;
+    if (fillet > 0) {
+      line = RoundedCorners.of(line, ring, fillet, curves, s);
+    }
     int n = line.length / 3 - (ring ? 1 : 0);
     double[] first = direction(line, 0);
     double[] last = direction(line, (ring ? n : n - 1) - 1);

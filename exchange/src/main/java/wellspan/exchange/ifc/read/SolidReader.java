@@ -12,6 +12,8 @@ import wellspan.core.solid.SolidBoolean;
 /** Reads solids that are swept, primitive, or made of others, as closed meshes. */
 final class SolidReader {
   private static final double TURN = 2 * Math.PI;
+
+  /** A round thing has so many at least. */
   private static final int CORNERS = 64;
 
   private final CurveReader curves;
@@ -212,11 +214,11 @@ final class SolidReader {
         yield placed(prism(new double[] {0, 0, x, 0, x, y, 0, y}, top, s.number("Height")), p);
       }
       case "IfcRightCircularCylinder" -> {
-        double[] base = circle(s.number("Radius"));
+        double[] base = circle(s.number("Radius"), corners(s.number("Radius")));
         yield placed(prism(base, base, s.number("Height")), p);
       }
       case "IfcRightCircularCone" -> {
-        double[] base = circle(s.number("BottomRadius"));
+        double[] base = circle(s.number("BottomRadius"), corners(s.number("BottomRadius")));
         yield placed(prism(base, new double[base.length], s.number("Height")), p);
       }
       default -> placed(sphere(s.number("Radius")), p);
@@ -228,22 +230,29 @@ final class SolidReader {
         List.of(List.of(raised(base, 0, 0, 0)), List.of(raised(top, 0, 0, height))), false);
   }
 
-  private static double[] circle(double radius) {
-    double[] xy = new double[2 * CORNERS];
-    for (int i = 0; i < CORNERS; i++) {
-      xy[2 * i] = radius * Math.cos(TURN * i / CORNERS);
-      xy[2 * i + 1] = radius * Math.sin(TURN * i / CORNERS);
+  /** Corners of a circle: as many as the tolerance asks for, a multiple of four. */
+  private int corners(double radius) {
+    double step = 2 * Math.acos(1 - Math.min(1, curves.tolerance() / Math.max(radius, 1e-12)));
+    return 4 * (int) Math.ceil(Math.max(CORNERS, TURN / step) / 4);
+  }
+
+  private static double[] circle(double radius, int corners) {
+    double[] xy = new double[2 * corners];
+    for (int i = 0; i < corners; i++) {
+      xy[2 * i] = radius * Math.cos(TURN * i / corners);
+      xy[2 * i + 1] = radius * Math.sin(TURN * i / corners);
     }
     return xy;
   }
 
-  private static Mesh sphere(double radius) {
+  private Mesh sphere(double radius) {
     List<List<double[]>> rings = new ArrayList<>();
-    for (int i = 0; i <= CORNERS / 2; i++) {
-      double a = Math.PI * i / (CORNERS / 2) - Math.PI / 2;
-      boolean pole = i == 0 || i == CORNERS / 2;
-      rings.add(
-          List.of(raised(circle(pole ? 0 : radius * Math.cos(a)), 0, 0, radius * Math.sin(a))));
+    int corners = corners(radius);
+    for (int i = 0; i <= corners / 2; i++) {
+      double a = Math.PI * i / (corners / 2) - Math.PI / 2;
+      boolean pole = i == 0 || i == corners / 2;
+      double[] ring = circle(pole ? 0 : radius * Math.cos(a), corners);
+      rings.add(List.of(raised(ring, 0, 0, radius * Math.sin(a))));
     }
     return Loft.body(rings, false);
   }

@@ -58,6 +58,33 @@ final class CarriedKinds {
             11,
             -0.5,
             0.5));
+    out.add(
+        new GeometryKind(
+            "bar with a rounded corner",
+            CORNER + "#50=IFCSWEPTDISKSOLIDPOLYGONAL(#60,0.5,$,$,$,2.);\n",
+            Math.PI / 4 * (15 - 2 * 2 + Math.PI), // two metres less on each piece, a quarter turn
+            ROUND,
+            0,
+            10.5,
+            -0.5,
+            5,
+            -0.5,
+            0.5));
+    out.add(
+        new GeometryKind(
+            "stirrup, its last corner rounded too",
+            "#61=IFCCARTESIANPOINT((0.,0.,0.));\n#62=IFCCARTESIANPOINT((4.,0.,0.));\n"
+                + "#63=IFCCARTESIANPOINT((4.,4.,0.));\n#64=IFCCARTESIANPOINT((0.,4.,0.));\n"
+                + "#60=IFCPOLYLINE((#61,#62,#63,#64,#61));\n"
+                + "#50=IFCSWEPTDISKSOLIDPOLYGONAL(#60,0.25,0.125,$,$,2.);\n",
+            Math.PI * (0.0625 - 0.015625) * 4 * Math.PI, // the arcs meet: a circle of two metres
+            ROUND,
+            -0.25,
+            4.25,
+            -0.25,
+            4.25,
+            -0.25,
+            0.25));
     // the x axis goes up, so that y goes to the right of who walks along
     out.add(
         new GeometryKind(

@@ -147,6 +147,29 @@ class SolidReadingTest {
         within(0.1));
   }
 
+  @ParameterizedTest
+  @CsvSource({
+    "6, a piece is too short", // twice six on a piece of ten and one of five
+    "5.1, a piece is too short"
+  })
+  void cornersRounderThanTheirPiecesAreLongAreNamed(double radius, String why) throws IOException {
+    Received r =
+        new HandMadeModel(dir)
+            .wall("IFC4", PATH + "#50=IFCSWEPTDISKSOLIDPOLYGONAL(#43,0.5,$,$,$," + radius + ");\n");
+    assertThat(r.items()).isEmpty();
+    assertThat(r.findings()).anyMatch(f -> f.isError() && f.message().contains(why));
+  }
+
+  @Test
+  void largePrimitivesAreRoundWithinTheTolerance() throws IOException {
+    double r = 40; // with 64 corners its sides would lie 48 mm inside
+    Mesh tank = mesh("IFC4", "#50=IFCRIGHTCIRCULARCYLINDER(#6,1.," + r + ");\n");
+    Mesh ball = mesh("IFC4", "#50=IFCSPHERE(#6," + r + ");\n");
+    assertThat(tank.volume()).isCloseTo(Math.PI * r * r, within(2 * Math.PI * r * 0.01));
+    assertThat(ball.volume())
+        .isCloseTo(4 * Math.PI * r * r * r / 3, within(2 * 4 * Math.PI * r * r * 0.01));
+  }
+
   @Test
   void primitivesAndTheirDifferences() throws IOException {
     hasVolume("IFC4", "#50=IFCBLOCK(#6,2.,3.,4.);\n", 24, within(1e-9));
