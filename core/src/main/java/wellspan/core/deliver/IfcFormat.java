@@ -152,6 +152,12 @@ public record IfcFormat(IfcSchema of, boolean swept) implements DeliveryFormat {
     return of != IfcSchema.IFC2X3;
   }
 
+  /** Whatever has something in it; what is lost on the way is not asked for here. */
+  @Override
+  public boolean carries(Item item) {
+    return !item.shape().isEmpty() && !(item.shape() instanceof Shape.Picture);
+  }
+
   @Override
   public Carriage carriageOfContent(Item item, Frame frame) {
     List<Finding> out = new ArrayList<>();

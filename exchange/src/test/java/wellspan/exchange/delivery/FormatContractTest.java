@@ -93,6 +93,7 @@ class FormatContractTest {
   }
 
   private void arrives(DeliveryFormat f, Item item) throws IOException {
+    assertThat(f.carries(item)).isTrue();
     DeliveryRun.Outcome o = LooseDelivery.of(item, f, FRAME, dir.resolve("out" + f.ending()));
     assertThat(o.receipt().proof().findings()).noneMatch(Finding::isError);
     assertThat(o.receipt().proof().pass()).isTrue();
