@@ -8,8 +8,10 @@ import java.util.List;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import org.junit.jupiter.api.Test;
+import wellspan.core.job.Source;
 import wellspan.core.receive.ColumnRole;
 import wellspan.core.shape.Shape;
 
@@ -127,5 +129,29 @@ class ReceiveWindowTest extends WindowTest {
     fire("#columns-leave");
     assertThat(lookup("#columns").tryQuery()).isEmpty();
     assertThat(session.job().sources()).isEmpty();
+  }
+
+  @Test
+  void manySourcesStandInAListOfWhichOneIsLookedAt() throws Exception {
+    for (int i = 0; i < 30; i++) {
+      receive(
+          Files.writeString(
+              dir.resolve("pegs-" + i + ".csv"),
+              "name,E,N,H\nA,41200" + i + ",6534500,3\nB,412010,6534501,4\n"));
+    }
+    ListView<Source> list = lookup("#source-list").queryListView();
+    assertThat(list.getItems()).hasSize(30);
+    assertThat(lookup("#source-list .strata-item").queryAll().size()).isLessThan(15);
+    assertThat(lookup("#columns-open").queryAll()).as("one is looked at").hasSize(1);
+    assertThat(list.getSelectionModel().getSelectedItem().name()).isEqualTo("pegs-29");
+    interact(() -> list.getSelectionModel().select(17));
+    String looked = "Columns of " + list.getItems().get(17).name();
+    assertThat(lookup("#columns-open").query().getAccessibleText()).isEqualTo(looked);
+    interact(
+        () -> session.edit("Heights", j -> j.withFrame(j.frame().withVerticalDatum("NN2000"))));
+    settle(() -> !session.work().runningProperty().get());
+    assertThat(lookup("#columns-open").query().getAccessibleText())
+        .as("still, whatever else changes")
+        .isEqualTo(looked);
   }
 }

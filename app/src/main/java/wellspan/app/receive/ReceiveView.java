@@ -36,14 +36,20 @@ public final class ReceiveView extends CardColumn {
   /** More than that are told as a number; the strata list them. */
   private static final int MOST_OF_A_KIND = 12;
 
+  /** More sources stand in a list, and one of them is looked at. */
+  private static final int FEW = 3;
+
   private final WindowActions actions;
   private final NextCard next;
+  private final SourceList list;
+  private int sources;
 
   public ReceiveView(Session session, WindowActions actions) {
     super("receive");
     this.session = session;
     this.actions = actions;
     next = new NextCard(session);
+    list = new SourceList(session, this::look);
     session.buildProperty().addListener((o, a, b) -> refresh());
     session.lastChangeProperty().addListener((o, a, b) -> refresh());
     session
@@ -104,8 +110,24 @@ public final class ReceiveView extends CardColumn {
       cards.getChildren().add(next);
     }
     session.lastChangeProperty().get().ifPresent(c -> cards.getChildren().add(change(c)));
-    for (Source s : session.job().sources().reversed()) { // what has just come stands first
-      cards.getChildren().add(source(s));
+    List<Source> all = session.job().sources().reversed(); // what has just come stands first
+    if (all.size() > sources) {
+      list.forget();
+    }
+    sources = all.size();
+    if (all.size() <= FEW) {
+      all.forEach(s -> cards.getChildren().add(source(s)));
+    } else {
+      Source looked = list.show(all);
+      cards.getChildren().addAll(list, source(looked));
+    }
+  }
+
+  /** Shows another source of the list, below it. */
+  private void look(Source s) {
+    int at = cards.getChildren().indexOf(list) + 1;
+    if (at > 0) {
+      cards.getChildren().set(at, source(s));
     }
   }
 
