@@ -56,6 +56,14 @@ class ProveCommandTest extends CommandFixture {
   }
 
   @Test
+  void aModelThatIsConvertedAgainIsTheSameModel() {
+    Path first = converted("first.ifc");
+    Path again = dir.resolve("again.ifc");
+    assertThat(run("convert", first.toString(), again.toString())).as(err.toString()).isZero();
+    assertThat(run("prove", first.toString(), again.toString())).as(out.toString()).isZero();
+  }
+
+  @Test
   void whatDiffersIsNamedWithItsFigureAndWhatWasNotComparedIsSaid() throws IOException {
     Path sent = converted("sent.xml");
     Path arrived = dir.resolve("arrived.xml");

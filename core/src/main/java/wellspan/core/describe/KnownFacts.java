@@ -17,6 +17,9 @@ public final class KnownFacts {
   /** Name of the set in deliveries. */
   public static final String SET = "Wellspan_KnownFacts";
 
+  /** By which figures of one thing differ from file to file, as a share. */
+  private static final double ROUNDING = 1e-6;
+
   private KnownFacts() {}
 
   /**
@@ -50,6 +53,39 @@ public final class KnownFacts {
     count(v, "Columns", shape.measure(Measure.COLUMNS));
     count(v, "Rows", shape.measure(Measure.ROWS));
     return new PropertySet(SET, v);
+  }
+
+  /**
+   * What the file that an item was received in states by this set, as long as its figures are those
+   * of the item: then it is the thing that was described there, and the set travels as any other.
+   * Otherwise what is known now. Figures may differ by the rounding of coordinates.
+   *
+   * @param now of {@link #of}
+   */
+  public static PropertySet stillTrue(PropertySet now, Item item) {
+    return item.said().propertySets().stream()
+        .filter(s -> s.name().equals(SET) && s.values().keySet().containsAll(now.values().keySet()))
+        .filter(
+            s ->
+                now.values().entrySet().stream()
+                    .allMatch(e -> agrees(e.getValue(), s.values().get(e.getKey()))))
+        .findFirst()
+        .orElse(now);
+  }
+
+  private static boolean agrees(PropertyValue now, PropertyValue stated) {
+    return switch (now) {
+      case PropertyValue.Label l -> stated instanceof PropertyValue.Label; // where it came from
+      case PropertyValue.Length(double a) ->
+          stated instanceof PropertyValue.Length(double b) && close(a, b);
+      case PropertyValue.Area(double a) ->
+          stated instanceof PropertyValue.Area(double b) && close(a, b);
+      default -> now.equals(stated);
+    };
+  }
+
+  private static boolean close(double a, double b) {
+    return Math.abs(a - b) <= ROUNDING * Math.max(1, Math.abs(a));
   }
 
   private static void count(Map<String, PropertyValue> v, String name, OptionalDouble number) {

@@ -314,7 +314,7 @@ public final class Packing {
     return new Parcel.Piece(
         id.value(),
         item,
-        new Saying(book, ruled, KnownFacts.of(item, file, ""))
+        new Saying(book, ruled, KnownFacts.stillTrue(KnownFacts.of(item, file, ""), item))
             .of(c, ids.of(id.value(), "product"), item, format),
         "");
   }

@@ -11,6 +11,7 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
+import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.geom.Mesh;
@@ -99,5 +100,30 @@ class KnownFactsTest {
     assertThat(s.values().keySet())
         .containsExactly("SourceFile", "SourceRevision", "SourceName", "Points");
     assertThatThrownBy(() -> s.values().clear()).isInstanceOf(UnsupportedOperationException.class);
+  }
+
+  @Test
+  void whatAFileStatesOfTheSameThingTravels() {
+    Item body = Item.body("B", SQUARE, Band.STRUCTURES);
+    PropertySet stated = KnownFacts.of(body, "road.xml", "Rev B");
+    PropertySet now = KnownFacts.of(body, "model.ifc", "");
+    double hair = 1e-8; // coordinates are rounded in files
+    Mesh moved =
+        new Mesh(
+            new double[] {0, 0, 3, 4 + hair, 0, 3, 4 + hair, 4, 3, 0, 4, 3 + hair},
+            SQUARE.triangles());
+    Item received = Item.body("B", moved, Band.STRUCTURES).saying(saying(stated));
+    assertThat(KnownFacts.stillTrue(KnownFacts.of(received, "model.ifc", ""), received))
+        .isEqualTo(stated);
+    assertThat(KnownFacts.stillTrue(now, body)).as("nothing was stated").isEqualTo(now);
+
+    Mesh half = new Mesh(SQUARE.xyz(), new int[] {0, 1, 2});
+    Item changed = Item.body("B", half, Band.STRUCTURES).saying(saying(stated));
+    PropertySet fresh = KnownFacts.of(changed, "model.ifc", "");
+    assertThat(KnownFacts.stillTrue(fresh, changed)).as("another thing now").isEqualTo(fresh);
+  }
+
+  private static Description saying(PropertySet set) {
+    return Description.NONE.withSets(List.of(set));
   }
 }
