@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Finish;
@@ -199,10 +200,10 @@ final class Said {
                     said
                         + " was sent as "
                         + value.show()
-                        + (shownAlike ? " (" + type(value) + ")" : "")
+                        + (shownAlike ? apart(value, other) : "")
                         + " and arrived as "
                         + other.show()
-                        + (shownAlike ? " (" + type(other) + ")" : ""));
+                        + (shownAlike ? apart(other, value) : ""));
               } else {
                 equal++;
               }
@@ -217,6 +218,22 @@ final class Said {
     found.add(
         Difference.of(
             set.quantities() ? What.QUANTITY : What.PROPERTY, item, item + ": " + what + "."));
+  }
+
+  /** What tells a value from another one that is shown alike: its type, or all of its figures. */
+  private static String apart(PropertyValue v, PropertyValue other) {
+    OptionalDouble figure = type(v).equals(type(other)) ? figure(v) : OptionalDouble.empty();
+    return " (" + (figure.isPresent() ? Double.toString(figure.getAsDouble()) : type(v)) + ")";
+  }
+
+  private static OptionalDouble figure(PropertyValue v) {
+    return switch (v) {
+      case PropertyValue.Length(double m) -> OptionalDouble.of(m);
+      case PropertyValue.Area(double a) -> OptionalDouble.of(a);
+      case PropertyValue.Real(double d) -> OptionalDouble.of(d);
+      case PropertyValue.Measure(String type, double d) -> OptionalDouble.of(d);
+      default -> OptionalDouble.empty();
+    };
   }
 
   private static String type(PropertyValue v) {
