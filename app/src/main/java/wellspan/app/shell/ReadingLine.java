@@ -51,8 +51,9 @@ final class ReadingLine extends HBox {
     work.managedProperty().bind(session.work().runningProperty());
     message.setId("message");
     message.textProperty().bind(session.messages().sentenceProperty());
-    message.visibleProperty().bind(session.work().runningProperty().not());
-    message.managedProperty().bind(session.work().runningProperty().not());
+    // what was said last holds until something else changes what is shown
+    message.visibleProperty().bind(session.work().changingProperty().not());
+    message.managedProperty().bind(session.work().changingProperty().not());
     message.setMinWidth(40);
     message.setTooltip(new javafx.scene.control.Tooltip());
     message.getTooltip().textProperty().bind(session.messages().sentenceProperty());

@@ -24,9 +24,14 @@ class StageMotionTest {
 
   @Test
   void whatWaitsGoesOnOnceTheStageStandsStill() throws InterruptedException {
+    motion.moved();
+    goesOnAfter(() -> now.addAndGet(StageMotion.STILL_AFTER));
+  }
+
+  /** What waits for the stage does so until something happens. */
+  private void goesOnAfter(Runnable something) throws InterruptedException {
     CountDownLatch waiting = new CountDownLatch(1);
     CountDownLatch wentOn = new CountDownLatch(1);
-    motion.moved();
     Thread.ofVirtual()
         .start(
             () -> {
@@ -39,7 +44,7 @@ class StageMotionTest {
             });
     assertThat(waiting.await(20, TimeUnit.SECONDS)).isTrue();
     assertThat(wentOn.getCount()).isEqualTo(1);
-    now.addAndGet(StageMotion.STILL_AFTER);
+    something.run();
     assertThat(wentOn.await(20, TimeUnit.SECONDS)).isTrue();
   }
 
@@ -65,22 +70,7 @@ class StageMotionTest {
 
   @Test
   void workWaitsUntilThePictureIsSeen() throws InterruptedException {
-    CountDownLatch waiting = new CountDownLatch(1);
-    CountDownLatch wentOn = new CountDownLatch(1);
     motion.drawing();
-    Thread.ofVirtual()
-        .start(
-            () -> {
-              motion.awaitStill(
-                  () -> {
-                    waiting.countDown();
-                    return false;
-                  });
-              wentOn.countDown();
-            });
-    assertThat(waiting.await(20, TimeUnit.SECONDS)).isTrue();
-    assertThat(wentOn.getCount()).isEqualTo(1);
-    motion.drawn();
-    assertThat(wentOn.await(20, TimeUnit.SECONDS)).isTrue();
+    goesOnAfter(motion::drawn);
   }
 }
