@@ -59,4 +59,25 @@ public interface Progress {
       }
     };
   }
+
+  /** A view of this progress that tells of a file by the name it will have, not by that it has. */
+  default Progress naming(String file, String told) {
+    Progress whole = this;
+    return new Progress() {
+      @Override
+      public void report(double fraction, String sentence) {
+        whole.report(fraction, sentence.replace(file, told));
+      }
+
+      @Override
+      public boolean isCancelled() {
+        return whole.isCancelled();
+      }
+
+      @Override
+      public void advance(double fraction, String sentence) {
+        whole.advance(fraction, sentence.replace(file, told));
+      }
+    };
+  }
 }

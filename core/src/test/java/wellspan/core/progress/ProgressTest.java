@@ -72,4 +72,27 @@ class ProgressTest {
   void nobodyIsNeverCancelled() {
     assertThatCode(() -> Progress.NONE.advance(0.3, "x")).doesNotThrowAnyException();
   }
+
+  @Test
+  void aFileIsToldOfByTheNameItWillHave() {
+    List<String> told = new ArrayList<>();
+    Progress telling =
+        new Progress() {
+          @Override
+          public void report(double fraction, String sentence) {
+            told.add(sentence);
+          }
+
+          @Override
+          public boolean isCancelled() {
+            return cancelled;
+          }
+        };
+    Progress named = telling.naming("a.ifc.17.new", "a.ifc");
+    named.part(0, 0.5).advance(1, "Reading a.ifc.17.new");
+    named.report(1, "Comparing");
+    assertThat(told).containsExactly("Reading a.ifc", "Comparing");
+    cancelled = true;
+    assertThatThrownBy(() -> named.advance(1, "x")).isInstanceOf(CancellationException.class);
+  }
 }

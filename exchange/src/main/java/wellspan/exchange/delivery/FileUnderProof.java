@@ -51,7 +51,8 @@ final class FileUnderProof implements AutoCloseable {
         PicturesBeside.write(parcel, folder, FileStem.withoutEnding(name), progress.part(0, 0.05));
     FileUnderProof out = new FileUnderProof(parcel, target, fresh, pictures);
     try {
-      out.prove(carrier, name, clock, progress.part(0.05, 1));
+      String provisional = String.valueOf(fresh.main().getFileName());
+      out.prove(carrier, name, clock, progress.part(0.05, 1).naming(provisional, name));
       return out;
     } catch (IOException | RuntimeException e) {
       out.close();

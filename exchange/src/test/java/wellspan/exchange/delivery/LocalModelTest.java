@@ -8,7 +8,10 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -80,5 +83,25 @@ class LocalModelTest {
             Prover.compare(p, carrier.readBack(p, file, moved, Progress.NONE), Progress.NONE)
                 .pass())
         .isFalse();
+  }
+
+  @Test
+  void whatIsToldWhileItRunsKnowsNoProvisionalNames() throws IOException {
+    Set<String> told = ConcurrentHashMap.newKeySet();
+    Progress telling =
+        new Progress() {
+          @Override
+          public void report(double fraction, String sentence) {
+            told.add(sentence);
+          }
+
+          @Override
+          public boolean isCancelled() {
+            return false;
+          }
+        };
+    DeliveryRun.run(
+        "Yard", parcel(IfcSchema.IFC4), dir.resolve("yard.ifc"), Clock.systemUTC(), telling);
+    assertThat(told).contains("Reading yard.ifc").noneMatch(s -> s.contains(".new"));
   }
 }
