@@ -249,7 +249,7 @@ final class SolidReader {
     List<List<double[]>> rings = new ArrayList<>();
     int corners = corners(radius);
     for (int i = 0; i <= corners / 2; i++) {
-      double a = Math.PI * i / (corners / 2) - Math.PI / 2;
+      double a = TURN * i / corners - Math.PI / 2;
       boolean pole = i == 0 || i == corners / 2;
       double[] ring = circle(pole ? 0 : radius * Math.cos(a), corners);
       rings.add(List.of(raised(ring, 0, 0, radius * Math.sin(a))));
