@@ -59,7 +59,9 @@ public final class FirstPicture {
     }
   }
 
-  /** The share of the middle of the screen, where the plan is, that is not of the commonest colour. */
+  /**
+   * The share of the middle of the screen, where the plan is, that is not of the commonest colour.
+   */
   private static double drawn(Robot robot) {
     BufferedImage shot = robot.createScreenCapture(new Rectangle(400, 200, 400, 250));
     Map<Integer, Integer> counts = new HashMap<>();
