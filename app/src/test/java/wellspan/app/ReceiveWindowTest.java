@@ -4,13 +4,18 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.List;
+import javafx.application.Platform;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
 import org.junit.jupiter.api.Test;
+import org.testfx.util.WaitForAsyncUtils;
+import wellspan.app.session.Session;
+import wellspan.app.shell.ShellView;
 import wellspan.core.job.Source;
 import wellspan.core.receive.ColumnRole;
 import wellspan.core.shape.Shape;
@@ -153,5 +158,29 @@ class ReceiveWindowTest extends WindowTest {
     assertThat(lookup("#columns-open").query().getAccessibleText())
         .as("still, whatever else changes")
         .isEqualTo(looked);
+  }
+
+  @Test
+  void theListOfSourcesFollowsWhatIsRead() throws Exception {
+    for (int i = 0; i < 5; i++) {
+      receive(
+          Files.writeString(dir.resolve("read-" + i + ".csv"), "name,E,N,H\nA,412000,6534500,3\n"));
+    }
+    interact(session::save);
+    Session again =
+        new Session(session.store(), session.job(), Clock.systemUTC(), Platform::runLater);
+    interact(() -> shell.getScene().setRoot(new ShellView(again, null, null)));
+    WaitForAsyncUtils.waitForFxEvents();
+    assertThat(figures()).as("before anything is read").containsOnly("not read yet");
+    interact(again::load);
+    settle(() -> !again.work().runningProperty().get());
+    assertThat(figures()).containsOnly("1");
+  }
+
+  /** What stands beside the names of the list. */
+  private List<String> figures() {
+    return lookup("#source-list .muted").queryAll().stream()
+        .map(n -> ((Labeled) n).getText())
+        .toList();
   }
 }

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Insets;
-import javafx.geometry.Pos;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -66,6 +65,7 @@ final class SourceList extends VBox {
     showing = true;
     title.setText(sources.size() + " sources");
     list.getItems().setAll(sources);
+    list.refresh(); // the same source may have been read meanwhile
     list.setPrefHeight(ROW * Math.min(SEEN, sources.size()) + 2);
     Source one =
         sources.stream()
@@ -107,9 +107,8 @@ final class SourceList extends VBox {
               ? Parts.label("not read yet", "muted")
               : Parts.label(Figures.count(in.items().size()), "figure", "muted");
       beside.setMinWidth(Region.USE_PREF_SIZE);
-      HBox row = new HBox(8, name, Parts.space(), beside);
+      HBox row = Parts.row(name, beside);
       row.getStyleClass().add("strata-item");
-      row.setAlignment(Pos.CENTER_LEFT);
       row.setPadding(new Insets(0, 6, 0, 6));
       setGraphic(row);
       setAccessibleText(

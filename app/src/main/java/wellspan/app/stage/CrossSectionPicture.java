@@ -8,7 +8,6 @@ import static wellspan.app.stage.SectionInk.text;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import javafx.scene.canvas.GraphicsContext;
 import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
@@ -91,12 +90,12 @@ record CrossSectionPicture(
         FIGURE,
         theme.muted(),
         TextAlignment.RIGHT);
-    String outside = outside();
+    int letters = (int) ((width - LEFT - RIGHT) / LETTER);
+    String outside = fitting(outside(), "", letters / 2);
     text(g, outside, LEFT, 38, WORD, theme.muted(), TextAlignment.LEFT);
-    double room = width - LEFT - RIGHT - LETTER * outside.length();
     text(
         g,
-        fitting(courses(), (int) (room / LETTER)),
+        fitting(courses(), " mm", letters - outside.length()),
         width - RIGHT,
         38,
         WORD,
@@ -105,7 +104,7 @@ record CrossSectionPicture(
   }
 
   /** Ground that would make the road too small to be seen is told instead. */
-  private String outside() {
+  private List<String> outside() {
     return section.outside().stream()
         .map(
             o ->
@@ -113,16 +112,16 @@ record CrossSectionPicture(
                     + " "
                     + Figures.number(Math.abs(o.metres()), 1)
                     + (o.metres() < 0 ? " m below the picture" : " m above the picture"))
-        .collect(Collectors.joining(" · "));
+        .toList();
   }
 
-  /** As many courses as there is room for, and how many more there are. */
-  static String fitting(List<String> courses, int letters) {
-    for (int n = courses.size(); n > 0; n--) {
-      int more = courses.size() - n;
+  /** As many words as there is room for, with what is said behind them, and how many more. */
+  static String fitting(List<String> words, String behind, int letters) {
+    for (int n = words.size(); n > 0; n--) {
+      int more = words.size() - n;
       String all =
-          String.join(" · ", courses.subList(0, n))
-              + " mm"
+          String.join(" · ", words.subList(0, n))
+              + behind
               + (more == 0 ? "" : ", " + more + " more");
       if (all.length() <= letters) {
         return all;

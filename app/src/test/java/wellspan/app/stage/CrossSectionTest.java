@@ -90,11 +90,12 @@ class CrossSectionTest {
   @Test
   void coursesAreNamedAsFarAsThereIsRoom() {
     List<String> all = List.of("Surface 40", "Binder 80", "Base 150");
-    assertThat(CrossSectionPicture.fitting(all, 99))
+    assertThat(CrossSectionPicture.fitting(all, " mm", 99))
         .isEqualTo("Surface 40 · Binder 80 · Base 150 mm");
-    assertThat(CrossSectionPicture.fitting(all, 33)).isEqualTo("Surface 40 · Binder 80 mm, 1 more");
-    assertThat(CrossSectionPicture.fitting(all, 32)).isEqualTo("Surface 40 mm, 2 more");
-    assertThat(CrossSectionPicture.fitting(all, 5)).isEmpty();
-    assertThat(CrossSectionPicture.fitting(List.of(), 99)).isEmpty();
+    assertThat(CrossSectionPicture.fitting(all, " mm", 33))
+        .isEqualTo("Surface 40 · Binder 80 mm, 1 more");
+    assertThat(CrossSectionPicture.fitting(all, " mm", 32)).isEqualTo("Surface 40 mm, 2 more");
+    assertThat(CrossSectionPicture.fitting(all, " mm", 5)).isEmpty();
+    assertThat(CrossSectionPicture.fitting(List.of(), "", 99)).isEmpty();
   }
 }

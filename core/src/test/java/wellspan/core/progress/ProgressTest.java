@@ -12,12 +12,14 @@ import org.junit.jupiter.api.Test;
 
 class ProgressTest {
   private final List<Double> fractions = new ArrayList<>();
+  private final List<String> told = new ArrayList<>();
   private boolean cancelled;
   private final Progress whole =
       new Progress() {
         @Override
         public void report(double fraction, String sentence) {
           fractions.add(fraction);
+          told.add(sentence);
         }
 
         @Override
@@ -75,20 +77,7 @@ class ProgressTest {
 
   @Test
   void aFileIsToldOfByTheNameItWillHave() {
-    List<String> told = new ArrayList<>();
-    Progress telling =
-        new Progress() {
-          @Override
-          public void report(double fraction, String sentence) {
-            told.add(sentence);
-          }
-
-          @Override
-          public boolean isCancelled() {
-            return cancelled;
-          }
-        };
-    Progress named = telling.naming("a.ifc.17.new", "a.ifc");
+    Progress named = whole.naming("a.ifc.17.new", "a.ifc");
     named.part(0, 0.5).advance(1, "Reading a.ifc.17.new");
     named.report(1, "Comparing");
     assertThat(told).containsExactly("Reading a.ifc", "Comparing");
