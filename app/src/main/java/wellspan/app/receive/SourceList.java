@@ -65,7 +65,6 @@ final class SourceList extends VBox {
     showing = true;
     title.setText(sources.size() + " sources");
     list.getItems().setAll(sources);
-    list.refresh(); // the same source may have been read meanwhile
     list.setPrefHeight(ROW * Math.min(SEEN, sources.size()) + 2);
     Source one =
         sources.stream()
