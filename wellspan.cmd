@@ -38,7 +38,7 @@ if "%~1"=="open" set "WINDOW=1"
 if defined WINDOW (
   set "CACHE=-XX:AOTCacheOutput"
   if exist "%HOME_DIR%target\window.aot" set "CACHE=-XX:AOTCache"
-  "%JDK%\bin\java" !CACHE!="%HOME_DIR%target\window.aot" -Xlog:disable -Xmx4g --enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow -Dwellspan.demo="%HOME_DIR%demo" -cp "%HOME_DIR%app\target\app-0.1.0.jar;%HOME_DIR%app\target\lib\*" wellspan.app.Main %*
+  "%JDK%\bin\java" !CACHE!="%HOME_DIR%target\window.aot" -Xlog:disable -Xmx4g --enable-native-access=ALL-UNNAMED --sun-misc-unsafe-memory-access=allow -Dwellspan.demo="%HOME_DIR%demo" -Dwellspan.own="%HOME_DIR%target" -cp "%HOME_DIR%app\target\app-0.1.0.jar;%HOME_DIR%app\target\lib\*" wellspan.app.Main %*
 ) else (
   set "CACHE=-XX:AOTCacheOutput"
   if exist "%HOME_DIR%target\cli.aot" set "CACHE=-XX:AOTCache"

@@ -21,7 +21,7 @@ public final class WellspanApp extends Application {
       if (!args.isEmpty() && args.getFirst().equals("demo")) {
         windows.openDemo();
       } else if (args.size() > 1) {
-        windows.open(Path.of(args.get(1)));
+        windows.openFirst(Path.of(args.get(1)));
       } else {
         windows.showStart();
       }

@@ -5,6 +5,8 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javafx.beans.property.ReadOnlyBooleanProperty;
+import javafx.beans.property.ReadOnlyBooleanWrapper;
 import javafx.beans.property.ReadOnlyIntegerProperty;
 import javafx.beans.property.ReadOnlyIntegerWrapper;
 import javafx.beans.value.ChangeListener;
@@ -41,7 +43,7 @@ public final class PlanView extends Pane {
 
   private final Session session;
   private SeenItems seen;
-  private Optional<Rectangle2D> rectangle = Optional.empty();
+  private final DragRectangle rectangle = new DragRectangle();
   private final FollowingPicture picture = new FollowingPicture(this::redrawSoon, this::painted);
   private final ChosenMarks marks;
   private final PlaceLayer placed;
@@ -52,6 +54,7 @@ public final class PlanView extends Pane {
   private final ReadOnlyIntegerWrapper moved = new ReadOnlyIntegerWrapper();
   private final GroundPicture ground;
   private List<Rectangle2D> covered = List.of();
+  private final ReadOnlyBooleanWrapper complete = new ReadOnlyBooleanWrapper();
   private boolean proofShown;
   private boolean fitted;
 
@@ -144,17 +147,14 @@ public final class PlanView extends Pane {
   /** Shows everything that lies together. */
   public void fit() {
     fitted = true;
-    whole = PlanWindow.fit(visibleBounds(), getWidth(), getHeight());
+    whole = PlanWindow.fit(seen().bounds(), getWidth(), getHeight());
     show(whole);
-  }
-
-  private Box visibleBounds() {
-    return seen().bounds();
   }
 
   private void painted() {
     if (!isBusy()) {
       session.aim().motion().drawn();
+      complete.set(!session.opening().isUnderWay());
     }
   }
 
@@ -170,7 +170,7 @@ public final class PlanView extends Pane {
     tiles.forgetMeshesBut(alive);
     places.forgetLines();
     ground.forgetMeshesBut(alive);
-    if (!fitted && !visibleBounds().isEmpty()) {
+    if (!fitted && !seen().bounds().isEmpty()) {
       fit();
       fitted = !opening; // what is still being read may reach farther
     }
@@ -191,9 +191,9 @@ public final class PlanView extends Pane {
       boolean left = !window.equals(whole);
       window = window.sized(w, h);
       if (!fitted || !left || picture.width() == 0) {
-        whole = PlanWindow.fit(visibleBounds(), w, h);
+        whole = PlanWindow.fit(seen().bounds(), w, h);
         window = whole;
-        fitted = !visibleBounds().isEmpty() && !session.opening().isUnderWay();
+        fitted = !seen().bounds().isEmpty() && !session.opening().isUnderWay();
       }
       moved.set(moved.get() + 1);
       redrawSoon();
@@ -232,6 +232,16 @@ public final class PlanView extends Pane {
       covered = List.copyOf(floating);
       redrawSoon();
     }
+  }
+
+  /** Whether the plan of the whole job has been seen: all is read, and drawn. */
+  public ReadOnlyBooleanProperty completeProperty() {
+    return complete.getReadOnlyProperty();
+  }
+
+  /** Whether everything that lies together is shown, as it is after opening. */
+  public boolean isWhole() {
+    return window.equals(whole);
   }
 
   /** Counts the changes of what is shown, so that others can move with the picture. */
@@ -307,7 +317,7 @@ public final class PlanView extends Pane {
     }
     shown.forEach(i -> furnish(furniture, i, false));
     shown.forEach(i -> furnish(furniture, i, true));
-    drawRectangle(g);
+    rectangle.draw(g, theme);
     new ShapePicture(ink).outline(session.selection().outline().cornersProperty().get());
     if (placing) {
       placed.inFront(place, b);
@@ -357,25 +367,13 @@ public final class PlanView extends Pane {
 
   /** Shows a rectangle that is being drawn; nothing to end it. */
   void setRectangle(Optional<Rectangle2D> r) {
-    if (!r.equals(rectangle)) { // a hand that moves the plan says at each step that there is none
-      rectangle = r;
+    if (rectangle.set(r)) {
       redrawSoon();
     }
   }
 
   boolean isDrawingRectangle() {
-    return rectangle.isPresent();
-  }
-
-  private void drawRectangle(GraphicsContext g) {
-    rectangle.ifPresent(
-        r -> {
-          g.setFill(theme.accent().deriveColor(0, 1, 1, 0.12));
-          g.fillRect(r.getMinX(), r.getMinY(), r.getWidth(), r.getHeight());
-          g.setStroke(theme.accent());
-          g.setLineWidth(1);
-          g.strokeRect(r.getMinX(), r.getMinY(), r.getWidth(), r.getHeight());
-        });
+    return rectangle.isDrawn();
   }
 
   private boolean comparing() {

@@ -5,6 +5,7 @@ import java.util.List;
 import javafx.geometry.Insets;
 import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
+import javafx.geometry.Rectangle2D;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
@@ -12,6 +13,7 @@ import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
 import javafx.scene.control.Tooltip;
+import javafx.scene.image.Image;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
@@ -46,6 +48,7 @@ public final class StageView extends StackPane {
 
   private static final double[] INTERVALS = {0.1, 0.25, 0.5, 1, 2, 5, 10};
 
+  private final Session session;
   private final ComboBox<String> interval = new ComboBox<>();
   private final ComboBox<Integer> levels = new ComboBox<>();
   private final PlanView plan;
@@ -66,6 +69,7 @@ public final class StageView extends StackPane {
   private Picture shown = Picture.PLAN;
 
   public StageView(Session session) {
+    this.session = session;
     setId("stage");
     setMinSize(0, 0);
     plan = new PlanView(session);
@@ -265,6 +269,15 @@ public final class StageView extends StackPane {
   /** Lays something over the pictures and under the switches. */
   public void setOverlay(Node overlay) {
     getChildren().add(getChildren().size() - 1, overlay);
+  }
+
+  /**
+   * Shows the plan as it was seen last until it is drawn.
+   *
+   * @param size of the plan that was seen, pixels of the window
+   */
+  public void showLast(Image look, Rectangle2D size) {
+    getChildren().add(1, new LastLook(session, plan, this, look, size));
   }
 
   public PlanView plan() {

@@ -3,8 +3,10 @@ package wellspan.app.start;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.stream.Stream;
 import wellspan.core.job.JobException;
+import wellspan.core.job.JobStore;
 
 /** The demo job, copied to a folder of its own, so that nothing done to it comes back. */
 final class DemoJob {
@@ -24,10 +26,21 @@ final class DemoJob {
                 || relative.startsWith("receipts")
                 || relative.startsWith("cache");
         if (!made) {
-          Files.copy(p, to.resolve(relative.toString()));
+          Files.copy(p, to.resolve(relative.toString()), StandardCopyOption.COPY_ATTRIBUTES);
         }
       }
     }
     return to;
+  }
+
+  /**
+   * What was seen of the demo before, by any of its copies: with what this installation has made of
+   * itself, where it says where that is.
+   */
+  static OpeningPicture seen(JobStore fresh) {
+    String own = System.getProperty("wellspan.own", "");
+    return own.isEmpty()
+        ? OpeningPicture.of(fresh)
+        : OpeningPicture.of(fresh, Path.of(own).resolve("demo"));
   }
 }

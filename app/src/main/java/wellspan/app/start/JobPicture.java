@@ -1,19 +1,11 @@
 package wellspan.app.start;
 
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import javafx.scene.Node;
-import javafx.scene.SnapshotParameters;
 import javafx.scene.image.Image;
-import javafx.scene.image.PixelFormat;
-import javafx.scene.image.WritableImage;
-import javafx.scene.transform.Scale;
-import javax.imageio.ImageIO;
-import wellspan.core.job.AtomicFile;
 
 /** The small picture by which a job is known again: its plan as it was left, in its cache. */
 final class JobPicture {
@@ -40,20 +32,6 @@ final class JobPicture {
     if (w < 1 || h < 1) {
       return;
     }
-    double scale = 2 * WIDTH / w;
-    SnapshotParameters p = new SnapshotParameters();
-    p.setTransform(new Scale(scale, scale));
-    WritableImage shot = plan.snapshot(p, null);
-    int width = (int) shot.getWidth();
-    int height = (int) shot.getHeight();
-    int[] argb = new int[width * height];
-    shot.getPixelReader()
-        .getPixels(0, 0, width, height, PixelFormat.getIntArgbInstance(), argb, 0, width);
-    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
-    image.setRGB(0, 0, width, height, argb, 0, width);
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    ImageIO.write(image, "png", bytes);
-    Files.createDirectories(file(folder).getParent());
-    AtomicFile.write(file(folder), bytes.toByteArray());
+    PlanShot.of(plan, 2 * WIDTH / w).keep(file(folder));
   }
 }

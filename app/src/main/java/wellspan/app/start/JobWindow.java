@@ -17,6 +17,7 @@ import javafx.stage.WindowEvent;
 import wellspan.app.session.Session;
 import wellspan.app.shell.ShellView;
 import wellspan.app.theme.Theme;
+import wellspan.core.finding.Stop;
 import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
 
@@ -26,11 +27,17 @@ final class JobWindow {
   private final JobWindows windows;
   private final Session session;
   private final ShellView shell;
+  private final OpeningPicture opening;
   private Optional<JobLock> lock = Optional.empty();
   private Stage stage;
 
-  JobWindow(JobStore store, HostServices services, JobWindows windows) throws IOException {
+  /**
+   * @param opening what was seen of the job before, as it was before it is read
+   */
+  JobWindow(JobStore store, HostServices services, JobWindows windows, OpeningPicture opening)
+      throws IOException {
     this.store = store;
+    this.opening = opening;
     this.windows = windows;
     Optional<String> held = takeLock();
     try {
@@ -41,6 +48,7 @@ final class JobWindow {
       throw e;
     }
     shell = new ShellView(session, services, windows);
+    opening.last().ifPresent(l -> shell.stage().showLast(l.image(), l.place()));
   }
 
   /** Begins to read the sources; the window is made meanwhile. */
@@ -93,6 +101,7 @@ final class JobWindow {
                 takePicture();
               }
             });
+    shell.stage().plan().completeProperty().addListener((o, was, is) -> keepOpening());
     stage.setOnCloseRequest(this::asked);
     stage.setOnHidden(e -> closed());
   }
@@ -132,6 +141,18 @@ final class JobWindow {
       return;
     }
     takePicture();
+  }
+
+  /** What is seen once all is read is what the next opening will come to. */
+  private void keepOpening() {
+    boolean asOpened =
+        session.opening().unfinished().isEmpty()
+            && !session.unsavedProperty().get()
+            && session.stopProperty().get() == Stop.RECEIVE
+            && shell.stage().plan().isWhole();
+    if (lock.isPresent() && asOpened) {
+      opening.keep(store, shell.stage().plan());
+    }
   }
 
   private void takePicture() {

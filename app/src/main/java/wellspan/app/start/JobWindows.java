@@ -12,6 +12,8 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import wellspan.app.session.OtherJobs;
+import wellspan.app.shell.OpeningView;
+import wellspan.app.theme.Frames;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
 import wellspan.core.job.Job;
@@ -21,6 +23,9 @@ import wellspan.core.job.JobStore;
 public final class JobWindows implements OtherJobs {
   private static final double WIDTH = 1280;
   private static final double HEIGHT = 800;
+
+  /** Frames of a window that is not on the screen yet are lost. */
+  private static final int FRAMES = 5;
 
   private final HostServices services;
   private final List<JobWindow> open = new ArrayList<>();
@@ -41,7 +46,36 @@ public final class JobWindows implements OtherJobs {
 
   /** A fresh copy of the demo job. */
   public void openDemo() throws IOException {
-    open(DemoJob.fresh());
+    JobStore store = new JobStore(DemoJob.fresh());
+    openFirst(store, DemoJob.seen(store));
+  }
+
+  /**
+   * Opens the first job of a start: its window stands at once, with the plan that was seen last,
+   * and is made meanwhile.
+   */
+  public void openFirst(Path folder) {
+    JobStore store = new JobStore(folder);
+    openFirst(store, OpeningPicture.of(store));
+  }
+
+  private void openFirst(JobStore store, OpeningPicture seen) {
+    String name = String.valueOf(store.folder().getFileName());
+    OpeningView first = new OpeningView(name, seen.last());
+    Stage stage = show(new Scene(first, WIDTH, HEIGHT), name + " \u2013 Wellspan");
+    Frames.afterPainting(
+        FRAMES,
+        first.sentence(),
+        () -> {
+          if (!stage.isShowing()) { // closed already
+            return;
+          }
+          try {
+            open(store, seen);
+          } catch (IOException e) {
+            complain(e.getMessage());
+          }
+        });
   }
 
   /** Says why there is nothing to show. */
@@ -58,6 +92,13 @@ public final class JobWindows implements OtherJobs {
   }
 
   private void show(Parent root, String title) {
+    Scene scene = new Scene(root, WIDTH, HEIGHT);
+    Theme.LIGHT.apply(scene);
+    show(scene, title).toFront();
+  }
+
+  /** Shows something else than a job in the window that is free. */
+  private Stage show(Scene scene, String title) {
     Stage stage = free == null ? new Stage() : free;
     free = stage;
     stage.setOnHidden(
@@ -68,11 +109,10 @@ public final class JobWindows implements OtherJobs {
         });
     stage.titleProperty().unbind();
     stage.setOnCloseRequest(null);
-    stage.setScene(new Scene(root, WIDTH, HEIGHT));
-    Theme.LIGHT.apply(stage.getScene());
+    stage.setScene(scene);
     stage.setTitle(title);
     stage.show();
-    stage.toFront();
+    return stage;
   }
 
   /** Opens a job in a window of its own; one that is open already comes to the front. */
@@ -85,11 +125,15 @@ public final class JobWindows implements OtherJobs {
         return;
       }
     }
+    open(store, OpeningPicture.of(store));
+  }
+
+  private void open(JobStore store, OpeningPicture seen) throws IOException {
     if (!Files.exists(store.jobFile())) {
       Path name = store.folder().getFileName();
       store.create(Job.named(name == null ? "New job" : name.toString()));
     }
-    JobWindow window = new JobWindow(store, services, this);
+    JobWindow window = new JobWindow(store, services, this, seen);
     Stage stage = free == null ? new Stage() : free;
     free = null;
     open.add(window);
