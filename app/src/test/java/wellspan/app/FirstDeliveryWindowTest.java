@@ -48,7 +48,7 @@ class FirstDeliveryWindowTest extends WindowTest {
     assertThat(lookup("#proof .label").queryAll())
         .extracting(n -> ((Labeled) n).getText())
         .as("said before it runs")
-        .anyMatch(t -> t.startsWith("The job has no reference system, so this is a local model"));
+        .anyMatch(t -> t.startsWith("There is no reference system, so this is a local model"));
     fire("#deliver");
     settle(() -> !session.deliveries().runsProperty().get().isEmpty());
     assertThat(text("#verdict")).startsWith("✓ Proven");

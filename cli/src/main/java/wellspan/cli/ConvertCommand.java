@@ -29,6 +29,7 @@ import wellspan.core.deliver.Parcel;
 import wellspan.core.extract.Extract;
 import wellspan.core.extract.Split;
 import wellspan.core.finding.Finding;
+import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
 import wellspan.core.frame.FrameChecks;
 import wellspan.core.geom.Box;
@@ -57,6 +58,13 @@ import wellspan.exchange.intake.Intake;
         "Converts files to another format without a job, and proves the result; exit 1 if the proof fails.",
     mixinStandardHelpOptions = true)
 final class ConvertCommand implements Callable<Integer> {
+  private static final Finding UNDECLARED =
+      Finding.warning(
+          Stop.PLACE,
+          "frame.crs.missing",
+          "",
+          "No file declares its coordinate reference system, so what is written does not say where on earth it lies. Name the system with --crs EPSG:n if it is known.");
+
   @Spec private CommandSpec spec;
 
   @Mixin private ReadingOptions reading;
@@ -105,7 +113,7 @@ final class ConvertCommand implements Callable<Integer> {
       r.findings().stream().filter(Finding::isError).forEach(doubts::add);
       read.put(in, r);
     }
-    SystemOption.Named system = placing.system(read.values());
+    Optional<SystemOption.Named> system = placing.system(read.values());
     List<Taken> taken = taken(read, extract, system, origins, doubts);
     if (taken.stream().noneMatch(t -> format.carries(t.item()))) {
       throw new IllegalArgumentException(
@@ -123,7 +131,7 @@ final class ConvertCommand implements Callable<Integer> {
             .map(t -> t.item().bounds())
             .reduce(Box.EMPTY, Box::union);
     Frame frame = placing.frame(system, box);
-    say(FrameChecks.check(frame, box), "");
+    say(frameChecks(frame, box), "");
     boolean whole = true;
     List<JsonNode> receipts = new ArrayList<>();
     for (Map.Entry<Path, List<Taken>> file : files(out, taken).entrySet()) {
@@ -156,6 +164,13 @@ final class ConvertCommand implements Callable<Integer> {
     return whole ? Main.DONE : Main.ERRORS_FOUND;
   }
 
+  /** What there is to say of the frame; here a system is named in the call. */
+  private static List<Finding> frameChecks(Frame frame, Box box) {
+    return FrameChecks.check(frame, box).stream()
+        .map(f -> f.code().equals("frame.crs.missing") ? UNDECLARED : f)
+        .toList();
+  }
+
   /** An item that goes into a file, with where it came from. */
   private record Taken(Item item, ItemId id, String file) {
     /** What of it goes into one of several files. */
@@ -169,7 +184,7 @@ final class ConvertCommand implements Callable<Integer> {
   private List<Taken> taken(
       Map<Path, Received> read,
       Extract extract,
-      SystemOption.Named system,
+      Optional<SystemOption.Named> system,
       UniqueNames origins,
       List<Finding> doubts) {
     List<Taken> out = new ArrayList<>();
@@ -309,7 +324,7 @@ final class ConvertCommand implements Callable<Integer> {
 
   /** What a file holds, in the system of the written one; says what that took. */
   private List<Item> placed(
-      String file, Received r, SystemOption.Named system, List<Finding> doubts) {
+      String file, Received r, Optional<SystemOption.Named> system, List<Finding> doubts) {
     PlacingOptions.Placed p = PlacingOptions.placed(file, r, system);
     say(p.findings(), "");
     p.findings().stream().filter(Finding::isError).forEach(doubts::add);

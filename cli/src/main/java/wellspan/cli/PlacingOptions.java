@@ -57,13 +57,15 @@ final class PlacingOptions {
           "where the written file's zero lies: the base point, or shared coordinates; LandXML keeps shared ones if nothing is said")
   private String zero;
 
-  /** The system of the written file: the one asked for, else the first that a file declares. */
-  SystemOption.Named system(Collection<Received> read) {
+  /**
+   * The system of the written file: the one asked for, else the first that a file declares. There
+   * is none where no file declares one, which leaves a local model.
+   */
+  Optional<SystemOption.Named> system(Collection<Received> read) {
     List<String> declared =
         read.stream().map(Received::crs).filter(c -> !c.isEmpty()).distinct().toList();
     if (crs == null && declared.isEmpty()) {
-      throw new IllegalArgumentException(
-          "No file declares its coordinate reference system. Name it with --crs EPSG:n.");
+      return Optional.empty();
     }
     String code =
         crs != null
@@ -78,14 +80,18 @@ final class PlacingOptions {
           system.crs().id()
               + " counts in degrees; a projected system is needed. Name one with --crs EPSG:n.");
     }
-    return system;
+    return Optional.of(system);
   }
 
   /** What a file holds in the system of the written one, and what there is to say of that. */
   record Placed(List<Item> items, List<Finding> findings) {}
 
   /** A file in the system of the written one: one that declares another is transformed. */
-  static Placed placed(String file, Received r, SystemOption.Named system) {
+  static Placed placed(String file, Received r, Optional<SystemOption.Named> asked) {
+    if (asked.isEmpty()) {
+      return new Placed(r.items(), List.of());
+    }
+    SystemOption.Named system = asked.get();
     Optional<Crs> own = CrsCatalogue.shipped().find(r.crs());
     if (r.crs().isEmpty() || own.filter(system.crs()::equals).isPresent()) {
       return new Placed(r.items(), List.of());
@@ -132,7 +138,7 @@ final class PlacingOptions {
   }
 
   /** The frame by the options. */
-  Frame frame(SystemOption.Named system, Box box) {
+  Frame frame(Optional<SystemOption.Named> system, Box box) {
     Position local = BasePoints.propose(box);
     if (base != null) {
       if (base.size() != 3) {
@@ -140,9 +146,8 @@ final class PlacingOptions {
       }
       local = new Position(base.get(0), base.get(1), base.get(2));
     }
-    return Frame.of("", heights, local, rotate)
-        .withCrs(system.crs().id(), system.definition())
-        .withScale(scale);
+    Frame frame = Frame.of("", heights, local, rotate).withScale(scale);
+    return system.map(s -> frame.withCrs(s.crs().id(), s.definition())).orElse(frame);
   }
 
   /** Says also early what is wrong with the scale. */

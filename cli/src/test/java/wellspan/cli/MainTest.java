@@ -86,7 +86,6 @@ class MainTest extends CommandFixture {
   @CsvSource(
       delimiter = '|',
       value = {
-        "convert in.xml out.ifc | --crs",
         "convert in.xml out.ifc --crs EPSG:1 | EPSG:1 is not in the catalogue",
         "convert in.xml out.ifc --crs EPSG:4326 | degrees",
         "convert in.xml out.dwg --crs EPSG:25832 | .ifc",

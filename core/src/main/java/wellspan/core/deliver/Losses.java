@@ -20,7 +20,7 @@ import wellspan.core.shape.Shape;
 public final class Losses {
   /** What is said of a model without a system. */
   public static final String LOCAL =
-      "The job has no reference system, so this is a local model: it does not say where on earth it lies. The position file beside it says where its zero is in the job's coordinates.";
+      "There is no reference system, so this is a local model: it does not say where on earth it lies. The position file beside it says where its zero is in the coordinates that were received.";
 
   private Losses() {}
 
