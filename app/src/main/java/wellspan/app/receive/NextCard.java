@@ -116,6 +116,7 @@ final class NextCard extends VBox {
             () ->
                 session
                     .shape()
+                    .making()
                     .make(
                         new Triangulation(
                             "Ground",

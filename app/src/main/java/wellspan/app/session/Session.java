@@ -291,7 +291,7 @@ public final class Session {
     markStale();
     shape.forgetComparison(fresh);
     shape.watch(fresh);
-    shape.showMade(fresh);
+    shape.making().showMade(fresh);
     selection.keep(build.get().items().keySet());
     refreshFindings();
     opening.shown();

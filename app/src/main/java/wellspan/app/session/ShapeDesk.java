@@ -1,12 +1,9 @@
 package wellspan.app.session;
 
 import java.util.ArrayList;
-import java.util.Collection;
-import java.util.HashSet;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.Executor;
 import java.util.concurrent.ExecutorService;
@@ -18,7 +15,6 @@ import javafx.beans.property.ReadOnlyObjectWrapper;
 import javafx.beans.property.SimpleObjectProperty;
 import wellspan.core.build.Build;
 import wellspan.core.build.OperationResults;
-import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
 import wellspan.core.flaw.CoveredPlaces;
 import wellspan.core.flaw.GroundChecks;
@@ -27,10 +23,8 @@ import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
-import wellspan.core.job.Job;
 import wellspan.core.operation.Inputs;
 import wellspan.core.operation.Outline;
-import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Step;
 import wellspan.core.operation.Within;
 import wellspan.core.overlay.LevelDifference;
@@ -38,7 +32,6 @@ import wellspan.core.overlay.Retriangulated;
 import wellspan.core.overlay.Volumes;
 import wellspan.core.progress.Progress;
 import wellspan.core.recipe.Earth;
-import wellspan.core.recipe.TexturedGround;
 import wellspan.core.replay.RecordedStep;
 import wellspan.core.replay.StepOutcome;
 import wellspan.core.shape.Shape;
@@ -77,11 +70,17 @@ public final class ShapeDesk {
       new ReadOnlyObjectWrapper<>(Optional.empty());
   private final ObjectProperty<List<Position>> outline = new SimpleObjectProperty<>(List.of());
   private volatile Build watched;
-  private Optional<Recipe> awaited = Optional.empty();
+  private final MakeDesk making;
 
   ShapeDesk(Session session, Executor window) {
     this.session = session;
     this.window = window;
+    making = new MakeDesk(session, window);
+  }
+
+  /** What is made in the job and comes from no source. */
+  public MakeDesk making() {
+    return making;
   }
 
   // ---- steps
@@ -124,56 +123,6 @@ public final class ShapeDesk {
           return next;
         };
     session.edit(what, j -> j.withSteps(id, edit.apply(j.stepsOf(id))));
-  }
-
-  /**
-   * Makes an item; one of the same name is made anew. What textured ground is made of lies in its
-   * place: it is hidden and held back from deliveries.
-   */
-  public void make(Recipe recipe) {
-    awaited = Optional.of(recipe);
-    session.edit(
-        recipe.title(),
-        j ->
-            recipe instanceof TexturedGround t
-                ? inPlaceOf(t.uses(), j.withRecipe(t))
-                : j.withRecipe(recipe));
-  }
-
-  private static Job inPlaceOf(Collection<ItemId> items, Job job) {
-    Job out = job.withSettings(items, s -> s.withVisible(false));
-    for (Delivery d : job.deliveries()) {
-      Set<ItemId> held = new HashSet<>(d.heldBack());
-      held.addAll(items);
-      out = out.withDelivery(d.holdingBack(held));
-    }
-    return out;
-  }
-
-  /** Puts what has just been made in the user's hand, with what is to be said of it. */
-  void showMade(Build build) {
-    Optional<OperationResults.MadeItems> made =
-        awaited
-            .map(r -> build.results().made().get(r.name()))
-            .filter(m -> m.recipe().equals(awaited.get()));
-    if (made.isEmpty()) {
-      return;
-    }
-    awaited = Optional.empty();
-    List<ItemId> ids = build.results().madeBy(made.get().recipe().name());
-    if (!ids.isEmpty()) {
-      session.selectedProperty().set(Optional.of(ids.getFirst()));
-      session.say(made.get().recipe().name() + ": " + made.get().result().told());
-    }
-  }
-
-  public void unmake(String name) {
-    session.edit("Take away " + name, j -> j.withoutRecipe(name));
-  }
-
-  /** The recipe that made the item, if it was made in the job. */
-  public Optional<OperationResults.MadeItems> maker(ItemId id) {
-    return session.build().results().maker(id);
   }
 
   // ---- flaws
@@ -343,7 +292,7 @@ public final class ShapeDesk {
     c.second()
         .ifPresent(
             proposed ->
-                make(
+                making.make(
                     new Earth(
                         "Earth to " + session.build().items().get(proposed).item().name(),
                         c.first(),

@@ -1,9 +1,11 @@
 package wellspan.app.shape;
 
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Consumer;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -12,7 +14,9 @@ import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.check.Check;
 import wellspan.core.finding.Finding;
+import wellspan.core.operation.Recipe;
 import wellspan.core.operation.Step;
+import wellspan.core.replay.RecipeRun;
 
 /** Flaws of the ground with their places and the step that mends each kind. */
 final class FlawsCard extends VBox {
@@ -20,9 +24,14 @@ final class FlawsCard extends VBox {
   private static final int MOST = 6;
 
   private final Session session;
+  private final Consumer<Recipe> changing;
 
-  FlawsCard(Session session) {
+  /**
+   * @param changing opens the form of what was made
+   */
+  FlawsCard(Session session, Consumer<Recipe> changing) {
     this.session = session;
+    this.changing = changing;
     setId("flaws");
     getStyleClass().add("card");
     refresh();
@@ -56,15 +65,29 @@ final class FlawsCard extends VBox {
   private void told(Finding f) {
     Button go = Parts.button("Show", "small", () -> go(f));
     go.setVisible(f.place().isPresent());
+    HBox does = new HBox(6, go);
+    go.managedProperty().bind(go.visibleProperty());
+    if (f.code().equals(RecipeRun.FAILED)) {
+      session.job().recipe(f.item()).ifPresent(r -> does.getChildren().addAll(mends(r)));
+    }
     getChildren()
-        .add(
-            new VBox(
-                3, Parts.wrapped(f.message(), f.isError() ? "error" : "warning"), new HBox(go)));
+        .add(new VBox(3, Parts.wrapped(f.message(), f.isError() ? "error" : "warning"), does));
+  }
+
+  /** What can be done with what cannot be made any more. */
+  private List<Button> mends(Recipe failed) {
+    List<Button> out = new ArrayList<>();
+    if (MakeCard.changes(failed)) {
+      out.add(Parts.button("Change \u2026", "small", () -> changing.accept(failed)));
+    }
+    out.add(
+        Parts.button("Take away", "small", () -> session.shape().making().unmake(failed.name())));
+    return out;
   }
 
   private void item(Build.BuiltItem i, List<Finding> flaws) {
     Map<String, List<Finding>> kinds = new LinkedHashMap<>();
-    flaws.forEach(f -> kinds.computeIfAbsent(kind(f), k -> new java.util.ArrayList<>()).add(f));
+    flaws.forEach(f -> kinds.computeIfAbsent(kind(f), k -> new ArrayList<>()).add(f));
     getChildren().add(Parts.wrapped(i.item().name(), "name"));
     kinds.forEach((code, list) -> kind(i, list));
   }

@@ -38,6 +38,7 @@ class Form extends VBox {
   final Session session;
   private final String prefix;
   private final Map<String, String> filled;
+  private final Label problem = Parts.wrapped("", "error");
 
   /**
    * @param prefix of the identities of its fields
@@ -146,7 +147,7 @@ class Form extends VBox {
   }
 
   /**
-   * The button that makes what was filled in; what is wrong with it is said.
+   * The button that makes what was filled in; what is wrong with it is said beneath it.
    *
    * @param done runs before it is made
    */
@@ -159,13 +160,23 @@ class Form extends VBox {
               try {
                 Recipe made = recipe.get();
                 done.run();
-                session.shape().make(made);
+                session.shape().making().make(made);
               } catch (IllegalArgumentException e) {
+                problem(e.getMessage());
                 session.complain(e.getMessage());
               }
             });
     go.setId(prefix + "go");
-    getChildren().add(go);
+    problem.setId(prefix + "problem");
+    problem("");
+    getChildren().addAll(go, problem);
+  }
+
+  /** Says where the hand is what is wrong with what was filled in; nothing if it is empty. */
+  final void problem(String sentence) {
+    problem.setText(sentence);
+    problem.setVisible(!sentence.isEmpty());
+    problem.setManaged(!sentence.isEmpty());
   }
 
   /**

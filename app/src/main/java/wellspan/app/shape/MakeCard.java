@@ -13,6 +13,7 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
+import wellspan.app.session.MakeDesk;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Parts;
@@ -58,6 +59,10 @@ final class MakeCard extends VBox {
   private Open open = Open.NOTHING;
   private Class<? extends Recipe> making = MAKINGS.getFirst();
   private Optional<Recipe> changing = Optional.empty();
+
+  /** What was asked for and could not be made. */
+  private Optional<MakeDesk.Refused> refused = Optional.empty();
+
   private final Map<ItemId, Integer> roles = new LinkedHashMap<>();
   private final Map<String, String> filled = new HashMap<>();
   private String name = "Ground";
@@ -110,12 +115,21 @@ final class MakeCard extends VBox {
     switch (open) {
       case NOTHING -> {}
       case SURFACE -> form();
-      case TEXTURE -> getChildren().add(new TextureForm(session, filled, this::close));
+      case TEXTURE -> {
+        TextureForm form = new TextureForm(session, filled, this::close);
+        form.problem(reason());
+        getChildren().add(form);
+      }
       case RECIPE -> form(making);
     }
   }
 
+  private String reason() {
+    return refused.map(MakeDesk.Refused::why).orElse("");
+  }
+
   private void close() {
+    refused = Optional.empty();
     session.sections().openProperty().set(false); // what was drawn is made now
     open = Open.NOTHING;
     changing = Optional.empty();
@@ -135,6 +149,7 @@ final class MakeCard extends VBox {
             : operation == TexturedGround.class ? Open.TEXTURE : Open.RECIPE;
     making = recipe.get();
     changing = Optional.empty();
+    refused = Optional.empty();
     refresh();
     opened.accept(this);
   }
@@ -147,6 +162,7 @@ final class MakeCard extends VBox {
   /** Opens the form of what was made with its values, to make it anew. */
   void change(Recipe made) {
     open = Open.RECIPE;
+    refused = Optional.empty();
     making = made.getClass();
     changing = Optional.of(made);
     filled.keySet().removeIf(k -> k.startsWith(id(making) + "-"));
@@ -156,6 +172,20 @@ final class MakeCard extends VBox {
       case Extrusion e -> drawn(e.outline());
       default -> {}
     }
+    refresh();
+    opened.accept(this);
+  }
+
+  /** Opens the form of what could not be made as it was filled in, with the reason. */
+  void again(MakeDesk.Refused what) {
+    if (what.recipe() instanceof Triangulation) {
+      open = Open.SURFACE;
+    } else if (what.recipe() instanceof TexturedGround) {
+      open = Open.TEXTURE;
+    } else {
+      change(what.recipe());
+    }
+    refused = Optional.of(what);
     refresh();
     opened.accept(this);
   }
@@ -181,6 +211,7 @@ final class MakeCard extends VBox {
               open = isOpen ? Open.NOTHING : what;
               making = which;
               changing = Optional.empty();
+              refused = Optional.empty();
               refresh();
               if (!isOpen) {
                 opened.accept(this);
@@ -202,9 +233,11 @@ final class MakeCard extends VBox {
     OperationForm<? extends Recipe> form =
         new OperationForm<>(session, id(m) + "-", m, Optional.empty(), changing, filled);
     form.setId(id(m));
-    form.makes(changing.isPresent() ? "Make it anew" : "Make it", form::operation, this::close);
+    Optional<Recipe> there = changing.filter(r -> session.job().recipe(r.name()).isPresent());
+    form.makes(there.isPresent() ? "Make it anew" : "Make it", form::operation, this::close);
+    form.problem(reason());
     String about =
-        changing
+        there
             .map(r -> r.name() + " as it was made. Change what should be otherwise.")
             .orElse(Operations.declared(m).about());
     getChildren().addAll(Parts.wrapped(about, "muted"), form);
@@ -259,8 +292,9 @@ final class MakeCard extends VBox {
     Button make = Parts.button("Triangulate", "primary", this::make);
     make.setId("make-go");
     getChildren().add(make);
-    if (!problem.isEmpty()) {
-      getChildren().add(Parts.wrapped(problem, "error"));
+    String wrong = problem.isEmpty() ? reason() : problem;
+    if (!wrong.isEmpty()) {
+      getChildren().add(Parts.wrapped(wrong, "error"));
     }
   }
 
@@ -285,9 +319,11 @@ final class MakeCard extends VBox {
       return;
     }
     problem = "";
+    refused = Optional.empty();
     open = Open.NOTHING;
     session
         .shape()
+        .making()
         .make(new Triangulation(name, points, of(2), of(3), of(4), LevelRule.MEAN, crossings));
     refresh();
   }

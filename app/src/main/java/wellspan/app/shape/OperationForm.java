@@ -83,7 +83,9 @@ final class OperationForm<T extends Operation> extends Form {
     }
     if (p.type() == String.class) {
       TextField f = text(d.label(), d.unit(), start(p));
-      f.setDisable(p.name().equals("name") && from.isPresent()); // by its name it is found again
+      if (p.name().equals("name") && from.isPresent()) { // by its name it is found again
+        f.setDisable(session.job().recipe(f.getText()).isPresent());
+      }
       return p.name().equals("name")
           ? () -> filledIn(f, "Give it a name first.")
           : () -> f.getText().strip();

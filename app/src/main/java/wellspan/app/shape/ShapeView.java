@@ -9,7 +9,7 @@ public final class ShapeView extends CardColumn {
     super("shape");
     MakeCard make = new MakeCard(session, this::bringToTheTop);
     StepsCard steps = new StepsCard(session, make::change);
-    FlawsCard flaws = new FlawsCard(session);
+    FlawsCard flaws = new FlawsCard(session, make::change);
     CompareCard compare = new CompareCard(session);
     cards.getChildren().addAll(steps, compare, flaws, make);
     session
@@ -40,6 +40,11 @@ public final class ShapeView extends CardColumn {
                       make.ask(operation);
                       steps.ask(operation);
                     }));
+    session
+        .shape()
+        .making()
+        .refusedProperty()
+        .addListener((o, a, refused) -> refused.ifPresent(make::again));
     session.shape().flawsProperty().addListener((o, a, b) -> flaws.refresh());
     session.shape().comparisonProperty().addListener((o, a, b) -> compare.refresh());
     session

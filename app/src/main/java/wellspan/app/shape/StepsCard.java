@@ -73,12 +73,15 @@ final class StepsCard extends VBox {
     getChildren().add(Parts.wrapped(item.item().name(), "title"));
     session
         .shape()
+        .making()
         .maker(item.id())
         .ifPresent(
             m -> {
               Button away =
                   Parts.button(
-                      "Take away", "small", () -> session.shape().unmake(m.recipe().name()));
+                      "Take away",
+                      "small",
+                      () -> session.shape().making().unmake(m.recipe().name()));
               away.setId("unmake");
               HBox does = new HBox(6, away);
               if (MakeCard.changes(m.recipe())) {
@@ -105,7 +108,7 @@ final class StepsCard extends VBox {
       getChildren()
           .add(
               Parts.wrapped(
-                  session.shape().maker(item.id()).isPresent()
+                  session.shape().making().maker(item.id()).isPresent()
                       ? "No steps after that."
                       : "No steps: it goes through exactly as received.",
                   "muted"));
@@ -140,6 +143,7 @@ final class StepsCard extends VBox {
   private void with(Triangulation t, LevelRule duplicates, LevelRule crossings) {
     session
         .shape()
+        .making()
         .make(
             new Triangulation(
                 t.name(),

@@ -234,7 +234,7 @@ final class DocketView extends Pane {
     if (session.staleProperty().get().contains(id)) {
       return "warning\tbeing made anew";
     }
-    return session.shape().maker(id).isPresent()
+    return session.shape().making().maker(id).isPresent()
         ? steps.isEmpty() ? "made here" : "made here, " + steps
         : steps.isEmpty() ? "as received" : steps;
   }

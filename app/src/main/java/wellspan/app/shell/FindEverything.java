@@ -27,6 +27,7 @@ import wellspan.core.search.ItemQuery;
 
 /** What words find: everything that can be done, items, findings, systems and help. */
 final class FindEverything {
+  private static final List<String> SENTENCES = List.of("finding", "help");
   private static final int ITEMS = 12;
   private static final int FINDINGS = 6;
   private static final int SYSTEMS = 5;
@@ -64,18 +65,44 @@ final class FindEverything {
    * to one does less harm than an action that was not meant.
    */
   static Comparator<Findable> bestFirst(String typed) {
-    return Comparator.<Findable>comparingInt(f -> distance(f.title(), typed))
-        .thenComparing(f -> distance(f.title(), typed) > 1 && !f.group().equals("item"));
+    return Comparator.<Findable>comparingInt(f -> distance(f, typed))
+        .thenComparing(f -> distance(f, typed) > 1 && !f.group().equals("item"));
+  }
+
+  private static int distance(Findable f, String typed) {
+    int d = distance(f.title(), f.also(), typed);
+    return SENTENCES.contains(f.group()) ? Math.max(d, 3) : d; // a word of a sentence is no name
+  }
+
+  static int distance(String name, String typed) {
+    return distance(name, "", typed);
   }
 
   /**
-   * How far a name is from what was typed: the name itself, its beginning, anywhere in it, or only
-   * something that is said about it.
+   * How far a name is from what was typed: the name itself, its beginning, that of one of its
+   * words, of one of the words that it is found by too, anywhere in it, or only in what is said
+   * about it.
    */
-  static int distance(String name, String typed) {
+  private static int distance(String name, String also, String typed) {
     String n = name.toLowerCase(Locale.ROOT);
     String t = typed.strip().toLowerCase(Locale.ROOT);
-    return n.equals(t) ? 0 : n.startsWith(t) ? 1 : n.contains(t) ? 2 : 3;
+    if (n.equals(t)) {
+      return 0;
+    }
+    if (n.startsWith(t)) {
+      return 1;
+    }
+    if (hasWord(n, t)) {
+      return 2;
+    }
+    if (hasWord(also.toLowerCase(Locale.ROOT), t)) {
+      return 3;
+    }
+    return n.contains(t) ? 4 : 5;
+  }
+
+  private static boolean hasWord(String text, String beginning) {
+    return (" " + text).contains(" " + beginning);
   }
 
   private static Predicate<Findable> fits(String typed) {
@@ -226,7 +253,7 @@ final class FindEverything {
           action(
               declared(o).title(),
               "at Shape",
-              "step make operation " + declared(o).about(),
+              "step make operation " + declared(o).about() + " " + declared(o).also(),
               () -> session.forms().ask(o)));
     }
     return out;

@@ -81,7 +81,7 @@ class ShapeDeskTest extends SessionFixture {
   @Test
   void volumesCountWithinAnOutlineAndBecomeEarthBodies() throws Exception {
     receive(ROAD);
-    session.shape().make(new Copy("Twin", DESIGN));
+    session.shape().making().make(new Copy("Twin", DESIGN));
     settle();
     ItemId twin = new ItemId("job/terrain-surface/Twin");
     session.shape().add(twin, new Raise(2));
@@ -130,16 +130,16 @@ class ShapeDeskTest extends SessionFixture {
   @Test
   void whatWasMadeCanBeTakenAway() throws Exception {
     receive(ROAD);
-    session.shape().make(new Copy("Twin", DESIGN));
+    session.shape().making().make(new Copy("Twin", DESIGN));
     settle();
     ItemId twin = new ItemId("job/terrain-surface/Twin");
     assertThat(session.build().items()).containsKey(twin);
-    assertThat(session.shape().maker(twin)).isPresent();
+    assertThat(session.shape().making().maker(twin)).isPresent();
     assertThat(session.selectedItem().orElseThrow().item().name())
         .as("what was made is in hand")
         .isEqualTo("Twin");
     assertThat(session.messages().sentenceProperty().get()).contains("Twin");
-    session.shape().unmake("Twin");
+    session.shape().making().unmake("Twin");
     assertThat(session.build().items()).doesNotContainKey(twin);
   }
 
@@ -151,7 +151,7 @@ class ShapeDeskTest extends SessionFixture {
     ItemId grid = new ItemId("hinterland/terrain-surface/hinterland");
     ItemId picture = new ItemId("hinterland-png/image/hinterland");
     assertThat(session.build().items()).containsKeys(grid, picture);
-    session.shape().make(new TexturedGround("Country", grid, picture, 8, 20, 0));
+    session.shape().making().make(new TexturedGround("Country", grid, picture, 8, 20, 0));
     settle();
     Item made = session.build().items().get(new ItemId("job/terrain-surface/Country")).item();
     assertThat(made.attributes().texture()).isPresent();

@@ -33,4 +33,18 @@ class FindEverythingTest {
   private static Findable found(String group, String title) {
     return new Findable(group, title, "", "", () -> {});
   }
+
+  @Test
+  void aWordOfTheTradeGoesBeforeSentencesThatHoldIt() {
+    Findable help = new Findable("help", "things that thin walls lack", "", "check", () -> {});
+    Findable inside = new Findable("action", "Show everything", "F", "fit", () -> {});
+    Findable meant = new Findable("action", "Simplify", "", "thin decimate", () -> {});
+    Findable name = new Findable("item", "Kerb, thin", "", "", () -> {});
+    assertThat(
+            Stream.of(help, inside, meant, name)
+                .sorted(FindEverything.bestFirst("thin"))
+                .map(Findable::title))
+        .containsExactly(
+            "Kerb, thin", "Simplify", "things that thin walls lack", "Show everything");
+  }
 }

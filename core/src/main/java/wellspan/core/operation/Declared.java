@@ -18,6 +18,9 @@ public @interface Declared {
   /** One sentence for people. */
   String about();
 
+  /** Other words of the trade, by which it is found too. */
+  String also() default "";
+
   /** Grows with the parameters; jobs of earlier versions open by what may be left out. */
   int version() default 1;
 

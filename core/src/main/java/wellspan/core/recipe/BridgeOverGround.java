@@ -70,7 +70,8 @@ import wellspan.core.sweep.SweptBody;
     id = "bridge",
     title = "Bridge",
     about =
-        "Makes a bridge of a range of chainages: deck, abutments, piers with cross beams and columns down to the ground, bearings, railings.")
+        "Makes a bridge of a range of chainages: deck, abutments, piers with cross beams and columns down to the ground, bearings, railings.",
+    also = "deck piers abutments beams girders columns bearings viaduct structure")
 public record BridgeOverGround(
     @Parameter(label = "name", start = "\"Bridge\"") String name,
     @Parameter(label = "along", takes = Takes.AXIS) ItemId along,

@@ -25,7 +25,8 @@ import wellspan.core.terrain.ContourStyle;
 @Declared(
     id = "contours",
     title = "Contours",
-    about = "Makes contours of a surface as lines, the major ones as an item of their own.")
+    about = "Makes contours of a surface as lines, the major ones as an item of their own.",
+    also = "isolines level lines")
 public record Contours(
     @Parameter(label = "name", start = "\"Contours\"") String name,
     @Parameter(label = "of", takes = Takes.SURFACE) ItemId surface,

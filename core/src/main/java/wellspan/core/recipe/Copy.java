@@ -14,7 +14,8 @@ import wellspan.core.progress.Progress;
 @Declared(
     id = "copy",
     title = "Copy as",
-    about = "Makes a surface that is the same as another one, to be shaped on its own.")
+    about = "Makes a surface that is the same as another one, to be shaped on its own.",
+    also = "duplicate")
 public record Copy(
     @Parameter(label = "name") String name,
     @Parameter(label = "of", takes = Takes.SURFACE) ItemId surface)

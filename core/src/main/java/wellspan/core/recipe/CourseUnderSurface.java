@@ -37,7 +37,8 @@ import wellspan.core.solid.SurfaceSlab;
     id = "course",
     title = "Course under a surface",
     about =
-        "Makes a closed course under a surface, as under turning heads, junctions and yards. Its name tells what it is: a course, a footway, a verge.")
+        "Makes a closed course under a surface, as under turning heads, junctions and yards. Its name tells what it is: a course, a footway, a verge.",
+    also = "pavement layer thickness overlay")
 public record CourseUnderSurface(
     @Parameter(label = "name", start = "\"Surface course\"") String name,
     @Parameter(label = "under", takes = Takes.SURFACE) ItemId surface,

@@ -37,7 +37,8 @@ import wellspan.core.typical.TypicalSection;
     id = "courses between strings",
     title = "Courses between strings",
     about =
-        "Makes the courses under a surface that strings of a drawing or survey describe: edges and crown, with levels.")
+        "Makes the courses under a surface that strings of a drawing or survey describe: edges and crown, with levels.",
+    also = "pavement layers thickness base edges")
 public record CoursesBetweenStrings(
     @Parameter(label = "name", start = "\"Road\"") String name,
     @Parameter(label = "along", takes = Takes.AXIS) ItemId along,

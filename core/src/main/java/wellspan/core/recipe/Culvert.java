@@ -50,7 +50,8 @@ import wellspan.core.sweep.Standing;
 @Declared(
     id = "culvert",
     title = "Culvert",
-    about = "Lays a pipe or a box across under a road, with a wall at each end.")
+    about = "Lays a pipe or a box across under a road, with a wall at each end.",
+    also = "box pipe under road waterway")
 public record Culvert(
     @Parameter(label = "name", start = "\"Culvert\"") String name,
     @Parameter(

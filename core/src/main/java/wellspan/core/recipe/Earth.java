@@ -19,7 +19,8 @@ import wellspan.core.shape.Shape;
 @Declared(
     id = "earth",
     title = "Earth bodies",
-    about = "Makes bodies of the earth between two surfaces: what is cut and what is filled.")
+    about = "Makes bodies of the earth between two surfaces: what is cut and what is filled.",
+    also = "cut fill volumes solids excavation earthworks")
 public record Earth(
     @Parameter(label = "name", start = "\"Earth\"") String name,
     @Parameter(label = "existing", takes = Takes.SURFACE) ItemId existing,

@@ -37,7 +37,8 @@ import wellspan.core.terrain.TriangleIndex;
 @Declared(
     id = "extrusion",
     title = "Extrusion",
-    about = "Raises a footprint vertically: blocks, plinths, buildings, slabs.")
+    about = "Raises a footprint vertically: blocks, plinths, buildings, slabs.",
+    also = "footprints buildings prism block storey")
 public record Extrusion(
     @Parameter(label = "name", start = "\"Block\"") String name,
     @Parameter(label = "outline") Outline outline,

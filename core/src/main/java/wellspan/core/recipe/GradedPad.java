@@ -35,7 +35,8 @@ import wellspan.core.progress.Progress;
 @Declared(
     id = "pad",
     title = "Pad",
-    about = "Makes a level or graded area with side slopes that run out on the ground.")
+    about = "Makes a level or graded area with side slopes that run out on the ground.",
+    also = "platform building pad grading slope")
 public record GradedPad(
     @Parameter(label = "name", start = "\"Pad\"") String name,
     @Parameter(label = "ground", takes = Takes.SURFACE) ItemId ground,

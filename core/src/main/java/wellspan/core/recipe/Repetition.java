@@ -33,7 +33,8 @@ import wellspan.core.sweep.ObjectShape;
 @Declared(
     id = "objects",
     title = "Objects along a line",
-    about = "Sets up posts, lights, marker posts, signs or trees along a string or an alignment.")
+    about = "Sets up posts, lights, marker posts, signs or trees along a string or an alignment.",
+    also = "posts lights lamps trees signs markers spacing repeat array")
 public record Repetition(
     @Parameter(label = "name", start = "\"Light\"") String name,
     @Parameter(

@@ -36,7 +36,8 @@ import wellspan.core.sweep.LoftAlong;
 @Declared(
     id = "retaining wall",
     title = "Retaining wall",
-    about = "Builds a wall along a line, from its top down to a footing in the ground.")
+    about = "Builds a wall along a line, from its top down to a footing in the ground.",
+    also = "footing gravity wall structure")
 public record RetainingWall(
     @Parameter(label = "name", start = "\"Wall\"") String name,
     @Parameter(

@@ -53,7 +53,8 @@ import wellspan.core.typical.TypicalSection;
     id = "road",
     title = "Road",
     about =
-        "Carries a typical section along an alignment, or along the edge of a junction or turning head: courses, kerbs, footways and verges.")
+        "Carries a typical section along an alignment, or along the edge of a junction or turning head: courses, kerbs, footways and verges.",
+    also = "carriageway lanes pavement courses typical section template kerbs footways")
 public record RoadOfTypicalSection(
     @Parameter(label = "name", start = "\"Road\"") String name,
     @Parameter(

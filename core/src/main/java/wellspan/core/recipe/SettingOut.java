@@ -34,7 +34,8 @@ import wellspan.core.sweep.LineOfWork;
 @Declared(
     id = "setting out",
     title = "Setting-out points",
-    about = "Makes points at chainages and offsets of a line, for a list to set out from.")
+    about = "Makes points at chainages and offsets of a line, for a list to set out from.",
+    also = "stakeout staking pegs offsets chainages")
 public record SettingOut(
     @Parameter(label = "name", start = "\"Setting out\"") String name,
     @Parameter(

@@ -48,7 +48,8 @@ import wellspan.core.sweep.LineOfWork;
     id = "side slopes",
     title = "Side slopes",
     about =
-        "Builds the formation of a road with slopes to the ground, ditches and berms, and the bodies of what is cut and filled.")
+        "Builds the formation of a road with slopes to the ground, ditches and berms, and the bodies of what is cut and filled.",
+    also = "batters embankment earthworks cut fill daylight berms ditches")
 public record SideSlopes(
     @Parameter(label = "name", start = "\"Formation\"") String name,
     @Parameter(label = "along", takes = Takes.AXIS) ItemId along,

@@ -38,7 +38,8 @@ import wellspan.core.sweep.SweptBody;
 @Declared(
     id = "sweep",
     title = "Sweep",
-    about = "Carries a section along a string or an alignment: rails, kerbs, barriers, walls.")
+    about = "Carries a section along a string or an alignment: rails, kerbs, barriers, walls.",
+    also = "kerbs rails barriers handrails channels profile along extrude path")
 public record Sweep(
     @Parameter(label = "name", start = "\"Rail\"") String name,
     @Parameter(

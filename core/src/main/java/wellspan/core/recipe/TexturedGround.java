@@ -39,7 +39,8 @@ import wellspan.core.terrain.TriangleIndex;
 @Declared(
     id = "textured ground",
     title = "Textured ground",
-    about = "Lays a picture over the ground, each cut to the other.")
+    about = "Lays a picture over the ground, each cut to the other.",
+    also = "orthophoto image drape texture aerial")
 public record TexturedGround(
     @Parameter(label = "name", start = "\"Textured ground\"") String name,
     @Parameter(label = "ground", takes = Takes.SURFACE) ItemId surface,

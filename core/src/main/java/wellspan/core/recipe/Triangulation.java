@@ -35,7 +35,8 @@ import wellspan.core.triangulate.Triangulator;
 @Declared(
     id = "triangulation",
     title = "Triangulate",
-    about = "Makes a terrain surface of points and lines.")
+    about = "Makes a terrain surface of points and lines.",
+    also = "surface TIN terrain ground model mesh DTM breaklines")
 public record Triangulation(
     @Parameter(label = "name", start = "\"Ground\"") String name,
     @Parameter(

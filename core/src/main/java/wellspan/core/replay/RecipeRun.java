@@ -11,6 +11,9 @@ import wellspan.core.progress.Progress;
 
 /** Carries out recipes. One that cannot be carried out makes nothing and says why. */
 public final class RecipeRun {
+  /** Of the finding on what could not be made. */
+  public static final String FAILED = "step.failed";
+
   private RecipeRun() {}
 
   /**
@@ -30,7 +33,7 @@ public final class RecipeRun {
           List.of(
               Finding.error(
                   Stop.SHAPE,
-                  "step.failed",
+                  FAILED,
                   recipe.name(),
                   recipe.name() + " could not be made: " + e.getMessage())));
     }

@@ -23,6 +23,7 @@ import wellspan.core.shape.Shape;
     title = "Chainage at the start",
     about =
         "Lets the chainages of an alignment count from another number; its equations keep their steps.",
+    also = "station stationing start",
     accepts = Takes.AXIS)
 public record ChainageAtStart(@Parameter(label = "starts at", unit = "m", start = "0") double start)
     implements Step {

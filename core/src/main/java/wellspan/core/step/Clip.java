@@ -24,6 +24,7 @@ import wellspan.core.shape.Shape;
     id = "clip",
     title = "Clip to an outline",
     about = "Keeps what lies within an outline, or what lies beside it.",
+    also = "crop boundary cut out",
     accepts = {Takes.POINTS, Takes.SURFACE})
 public record Clip(
     @Parameter(label = "outline") Outline outline,

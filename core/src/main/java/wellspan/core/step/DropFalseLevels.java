@@ -21,6 +21,7 @@ import wellspan.core.shape.Shape;
     id = "drop false levels",
     title = "Drop levels that are none",
     about = "Drops points whose level stands for none, such as -999 or a lone 0.",
+    also = "zero levels remove",
     accepts = {Takes.POINTS, Takes.SURFACE})
 public record DropFalseLevels(
     @Parameter(label = "close the gaps", usual = "false", start = "true", takes = Takes.SURFACE)

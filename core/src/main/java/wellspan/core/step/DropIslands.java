@@ -21,6 +21,7 @@ import wellspan.core.shape.Shape;
     id = "drop islands",
     title = "Drop loose parts",
     about = "Drops parts of a surface that do not hang together with the largest one.",
+    also = "stray separate remove",
     accepts = Takes.SURFACE)
 public record DropIslands(
     @Parameter(label = "smaller than", unit = "m²", start = "100", least = 0) double smallest)

@@ -22,6 +22,7 @@ import wellspan.core.shape.Shape;
     id = "drop spikes",
     title = "Drop spikes",
     about = "Drops points that stand out of the plane of their neighbours.",
+    also = "outliers peaks remove",
     accepts = {Takes.POINTS, Takes.SURFACE})
 public record DropSpikes(
     @Parameter(label = "higher than", unit = "m; 0 finds it", usual = "0", least = 0) double height,

@@ -21,6 +21,7 @@ import wellspan.core.shape.Shape;
     id = "fill holes",
     title = "Fill holes",
     about = "Closes the holes of a surface.",
+    also = "gaps close voids",
     accepts = Takes.SURFACE)
 public record FillHoles(
     @Parameter(label = "up to", unit = "m²; 0 for all", usual = "0", least = 0) double largest)

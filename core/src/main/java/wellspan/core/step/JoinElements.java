@@ -23,6 +23,7 @@ import wellspan.core.shape.Shape;
     title = "Join the elements",
     about =
         "Moves and turns each element of an alignment so that it starts where the one before it ends, in its direction. Their lengths and radii stay.",
+    also = "gaps alignment",
     accepts = Takes.AXIS)
 public record JoinElements(
     @Parameter(label = "gaps up to", unit = "m", usual = "0.05", start = "0.050", least = 0)

@@ -24,6 +24,7 @@ import wellspan.core.shape.Shape;
     id = "keep chainages",
     title = "Keep a range of chainages",
     about = "Cuts an alignment off before one chainage and after another, with its profile.",
+    also = "split shorten range station",
     accepts = Takes.AXIS)
 public record KeepChainages(
     @Parameter(label = "from chainage", unit = "m", usual = "-1e9", start = "") double from,

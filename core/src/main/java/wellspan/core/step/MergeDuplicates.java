@@ -23,6 +23,7 @@ import wellspan.core.triangulate.Triangulator;
     id = "merge duplicates",
     title = "Merge points at one place",
     about = "Makes one point of those at one place, with the level of a rule.",
+    also = "doubled coincident points remove",
     accepts = Takes.POINTS)
 public record MergeDuplicates(@Parameter(label = "level", usual = "\"mean\"") LevelRule rule)
     implements Step {

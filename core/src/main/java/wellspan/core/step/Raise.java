@@ -27,6 +27,7 @@ import wellspan.core.shape.Mover;
     id = "raise",
     title = "Raise or lower",
     about = "Moves everything vertically.",
+    also = "shift lower level offset",
     accepts = {Takes.POINTS, Takes.SURFACE, Takes.LINES, Takes.AXIS})
 public record Raise(
     @Parameter(label = "by", unit = "m, down is negative", start = "0.100") double by)

@@ -23,6 +23,7 @@ import wellspan.core.shape.Shape;
     id = "reverse",
     title = "Run the other way",
     about = "Turns the direction of a line: left becomes right, chainages rise from its old end.",
+    also = "reverse flip direction",
     accepts = {Takes.AXIS, Takes.LINES})
 public record ReverseDirection(
     @Parameter(label = "alignments start at", unit = "m", usual = "0", start = "0") double start)

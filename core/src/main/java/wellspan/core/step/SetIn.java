@@ -26,6 +26,7 @@ import wellspan.core.shape.Shape;
     id = "set in",
     title = "Set a design in",
     about = "Sets another surface into this one; within its outline the other one holds.",
+    also = "merge paste combine surfaces",
     accepts = Takes.SURFACE)
 public record SetIn(@Parameter(label = "design", takes = Takes.SURFACE) ItemId design)
     implements Step {

@@ -21,6 +21,7 @@ import wellspan.core.shape.Shape;
     id = "simplify",
     title = "Simplify",
     about = "Makes a surface of fewer triangles; no vertex lies farther off than stated.",
+    also = "thin decimate reduce vertices points tolerance",
     accepts = Takes.SURFACE)
 public record Simplify(
     @Parameter(label = "no vertex more off than", unit = "m", start = "0.020", least = 0)

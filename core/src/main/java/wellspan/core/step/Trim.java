@@ -21,6 +21,7 @@ import wellspan.core.shape.Shape;
     id = "trim",
     title = "Trim the outer edge",
     about = "Takes long and flat triangles off the outer edge of a surface.",
+    also = "long edge triangles boundary",
     accepts = Takes.SURFACE)
 public record Trim(
     @Parameter(label = "longest side", unit = "m; 0 for any", start = "40", least = 0)

@@ -204,9 +204,11 @@ record SweepPath(List<Station> stations, boolean ring) {
       if (length > 1e-6) {
         int n = dense ? (int) Math.ceil(length / ON_GROUND) : 1;
         for (int k = 0; k <= n; k++) {
-          double d = Math.clamp(at + length * k / n, from, to);
-          double t = (d - at) / length;
-          if (t >= 0 && t <= 1 && (out.isEmpty() || d - out.getLast()[3] > 1e-6)) {
+          double end = at + length;
+          double d = Math.clamp(k == n ? end : at + length * k / n, from, to);
+          boolean here = d >= at && d <= end;
+          double t = Math.clamp((d - at) / length, 0, 1); // else rounded beyond the ends
+          if (here && (out.isEmpty() || d - out.getLast()[3] > 1e-6)) {
             out.add(
                 new double[] {
                   p.east() + t * (q.east() - p.east()),
