@@ -1,6 +1,7 @@
 package wellspan.cli;
 
 import java.io.PrintWriter;
+import java.util.List;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -61,13 +62,14 @@ final class OperationHelp {
     }
     for (Parameters.Of p : Parameters.of(o)) {
       out.printf(
-          "  %-12s %s%s%s%s%n",
+          "  %-12s %s%s%s%s%s%n",
           p.name(),
           p.words(),
           Parameters.isLimited(p.declared()) ? ", " + Parameters.range(p.declared()) : "",
           p.declared().takes().length == 0 || p.type() == boolean.class
               ? ""
               : ", " + words(p.declared().takes()),
+          choices(p),
           p.optional() ? "; " + p.declared().usual() + " if left out" : "");
     }
     out.println(
@@ -81,6 +83,11 @@ final class OperationHelp {
                 .map(p -> ",\"" + p.name() + "\":" + example(p))
                 .collect(Collectors.joining())
             + "}'");
+  }
+
+  private static String choices(Parameters.Of p) {
+    List<String> words = Choice.words(p.type());
+    return words.isEmpty() ? "" : ", one of " + String.join(", ", words);
   }
 
   private static String words(Takes[] some) {

@@ -24,8 +24,10 @@ import wellspan.core.item.ItemId;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
+import wellspan.core.operation.Recipe;
 import wellspan.core.progress.Progress;
 import wellspan.core.replay.OperationJson;
+import wellspan.core.replay.RecipeRun;
 import wellspan.core.replay.RecordedStep;
 import wellspan.core.replay.StepOutcome;
 import wellspan.exchange.intake.SourceIntake;
@@ -122,10 +124,36 @@ final class ShapeCommand implements Callable<Integer> {
       build = build.next(job, build.raw(), Progress.NONE);
     }
     boolean failed = print(build);
+    if (edited && cannotBeDone(build)) {
+      spec.commandLine()
+          .getErr()
+          .println("What was asked for cannot be done as it stands above; the job is as it was.");
+      return Main.ERRORS_FOUND;
+    }
     if (edited) {
       store.save(job);
     }
     return failed ? Main.ERRORS_FOUND : Main.DONE;
+  }
+
+  /** Whether something that this call asks for makes nothing, or does nothing to its item. */
+  private boolean cannotBeDone(Build build) {
+    boolean unmade =
+        make.stream()
+            .map(text -> OperationJson.recipe(json(text)).name())
+            .map(name -> build.results().made().get(name))
+            .anyMatch(m -> m != null && m.result().items().isEmpty() && hasErrors(m.result()));
+    if (unmade || add.isEmpty()) {
+      return unmade;
+    }
+    List<StepOutcome> all = build.results().shaped().get(new ItemId(item)).outcomes();
+    return all.subList(Math.max(0, all.size() - add.size()), all.size()).stream()
+        .flatMap(o -> o.findings().stream())
+        .anyMatch(f -> f.code().equals(RecipeRun.FAILED));
+  }
+
+  private static boolean hasErrors(Recipe.Made made) {
+    return made.findings().stream().anyMatch(Finding::isError);
   }
 
   private Job changed(Job job) {

@@ -125,8 +125,30 @@ class ShapeCommandsTest extends CommandFixture {
   void aStepThatFailsIsToldAndEndsWithOne() throws IOException {
     String clip =
         "{\"step\":\"clip\",\"outline\":{\"from\":\"item\",\"source\":\"gone\",\"offset\":0},\"inside\":true}";
-    assertThat(run("shape", copy(), GROUND, "--add", clip)).isEqualTo(1);
+    String job = copy();
+    String before = Files.readString(Path.of(job, "job.json"));
+    assertThat(run("shape", job, GROUND, "--add", clip)).isEqualTo(1);
     assertThat(out.toString()).contains("gone is not there");
+    assertThat(err.toString()).contains("the job is as it was");
+    assertThat(Path.of(job, "job.json")).hasContent(before);
+  }
+
+  @Test
+  void whatCannotBeMadeIsNotKept() throws IOException {
+    String job = copy();
+    String before = Files.readString(Path.of(job, "job.json"));
+    String sweep =
+        "{\"recipe\":\"sweep\",\"name\":\"Kerb\",\"along\":\"quay-road/alignment/Quay Road\",\"section\":\"%s\",\"from\":%s}";
+    assertThat(run("shape", job, "--make", sweep.formatted("upstand kerb", "99999"))).isEqualTo(1);
+    assertThat(out.toString()).contains("Kerb could not be made");
+    assertThat(err.toString()).contains("the job is as it was");
+    assertThat(Path.of(job, "job.json")).hasContent(before);
+
+    assertThat(run("shape", job, "--make", sweep.formatted("kerb", "0"))).isEqualTo(2);
+    assertThat(err.toString())
+        .contains("\"section\" is \"kerb\" and can be guard rail beam, upstand");
+    run("shape", "--help=sweep");
+    assertThat(out.toString()).contains("one of guard rail beam, upstand kerb");
   }
 
   @Test

@@ -80,8 +80,10 @@ final class FlawsCard extends VBox {
     if (MakeCard.changes(failed)) {
       out.add(Parts.button("Change \u2026", "small", () -> changing.accept(failed)));
     }
-    out.add(
-        Parts.button("Take away", "small", () -> session.shape().making().unmake(failed.name())));
+    Button away =
+        Parts.button("Take away", "small", () -> session.shape().making().unmake(failed.name()));
+    away.setId(Parts.id("flaws-take-away-", failed.name()));
+    out.add(away);
     return out;
   }
 

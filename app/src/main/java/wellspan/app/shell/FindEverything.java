@@ -71,7 +71,7 @@ final class FindEverything {
 
   private static int distance(Findable f, String typed) {
     int d = distance(f.title(), f.also(), typed);
-    return SENTENCES.contains(f.group()) ? Math.max(d, 3) : d; // a word of a sentence is no name
+    return SENTENCES.contains(f.group()) ? Math.max(d, 4) : d; // a word of a sentence is no name
   }
 
   static int distance(String name, String typed) {

@@ -14,8 +14,6 @@ import com.fasterxml.jackson.databind.deser.std.StdDeserializer;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import com.fasterxml.jackson.databind.ser.std.StdSerializer;
 import java.io.IOException;
-import java.util.ArrayList;
-import java.util.List;
 
 /** Choices in JSON: by their words, read without regard to case. */
 public final class ChoiceModule extends SimpleModule {
@@ -55,16 +53,17 @@ public final class ChoiceModule extends SimpleModule {
 
     @Override
     public Object deserialize(JsonParser from, DeserializationContext c) throws IOException {
-      List<String> words = new ArrayList<>();
       for (Object o : handledType().getEnumConstants()) {
         String word = ((Choice) o).word();
         if (from.hasToken(JsonToken.VALUE_STRING) && word.equalsIgnoreCase(from.getText())) {
           return o;
         }
-        words.add(word);
       }
       return c.handleWeirdStringValue(
-          handledType(), from.getText(), "not one of %s", String.join(", ", words));
+          handledType(),
+          from.getText(),
+          "not one of %s",
+          String.join(", ", Choice.words(handledType())));
     }
   }
 }

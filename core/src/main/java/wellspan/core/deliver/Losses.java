@@ -158,7 +158,8 @@ public final class Losses {
   static void partProfile(Item item, Alignment a, List<Finding> out) {
     boolean part =
         a.profile().isPresent()
-            && (a.profile().get().start() > 1e-6 || a.profile().get().end() < a.length() - 1e-6);
+            && (a.profile().get().start() > Alignment.SAME_END
+                || a.profile().get().end() < a.length() - Alignment.SAME_END);
     if (part) {
       out.add(
           note(

@@ -14,6 +14,7 @@ import com.fasterxml.jackson.databind.SerializerProvider;
 import com.fasterxml.jackson.databind.cfg.CoercionAction;
 import com.fasterxml.jackson.databind.cfg.CoercionInputShape;
 import com.fasterxml.jackson.databind.deser.std.StdDeserializer;
+import com.fasterxml.jackson.databind.exc.InvalidFormatException;
 import com.fasterxml.jackson.databind.exc.InvalidTypeIdException;
 import com.fasterxml.jackson.databind.exc.MismatchedInputException;
 import com.fasterxml.jackson.databind.exc.UnrecognizedPropertyException;
@@ -29,6 +30,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import wellspan.core.choice.Choice;
 import wellspan.core.choice.ChoiceModule;
 import wellspan.core.item.ItemId;
 import wellspan.core.operation.Operation;
@@ -170,6 +172,13 @@ public final class OperationJson {
           t.getTypeId() == null
               ? "its name is missing"
               : "there is none of the name \"" + t.getTypeId() + "\"; shape --help lists them";
+      case InvalidFormatException f when !Choice.words(f.getTargetType()).isEmpty() ->
+          "\""
+              + f.getPath().getLast().getFieldName()
+              + "\" is \""
+              + f.getValue()
+              + "\" and can be "
+              + String.join(", ", Choice.words(f.getTargetType()));
       case MismatchedInputException m when !m.getPath().isEmpty() ->
           "\""
               + m.getPath().getLast().getFieldName()

@@ -56,7 +56,7 @@ public final class StepRun {
           same,
           same,
           e.getMessage(),
-          List.of(Finding.error(Stop.SHAPE, "step.failed", item.name(), why)));
+          List.of(Finding.error(Stop.SHAPE, RecipeRun.FAILED, item.name(), why)));
     }
   }
 
