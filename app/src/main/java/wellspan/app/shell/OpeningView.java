@@ -15,6 +15,7 @@ import javafx.scene.paint.Color;
 import javafx.scene.text.Font;
 import javafx.scene.text.FontWeight;
 import javafx.scene.text.Text;
+import wellspan.app.theme.ChosenTheme;
 import wellspan.app.theme.Theme;
 
 /**
@@ -26,9 +27,10 @@ public final class OpeningView extends Pane {
   private static final Color READING = Color.web("#22303A");
   private static final double TEXT = 13;
 
-  private final Region route = panel(Theme.LIGHT.panel(), new Insets(0, 0, 1, 0));
-  private final Region strata = panel(Theme.LIGHT.panel(), new Insets(0, 1, 0, 0));
-  private final Region docket = panel(Theme.LIGHT.panel(), new Insets(1, 0, 0, 0));
+  private final Theme theme = ChosenTheme.get();
+  private final Region route = panel(theme.panel(), new Insets(0, 0, 1, 0));
+  private final Region strata = panel(theme.panel(), new Insets(0, 1, 0, 0));
+  private final Region docket = panel(theme.panel(), new Insets(1, 0, 0, 0));
   private final Region reading = panel(READING, Insets.EMPTY);
   private final Text says;
 
@@ -40,20 +42,20 @@ public final class OpeningView extends Pane {
    */
   public OpeningView(String name, Optional<Look> last) {
     setId("opening");
-    setBackground(Background.fill(Theme.LIGHT.paper()));
+    setBackground(Background.fill(theme.paper()));
     getChildren().addAll(route, strata, docket, reading);
     last.ifPresent(l -> getChildren().add(picture(l)));
-    add(text("Wellspan", FontWeight.BOLD, 17, Theme.LIGHT.ink()), 18, 31);
-    add(text(name, FontWeight.NORMAL, TEXT, Theme.LIGHT.muted()), 18, 50);
+    add(text("Wellspan", FontWeight.BOLD, 17, theme.ink()), 18, 31);
+    add(text(name, FontWeight.NORMAL, TEXT, theme.muted()), 18, 50);
     says = text("Opening " + name + " \u2026", FontWeight.NORMAL, TEXT, Color.web("#E9E4D6"));
     add(says, 18, 0);
   }
 
-  private static Region panel(Color fill, Insets edge) {
+  private Region panel(Color fill, Insets edge) {
     Region r = new Region();
     r.setBackground(
         new Background(
-            new BackgroundFill(Theme.LIGHT.line(), CornerRadii.EMPTY, Insets.EMPTY),
+            new BackgroundFill(theme.line(), CornerRadii.EMPTY, Insets.EMPTY),
             new BackgroundFill(fill, CornerRadii.EMPTY, edge)));
     return r;
   }

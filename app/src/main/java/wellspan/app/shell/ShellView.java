@@ -8,6 +8,8 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Stream;
 import javafx.application.HostServices;
+import javafx.beans.value.ChangeListener;
+import javafx.beans.value.WeakChangeListener;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -33,6 +35,7 @@ import wellspan.app.session.WindowActions;
 import wellspan.app.shape.SectionEditor;
 import wellspan.app.shape.ShapeView;
 import wellspan.app.stage.StageView;
+import wellspan.app.theme.ChosenTheme;
 import wellspan.app.theme.OnDemand;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
@@ -66,6 +69,15 @@ public final class ShellView extends StackPane implements WindowActions {
   private final Map<Stop, OnDemand<Node>> panels = new EnumMap<>(Stop.class);
   private final VBox bottom;
   private Theme theme = Theme.LIGHT;
+
+  /** Held here for as long as the window lives. */
+  private final ChangeListener<Theme> themed =
+      (o, was, is) -> {
+        if (getScene() != null) {
+          setTheme(is);
+        }
+      };
+
   private boolean proofOnStage;
 
   /**
@@ -117,6 +129,7 @@ public final class ShellView extends StackPane implements WindowActions {
     findings.setVisible(false);
     getChildren().addAll(frame, new TaskList(session.work()), findings);
     session.stopProperty().addListener((o, a, b) -> showStop());
+    ChosenTheme.property().addListener(new WeakChangeListener<>(themed));
     session.rules().cardProperty().addListener((o, a, b) -> showStop());
     session.rules().schemas().picturedProperty().addListener((o, a, b) -> showStop());
     addEventFilter(
@@ -270,7 +283,7 @@ public final class ShellView extends StackPane implements WindowActions {
 
   @Override
   public void toggleTheme() {
-    setTheme(theme == Theme.LIGHT ? Theme.DARK : Theme.LIGHT);
+    ChosenTheme.choose(theme == Theme.LIGHT ? Theme.DARK : Theme.LIGHT);
   }
 
   @Override

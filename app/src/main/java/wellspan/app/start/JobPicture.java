@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.image.Image;
 
@@ -18,11 +19,12 @@ final class JobPicture {
     return folder.resolve("cache").resolve("picture.png");
   }
 
+  /** As it was left, or as it was opened where nobody has left it in order. */
   static Optional<Image> of(Path folder) {
-    Path f = file(folder);
-    return Files.isRegularFile(f)
-        ? Optional.of(new Image(f.toUri().toString(), 2 * WIDTH, 2 * HEIGHT, true, true, true))
-        : Optional.empty();
+    return Stream.of(file(folder), OpeningPicture.picture(folder.resolve("cache")))
+        .filter(Files::isRegularFile)
+        .findFirst()
+        .map(f -> new Image(f.toUri().toString(), 2 * WIDTH, 0, true, true, true));
   }
 
   /** Takes the picture of what is shown; a job without one is no worse for it. */

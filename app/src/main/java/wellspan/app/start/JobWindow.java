@@ -16,7 +16,7 @@ import javafx.stage.Stage;
 import javafx.stage.WindowEvent;
 import wellspan.app.session.Session;
 import wellspan.app.shell.ShellView;
-import wellspan.app.theme.Theme;
+import wellspan.app.theme.ChosenTheme;
 import wellspan.core.finding.Stop;
 import wellspan.core.job.JobLock;
 import wellspan.core.job.JobStore;
@@ -81,7 +81,7 @@ final class JobWindow {
   void show(Stage in, Scene scene) throws IOException {
     stage = in;
     stage.setScene(scene);
-    shell.setTheme(Theme.LIGHT);
+    shell.setTheme(ChosenTheme.get());
     stage.setMinWidth(1080);
     stage.setMinHeight(640);
     stage

@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import javafx.stage.Stage;
 import wellspan.app.session.OtherJobs;
 import wellspan.app.shell.OpeningView;
+import wellspan.app.theme.ChosenTheme;
 import wellspan.app.theme.Frames;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
@@ -36,6 +37,14 @@ public final class JobWindows implements OtherJobs {
   public JobWindows(HostServices services, Stage first) {
     this.services = services;
     free = first;
+    ChosenTheme.property().addListener((o, a, b) -> dress(b));
+  }
+
+  /** The first screen goes with the other windows. */
+  private void dress(Theme t) {
+    if (free != null && free.getScene() != null) {
+      t.apply(free.getScene());
+    }
   }
 
   /** The first screen, in a window of its own where a job is open already. */
@@ -93,7 +102,7 @@ public final class JobWindows implements OtherJobs {
 
   private void show(Parent root, String title) {
     Scene scene = new Scene(root, WIDTH, HEIGHT);
-    Theme.LIGHT.apply(scene);
+    ChosenTheme.get().apply(scene);
     show(scene, title).toFront();
   }
 

@@ -14,6 +14,7 @@ import javafx.geometry.Rectangle2D;
 import javafx.scene.image.Image;
 import wellspan.app.shell.OpeningView;
 import wellspan.app.stage.PlanView;
+import wellspan.app.theme.ChosenTheme;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.job.JobStore;
 import wellspan.core.job.Sha256;
@@ -118,7 +119,7 @@ final class OpeningPicture {
 
   /** Tells a job's decisions and files from any others: by their bytes, and by size and time. */
   private static String state(JobStore store) throws IOException {
-    StringBuilder all = new StringBuilder(WORDS);
+    StringBuilder all = new StringBuilder(WORDS).append(ChosenTheme.get());
     all.append(Sha256.of(Files.readAllBytes(store.jobFile())));
     Path unsaved = store.journal().file();
     all.append(Files.exists(unsaved) ? Files.size(unsaved) : 0);
@@ -135,7 +136,7 @@ final class OpeningPicture {
     return Sha256.of(all.toString().getBytes(StandardCharsets.UTF_8));
   }
 
-  private static Path picture(Path kept) {
+  static Path picture(Path kept) {
     return kept.resolve("opening.png");
   }
 

@@ -21,6 +21,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
+import wellspan.app.theme.ChosenTheme;
 import wellspan.app.theme.Theme;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
@@ -124,6 +125,11 @@ class OpeningWindowTest extends ApplicationTest {
     Files.writeString(store.journal().file(), "{}\n");
     assertThat(picture().last()).as("there are edits that were not saved").isEmpty();
     Files.delete(store.journal().file());
+
+    interact(() -> ChosenTheme.choose(Theme.DARK));
+    assertThat(picture().last()).as("it would be of other colours").isEmpty();
+    interact(() -> ChosenTheme.choose(Theme.LIGHT));
+    assertThat(picture().last()).isPresent();
 
     Files.write(kept("opening.png"), new byte[] {1, 2, 3});
     assertThat(picture().last()).as("the picture is damaged").isEmpty();

@@ -22,6 +22,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.testfx.api.FxToolkit;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
+import wellspan.app.theme.ChosenTheme;
 import wellspan.app.theme.Theme;
 import wellspan.core.job.Job;
 import wellspan.core.job.JobStore;
@@ -126,6 +127,31 @@ class StartWindowTest extends ApplicationTest {
     assertThat(cardNames().getFirst()).as("the one opened last stands first").contains("Yard");
     RecentJobs.forget(two);
     assertThat(two.resolve("job.json")).as("forgotten, not removed").exists();
+  }
+
+  @Test
+  void oneThemeIsForAllWindowsAndForLaterOnes() throws Exception {
+    Path one = dir.resolve("dark");
+    new JobStore(one).create(Job.named("Dusk"));
+    interact(
+        () -> {
+          windows.showStart();
+          ChosenTheme.choose(Theme.DARK);
+        });
+    assertThat(isDark("Wellspan")).isTrue();
+    interact(() -> assertThatCode(() -> windows.open(one)).doesNotThrowAnyException());
+    settleOn("Dusk – Wellspan");
+    assertThat(isDark("Dusk – Wellspan")).isTrue();
+    interact(windows::showStart);
+    assertThat(isDark("Wellspan")).isTrue();
+    interact(() -> ChosenTheme.choose(Theme.LIGHT));
+    assertThat(isDark("Wellspan") || isDark("Dusk – Wellspan")).isFalse();
+  }
+
+  private static boolean isDark(String title) {
+    return Window.getWindows().stream()
+        .filter(w -> w instanceof Stage s && s.getTitle().equals(title))
+        .allMatch(w -> w.getScene().getRoot().getStyleClass().contains("dark"));
   }
 
   private List<String> cardNames() {
