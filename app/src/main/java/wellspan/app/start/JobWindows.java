@@ -147,7 +147,9 @@ public final class JobWindows implements OtherJobs {
     free = null;
     open.add(window);
     window.show(stage, new Scene(window.shell(), WIDTH, HEIGHT));
-    RecentJobs.opened(store.folder());
+    if (!DemoJob.isCopy(store.folder())) {
+      RecentJobs.opened(store.folder());
+    }
   }
 
   /** Makes a job in a folder that has none, and opens it. */

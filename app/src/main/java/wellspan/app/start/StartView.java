@@ -68,9 +68,7 @@ final class StartView extends BorderPane {
         new VBox(8, Parts.label("New job", "title"), label, name, where, choose, start, fault);
     fresh.getStyleClass().add("card");
     Button open = Parts.button("Open a job’s folder …", "plain", this::chooseJob);
-    Button demo =
-        Parts.button(
-            "Look at the demo job", "plain", () -> attempt(() -> windows.open(DemoJob.fresh())));
+    Button demo = Parts.button("Look at the demo job", "plain", () -> attempt(windows::openDemo));
     demo.setId("open-demo");
     for (Button b : List.of(open, demo, choose)) {
       b.setMaxWidth(Double.MAX_VALUE);

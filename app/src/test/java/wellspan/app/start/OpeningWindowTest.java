@@ -56,6 +56,7 @@ class OpeningWindowTest extends ApplicationTest {
   public void start(Stage stage) {
     System.setProperty("user.home", dir.toString());
     Theme.loadFonts();
+    ChosenTheme.choose(Theme.LIGHT);
     windows = new JobWindows(null, stage);
   }
 

@@ -43,6 +43,7 @@ class StartWindowTest extends ApplicationTest {
   public void start(Stage stage) throws Exception {
     System.setProperty("user.home", dir.toString());
     Theme.loadFonts();
+    ChosenTheme.choose(Theme.LIGHT);
     windows = new JobWindows(null, stage);
     windows.showStart();
   }
@@ -152,6 +153,18 @@ class StartWindowTest extends ApplicationTest {
     return Window.getWindows().stream()
         .filter(w -> w instanceof Stage s && s.getTitle().equals(title))
         .allMatch(w -> w.getScene().getRoot().getStyleClass().contains("dark"));
+  }
+
+  @Test
+  void aCopyOfTheDemoIsNothingToComeBackTo() throws Exception {
+    System.setProperty("wellspan.demo", Path.of("..", "demo").toString());
+    try {
+      interact(() -> assertThatCode(windows::openDemo).doesNotThrowAnyException());
+      settleOn("Brindle Ness ferry landing – Wellspan");
+    } finally {
+      System.clearProperty("wellspan.demo");
+    }
+    assertThat(RecentJobs.all()).isEmpty();
   }
 
   private List<String> cardNames() {
