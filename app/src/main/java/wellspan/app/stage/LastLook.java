@@ -1,8 +1,10 @@
 package wellspan.app.stage;
 
+import java.util.List;
 import javafx.animation.PauseTransition;
+import javafx.event.EventHandler;
+import javafx.event.EventType;
 import javafx.geometry.Rectangle2D;
-import javafx.scene.Node;
 import javafx.scene.image.Image;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.InputEvent;
@@ -15,11 +17,14 @@ import wellspan.app.session.Session;
 
 /**
  * The plan as it was seen when the job was opened last, over the plan while it is drawn anew: until
- * all of it has been seen, or the hand touches the stage. Window's thread.
+ * all of it has been seen, or something is done in the window. Window's thread.
  */
 final class LastLook extends ImageView {
   /** A plan that is not drawn after the job was read is not waited for longer. */
   private static final Duration PATIENCE = Duration.seconds(3);
+
+  private static final List<EventType<? extends InputEvent>> TOUCHES =
+      List.of(MouseEvent.MOUSE_PRESSED, ScrollEvent.SCROLL, KeyEvent.KEY_PRESSED);
 
   /** Pixels. */
   private static final double SAME = 0.5;
@@ -38,24 +43,31 @@ final class LastLook extends ImageView {
         .bind(
             plan.widthProperty()
                 .isEqualTo(size.getWidth(), SAME)
-                .and(plan.heightProperty().isEqualTo(size.getHeight(), SAME)));
+                .and(plan.heightProperty().isEqualTo(size.getHeight(), SAME))
+                .and(plan.visibleProperty()));
     plan.completeProperty().addListener((o, was, is) -> end(stage));
     PauseTransition wait = new PauseTransition(PATIENCE);
     wait.setOnFinished(e -> end(stage));
     session.findingsProperty().addListener((o, a, b) -> waitOnceRead(session, wait));
-    touched(stage, MouseEvent.MOUSE_PRESSED, stage);
-    touched(stage, ScrollEvent.SCROLL, stage);
-    touched(stage, KeyEvent.KEY_PRESSED, stage);
+    EventHandler<InputEvent> touched = e -> end(stage);
+    sceneProperty() // whatever is done in the window may change what is to be seen
+        .addListener(
+            (o, was, is) -> {
+              for (EventType<? extends InputEvent> touch : TOUCHES) {
+                if (was != null) {
+                  was.removeEventFilter(touch, touched);
+                }
+                if (is != null) {
+                  is.addEventFilter(touch, touched);
+                }
+              }
+            });
   }
 
   private static void waitOnceRead(Session session, PauseTransition wait) {
     if (!session.opening().isUnderWay()) {
       wait.playFromStart();
     }
-  }
-
-  private <E extends InputEvent> void touched(Node on, javafx.event.EventType<E> what, Pane stage) {
-    on.addEventFilter(what, e -> end(stage));
   }
 
   private void end(Pane stage) {

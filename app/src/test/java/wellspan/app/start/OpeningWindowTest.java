@@ -1,6 +1,7 @@
 package wellspan.app.start;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatCode;
 
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -10,7 +11,10 @@ import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
+import javafx.scene.Node;
 import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.stage.Window;
 import org.junit.jupiter.api.AfterEach;
@@ -100,6 +104,22 @@ class OpeningWindowTest extends ApplicationTest {
           assertThat(shown("#opening #last-look")).isTrue();
         });
     WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> shown("#plan") && !shown("#last-look"));
+  }
+
+  @Test
+  void whatWasSeenGivesWayToWhateverIsDone() throws Exception {
+    interact(() -> windows.openFirst(store.folder()));
+    seen();
+    interact(() -> List.copyOf(Window.getWindows()).forEach(Window::hide));
+    interact(
+        () -> {
+          assertThatCode(() -> windows.open(store.folder())).doesNotThrowAnyException();
+          assertThat(shown("#last-look")).isTrue();
+          Node plan = lookup("#plan").query();
+          plan.fireEvent(
+              new KeyEvent(KeyEvent.KEY_PRESSED, "", "", KeyCode.F, false, false, false, false));
+          assertThat(shown("#last-look")).isFalse();
+        });
   }
 
   @Test
