@@ -3,10 +3,12 @@ package wellspan.exchange.landxml.read;
 import static wellspan.core.finding.Stop.RECEIVE;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.finding.Figure;
@@ -31,6 +33,7 @@ final class RoadItems {
   private final UniqueNames names;
   private final List<Finding> findings;
   private final AngleUnit angles;
+  private final Set<String> slopesTold = new HashSet<>();
 
   /**
    * @param metres in the file's unit
@@ -138,10 +141,11 @@ final class RoadItems {
     double offset = 0;
     double level = axis.profile().map(p -> p.levelAt(distance)).orElse(Double.NaN);
     boolean slopes = false;
+    double side = countsToTheLeft(d) ? -1 : 1;
     for (CrossSectSection.RawPoint p : d.points()) {
       if (p.slope()) {
         double slope = Math.abs(p.numbers()[0]) > PERCENT ? p.numbers()[0] / 100 : p.numbers()[0];
-        double along = p.numbers()[1] * metres;
+        double along = side * p.numbers()[1] * metres;
         offset += along;
         level += slope * Math.abs(along);
         slopes = true;
@@ -152,17 +156,7 @@ final class RoadItems {
       points.add(new SectionPoint(offset, level, p.code()));
     }
     if (slopes) {
-      findings.add(
-          Finding.note(
-              RECEIVE,
-              "section.slopes",
-              road,
-              road
-                  + ", line "
-                  + s.line()
-                  + ": points of "
-                  + d.name()
-                  + " are given by slope and distance; they are taken as horizontal distances from the axis on, slopes above 1.5 as per cent."));
+      bySlopes(road, axis, s, d);
     }
     double thickness = Double.isNaN(d.thickness()) ? 0 : d.thickness() * metres;
     return new DesignArea(
@@ -174,6 +168,36 @@ final class RoadItems {
         thickness,
         points,
         d.sets());
+  }
+
+  /** A distance has no sign of its own: that of a surface on the left runs to the left. */
+  private static boolean countsToTheLeft(CrossSectSection.RawDesign d) {
+    return d.side().equalsIgnoreCase("left")
+        && d.points().stream().allMatch(p -> p.slope() && p.numbers()[1] >= 0);
+  }
+
+  /** Says once for each surface how its slopes and distances are taken. */
+  private void bySlopes(
+      String road, Alignment axis, CrossSectSection.Raw s, CrossSectSection.RawDesign d) {
+    if (!slopesTold.add(road + "\n" + d.name() + "\n" + d.side())) {
+      return;
+    }
+    findings.add(
+        Finding.note(
+            RECEIVE,
+            "section.slopes",
+            road,
+            road
+                + ", line "
+                + s.line()
+                + ": points of "
+                + d.name()
+                + " are given by slope and distance; they are taken as horizontal distances from the axis on"
+                + (countsToTheLeft(d) ? ", to the left" : "")
+                + ", slopes above 1.5 as per cent."
+                + (axis.profile().isEmpty()
+                    ? " The alignment has no profile whose level they could start from."
+                    : "")));
   }
 
   private static DesignArea.Form form(

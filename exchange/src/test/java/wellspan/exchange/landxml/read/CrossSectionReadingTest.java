@@ -130,4 +130,36 @@ class CrossSectionReadingTest {
         .containsExactly("landxml.left-out");
     assertThat(volume(only(r, "course"))).isCloseTo(200, within(1e-6));
   }
+
+  private static String bySlopes(String side) {
+    return "<DesignCrossSectSurf name=\"Shoulder\" typicalThickness=\"0.1\" closedArea=\"false\" side=\""
+        + side
+        + "\"><CrossSectPnt dataFormat=\"Slope Distance\">-0.025 3</CrossSectPnt>"
+        + "<CrossSectPnt dataFormat=\"Slope Distance\">-2 1</CrossSectPnt></DesignCrossSectSurf>";
+  }
+
+  @Test
+  void distancesWithSlopesRunToTheSideThatIsNamed() throws IOException {
+    String profile =
+        "<Profile><ProfAlign name=\"p\"><PVI>0 10</PVI><PVI>100 10</PVI></ProfAlign></Profile>";
+    for (String side : new String[] {"left", "right"}) {
+      String s = bySlopes(side);
+      Received r = read(METRE, "0", profile, section(0, s) + section(50, s) + section(100, s));
+      Item shoulder = r.items().getLast();
+      assertThat(volume(shoulder)).as(side).isCloseTo(10, within(1e-6));
+      double from = side.equals("left") ? 3 : -4; // the line runs east
+      assertThat(shoulder.bounds().minN()).as(side).isCloseTo(from, within(1e-9));
+      assertThat(shoulder.bounds().maxN()).as(side).isCloseTo(from + 1, within(1e-9));
+      assertThat(shoulder.bounds().maxH()).isCloseTo(10 - 3 * 0.025, within(1e-9));
+      assertThat(r.findings()).extracting(Finding::code).containsExactly("section.slopes");
+    }
+  }
+
+  @Test
+  void slopesThatStartFromNoLevelSayWhatIsMissing() throws IOException {
+    String s = bySlopes("right");
+    Received r = read(METRE, "0", "", section(0, s) + section(100, s));
+    assertThat(r.findings().getFirst().message()).contains("no profile whose level");
+    assertThat(r.findings()).anyMatch(Finding::isError);
+  }
 }
