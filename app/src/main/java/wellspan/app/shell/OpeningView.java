@@ -24,18 +24,17 @@ import wellspan.app.theme.Theme;
  * here. Window's thread.
  */
 public final class OpeningView extends Pane {
-  private static final Color READING = Color.web("#22303A");
   private static final double TEXT = 13;
 
   private final Theme theme = ChosenTheme.get();
   private final Region route = panel(theme.panel(), new Insets(0, 0, 1, 0));
   private final Region strata = panel(theme.panel(), new Insets(0, 1, 0, 0));
   private final Region docket = panel(theme.panel(), new Insets(1, 0, 0, 0));
-  private final Region reading = panel(READING, Insets.EMPTY);
+  private final Region reading = panel(theme.reading(), Insets.EMPTY);
   private final Text says;
 
-  /** What was seen of a plan, and where in the window it stood, pixels. */
-  public record Look(Image image, Rectangle2D place) {}
+  /** What was seen of the plan of a job, and where in the window it stood, pixels. */
+  public record Look(String job, Image image, Rectangle2D place) {}
 
   /**
    * @param name of the job or of its folder
@@ -47,7 +46,7 @@ public final class OpeningView extends Pane {
     last.ifPresent(l -> getChildren().add(picture(l)));
     add(text("Wellspan", FontWeight.BOLD, 17, theme.ink()), 18, 31);
     add(text(name, FontWeight.NORMAL, TEXT, theme.muted()), 18, 50);
-    says = text("Opening " + name + " \u2026", FontWeight.NORMAL, TEXT, Color.web("#E9E4D6"));
+    says = text("Opening " + name + " \u2026", FontWeight.NORMAL, TEXT, theme.onReading());
     add(says, 18, 0);
   }
 

@@ -151,7 +151,7 @@ final class JobWindow {
             && session.stopProperty().get() == Stop.RECEIVE
             && shell.stage().plan().isWhole();
     if (lock.isPresent() && asOpened) {
-      opening.keep(store, shell.stage().plan());
+      opening.keep(store, session.job().name(), shell.stage().plan());
     }
   }
 

@@ -69,7 +69,10 @@ public final class JobWindows implements OtherJobs {
   }
 
   private void openFirst(JobStore store, OpeningPicture seen) {
-    String name = String.valueOf(store.folder().getFileName());
+    String name =
+        seen.last()
+            .map(OpeningView.Look::job)
+            .orElseGet(() -> String.valueOf(store.folder().getFileName()));
     OpeningView first = new OpeningView(name, seen.last());
     Stage stage = show(new Scene(first, WIDTH, HEIGHT), name + " \u2013 Wellspan");
     Frames.afterPainting(

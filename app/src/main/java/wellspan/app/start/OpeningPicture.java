@@ -25,7 +25,7 @@ import wellspan.core.job.Sha256;
  * drawn from: a picture of something else would be worse than none.
  */
 final class OpeningPicture {
-  private static final String WORDS = "wellspan opening 1";
+  private static final String WORDS = "wellspan opening 2";
 
   private final Path kept;
   private final String state;
@@ -65,17 +65,17 @@ final class OpeningPicture {
    * Keeps what is seen now, unless it is kept already or the job is not any more what was opened.
    * The picture is taken at once, on the window's thread, and written by a thread of its own.
    */
-  void keep(JobStore store, PlanView plan) {
+  void keep(JobStore store, String job, PlanView plan) {
     Bounds at = plan.localToScene(plan.getLayoutBounds());
     if (last.isPresent() || state.isEmpty() || at.getWidth() < 1 || at.getHeight() < 1) {
       return;
     }
     double scale = plan.getScene().getWindow().getOutputScaleX();
     PlanShot shot = PlanShot.of(plan, scale);
-    Thread.ofPlatform().daemon().name("picture").start(() -> write(store, shot, at));
+    Thread.ofPlatform().daemon().name("picture").start(() -> write(store, job, shot, at));
   }
 
-  private void write(JobStore store, PlanShot shot, Bounds at) {
+  private void write(JobStore store, String job, PlanShot shot, Bounds at) {
     try {
       if (state.equals(state(store))) {
         Files.deleteIfExists(facts(kept)); // of an older picture
@@ -88,7 +88,8 @@ final class OpeningPicture {
                 Double.toString(at.getMinX()),
                 Double.toString(at.getMinY()),
                 Double.toString(at.getWidth()),
-                Double.toString(at.getHeight())));
+                Double.toString(at.getHeight()),
+                job.replace('\n', ' ')));
       }
     } catch (IOException | UncheckedIOException cannot) { // the next opening has none
       System.err.println("No picture for the next opening: " + cannot.getMessage());
@@ -100,7 +101,7 @@ final class OpeningPicture {
       return Optional.empty();
     }
     List<String> lines = Files.readAllLines(facts(kept), StandardCharsets.UTF_8);
-    if (lines.size() != 5 || !lines.getFirst().equals(state)) {
+    if (lines.size() != 6 || !lines.getFirst().equals(state)) {
       return Optional.empty();
     }
     try {
@@ -111,7 +112,9 @@ final class OpeningPicture {
               Double.parseDouble(lines.get(3)),
               Double.parseDouble(lines.get(4)));
       Image image = new Image(new ByteArrayInputStream(Files.readAllBytes(picture(kept))));
-      return image.isError() ? Optional.empty() : Optional.of(new OpeningView.Look(image, place));
+      return image.isError()
+          ? Optional.empty()
+          : Optional.of(new OpeningView.Look(lines.getLast(), image, place));
     } catch (IllegalArgumentException damaged) {
       return Optional.empty();
     }

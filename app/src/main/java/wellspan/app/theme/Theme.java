@@ -91,6 +91,15 @@ public enum Theme {
     return error;
   }
 
+  /** Behind the line at the lower edge, which is dark in both. */
+  public Color reading() {
+    return Color.web(this == LIGHT ? "#22303A" : "#0F181E");
+  }
+
+  public Color onReading() {
+    return Color.web(this == LIGHT ? "#F4F0E6" : "#E9E4D6");
+  }
+
   public Color contour() {
     return contour;
   }

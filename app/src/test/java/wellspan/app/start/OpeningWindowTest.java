@@ -48,7 +48,7 @@ class OpeningWindowTest extends ApplicationTest {
   void job() throws Exception {
     Path survey = Files.writeString(dir.resolve("survey.csv"), "A,100,200,1\nB,160,230,2\n");
     store = new JobStore(Files.createTempDirectory(dir, "job").resolve("Harbour"));
-    Job job = Job.named("Harbour");
+    Job job = Job.named("Harbour road");
     store.create(job);
     store.open();
     store.save(
@@ -79,6 +79,10 @@ class OpeningWindowTest extends ApplicationTest {
     WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> Files.exists(kept("opening.txt")));
   }
 
+  private static List<String> titles() {
+    return Window.getWindows().stream().map(w -> ((Stage) w).getTitle()).toList();
+  }
+
   private boolean shown(String what) {
     return lookup(what).tryQuery().isPresent();
   }
@@ -102,6 +106,7 @@ class OpeningWindowTest extends ApplicationTest {
         () -> {
           windows.openFirst(store.folder());
           assertThat(shown("#opening #last-look")).isTrue();
+          assertThat(titles()).as("its name, not its folder's").contains("Harbour road – Wellspan");
         });
     WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> shown("#plan") && !shown("#last-look"));
   }
@@ -139,7 +144,7 @@ class OpeningWindowTest extends ApplicationTest {
     assertThat(picture().last()).isPresent();
 
     String job = Files.readString(store.jobFile());
-    Files.writeString(store.jobFile(), job.replace("Harbour", "Quay"));
+    Files.writeString(store.jobFile(), job.replace("Harbour road", "Quay"));
     assertThat(picture().last()).as("a decision was changed").isEmpty();
     Files.writeString(store.jobFile(), job);
 
