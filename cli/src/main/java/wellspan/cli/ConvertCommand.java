@@ -21,6 +21,7 @@ import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
+import wellspan.core.attribute.ModelRoot;
 import wellspan.core.deliver.Carriage;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.GlobalIds;
@@ -36,6 +37,7 @@ import wellspan.core.geom.Box;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
+import wellspan.core.packing.ReceivedRoot;
 import wellspan.core.progress.Progress;
 import wellspan.core.receipt.ReceiptJson;
 import wellspan.core.receive.ReadingRule;
@@ -114,6 +116,8 @@ final class ConvertCommand implements Callable<Integer> {
       read.put(in, r);
     }
     Optional<SystemOption.Named> system = placing.system(read.values());
+    Optional<ModelRoot> root =
+        read.size() == 1 ? read.values().iterator().next().root() : Optional.empty();
     List<Taken> taken = taken(read, extract, system, origins, doubts);
     if (taken.stream().noneMatch(t -> format.carries(t.item()))) {
       throw new IllegalArgumentException(
@@ -144,7 +148,8 @@ final class ConvertCommand implements Callable<Integer> {
               where.frame(frame),
               lengths,
               doubts,
-              book);
+              book,
+              root);
       if (o.isEmpty()) {
         continue;
       }
@@ -241,7 +246,8 @@ final class ConvertCommand implements Callable<Integer> {
       Frame frame,
       LinearUnit lengths,
       List<Finding> doubts,
-      Rulebook book)
+      Rulebook book,
+      Optional<ModelRoot> root)
       throws IOException {
     GlobalIds ids =
         new GlobalIds(UUID.nameUUIDFromBytes(inputs().getBytes(StandardCharsets.UTF_8)));
@@ -265,7 +271,7 @@ final class ConvertCommand implements Callable<Integer> {
       return Optional.empty();
     }
     String name = out.getFileName().toString();
-    Parcel parcel =
+    Parcel loose =
         Packing.loose(
             name.replaceFirst("\\.[^.]*$", ""),
             project.info(),
@@ -275,6 +281,7 @@ final class ConvertCommand implements Callable<Integer> {
             ids,
             pieces,
             all);
+    Parcel parcel = root.map(r -> ReceivedRoot.over(loose, r)).orElse(loose);
     return Optional.of(
         DeliveryRun.run(name, parcel, doubts, out, Clock.systemUTC(), Progress.NONE));
   }

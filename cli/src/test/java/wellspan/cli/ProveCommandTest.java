@@ -11,6 +11,11 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.ModelRoot;
+import wellspan.core.progress.Progress;
+import wellspan.exchange.ifc.read.IfcReader;
 
 /** Two files compared, whatever their formats. */
 class ProveCommandTest extends CommandFixture {
@@ -61,6 +66,27 @@ class ProveCommandTest extends CommandFixture {
     Path again = dir.resolve("again.ifc");
     assertThat(run("convert", first.toString(), again.toString())).as(err.toString()).isZero();
     assertThat(run("prove", first.toString(), again.toString())).as(out.toString()).isZero();
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"IFC4X3", "IFC4", "IFC2X3"})
+  void aModelThatIsConvertedStaysInItsProjectAndSite(String schema) throws IOException {
+    Path first = dir.resolve("first.ifc");
+    Path again = dir.resolve("again.ifc");
+    run("convert", design.toString(), first.toString(), "--site", "Nordufer", "--phase", "tender");
+    assertThat(run("convert", first.toString(), again.toString(), "--schema", schema))
+        .as(err.toString())
+        .isZero();
+    ModelRoot here = IfcReader.read(first, Progress.NONE).root().orElseThrow();
+    ModelRoot there = IfcReader.read(again, Progress.NONE).root().orElseThrow();
+    assertThat(there).isEqualTo(here);
+    assertThat(there.phase()).isEqualTo("tender");
+    assertThat(there.site().orElseThrow().name()).isEqualTo("Nordufer");
+
+    run("convert", first.toString(), again.toString(), "--site", "Südufer");
+    Holder site = IfcReader.read(again, Progress.NONE).root().orElseThrow().site().orElseThrow();
+    assertThat(site.name()).as("what is stated goes before what was received").isEqualTo("Südufer");
+    assertThat(site.globalId()).isEqualTo(here.site().orElseThrow().globalId());
   }
 
   @Test

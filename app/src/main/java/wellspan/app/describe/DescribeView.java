@@ -11,8 +11,8 @@ import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.attribute.Description;
+import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.PropertySet;
-import wellspan.core.attribute.SpatialPart;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.IfcFormat;
@@ -116,7 +116,7 @@ public final class DescribeView extends CardColumn {
             Parts.row("GlobalId", session.build().globalId(i)),
             Parts.row("Said in", schema.title()));
     if (!said.structure().isEmpty()) {
-      String path = String.join(" ▸ ", said.structure().stream().map(SpatialPart::name).toList());
+      String path = String.join(" ▸ ", said.structure().stream().map(Holder::name).toList());
       v.getChildren()
           .add(new VBox(Parts.label("Stands in", "muted"), Parts.wrapped(path, "docket-line")));
     }

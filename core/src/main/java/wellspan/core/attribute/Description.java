@@ -11,8 +11,11 @@ import java.util.Optional;
  * @param finish material and colour, where it has any
  * @param closed whether the file calls its faces a closed body; empty where it does not say
  * @param classification codes of classifications
- * @param structure where in the structure of its model it stands below the site, outermost first;
- *     empty in the site itself, and where a format has no structure
+ * @param structure where in its model it stands below the site: levels outermost first, behind them
+ *     assemblies without a shape of their own that it is a part of; empty in the site itself, and
+ *     where a format has no structure
+ * @param groups groups and systems that it is a member of
+ * @param type the type object that it is of; empty where it has none or one is made here
  */
 public record Description(
     EntityClass entityClass,
@@ -21,7 +24,9 @@ public record Description(
     Optional<Finish> finish,
     Optional<Boolean> closed,
     List<Classified> classification,
-    List<SpatialPart> structure) {
+    List<Holder> structure,
+    List<Holder> groups,
+    Optional<Holder> type) {
 
   /** Of an item that a file says nothing of. */
   public static final Description NONE =
@@ -31,9 +36,10 @@ public record Description(
     propertySets = List.copyOf(propertySets);
     classification = List.copyOf(classification);
     structure = List.copyOf(structure);
+    groups = List.copyOf(groups);
   }
 
-  /** Without a place in a structure. */
+  /** Of nothing that holds others. */
   public Description(
       EntityClass entityClass,
       String globalId,
@@ -41,7 +47,16 @@ public record Description(
       Optional<Finish> finish,
       Optional<Boolean> closed,
       List<Classified> classification) {
-    this(entityClass, globalId, propertySets, finish, closed, classification, List.of());
+    this(
+        entityClass,
+        globalId,
+        propertySets,
+        finish,
+        closed,
+        classification,
+        List.of(),
+        List.of(),
+        Optional.empty());
   }
 
   /** Without codes. */
@@ -74,27 +89,47 @@ public record Description(
   }
 
   public Description withGlobalId(String id) {
-    return new Description(
-        entityClass, id, propertySets, finish, closed, classification, structure);
+    return with(id, propertySets, closed, classification, structure);
   }
 
   public Description withSets(List<PropertySet> sets) {
-    return new Description(entityClass, globalId, sets, finish, closed, classification, structure);
+    return with(globalId, sets, closed, classification, structure);
   }
 
   public Description withClosed(boolean body) {
-    return new Description(
-        entityClass, globalId, propertySets, finish, Optional.of(body), classification, structure);
+    return with(globalId, propertySets, Optional.of(body), classification, structure);
   }
 
   /** With these codes of classifications instead of its own. */
   public Description withClassification(List<Classified> codes) {
-    return new Description(entityClass, globalId, propertySets, finish, closed, codes, structure);
+    return with(globalId, propertySets, closed, codes, structure);
   }
 
   /** Standing elsewhere in the structure. */
-  public Description within(List<SpatialPart> path) {
+  public Description within(List<Holder> path) {
+    return with(globalId, propertySets, closed, classification, path);
+  }
+
+  /** A member of other groups, and of another type. */
+  public Description heldBy(List<Holder> otherGroups, Optional<Holder> otherType) {
     return new Description(
-        entityClass, globalId, propertySets, finish, closed, classification, path);
+        entityClass,
+        globalId,
+        propertySets,
+        finish,
+        closed,
+        classification,
+        structure,
+        otherGroups,
+        otherType);
+  }
+
+  private Description with(
+      String id,
+      List<PropertySet> sets,
+      Optional<Boolean> body,
+      List<Classified> codes,
+      List<Holder> path) {
+    return new Description(entityClass, id, sets, finish, body, codes, path, groups, type);
   }
 }

@@ -1,7 +1,9 @@
 package wellspan.core.deliver;
 
 import java.util.List;
+import java.util.Optional;
 import wellspan.core.attribute.Description;
+import wellspan.core.attribute.ModelRoot;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
 import wellspan.core.item.Relation;
@@ -22,6 +24,8 @@ import wellspan.core.unit.LinearUnit;
  * @param info what is said of the project besides its name
  * @param relations between items by the keys of their pieces; those with an end that is not sent
  *     are passed over
+ * @param root project and site of the one model that all of it was received with; empty where they
+ *     are made here
  */
 public record Parcel(
     String project,
@@ -32,7 +36,8 @@ public record Parcel(
     List<Piece> pieces,
     Control control,
     ProjectInfo info,
-    List<Relation> relations) {
+    List<Relation> relations,
+    Optional<ModelRoot> root) {
 
   public Parcel {
     pieces = List.copyOf(pieces);
@@ -48,12 +53,28 @@ public record Parcel(
       GlobalIds ids,
       List<Piece> pieces,
       Control control) {
-    this(project, format, frame, unit, ids, pieces, control, ProjectInfo.NONE, List.of());
+    this(
+        project,
+        format,
+        frame,
+        unit,
+        ids,
+        pieces,
+        control,
+        ProjectInfo.NONE,
+        List.of(),
+        Optional.empty());
   }
 
   /** The same with other pieces. */
   public Parcel withPieces(List<Piece> others) {
-    return new Parcel(project, format, frame, unit, ids, others, control, info, relations);
+    return new Parcel(project, format, frame, unit, ids, others, control, info, relations, root);
+  }
+
+  /** The same in the project and site of a received model. */
+  public Parcel in(String name, ProjectInfo stated, ModelRoot received) {
+    return new Parcel(
+        name, format, frame, unit, ids, pieces, control, stated, relations, Optional.of(received));
   }
 
   /** A parcel for a model. */

@@ -3,17 +3,18 @@ package wellspan.core.describe;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.PropertyValue;
-import wellspan.core.attribute.SpatialPart;
 import wellspan.core.item.Band;
 import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
-import wellspan.core.schema.Entity;
 import wellspan.core.schema.IfcSchema;
-import wellspan.core.schema.Schema;
 import wellspan.core.shape.Shape;
 
 /**
@@ -30,6 +31,9 @@ public final class SpatialStructure {
   /** What the part is called that holds what is of no road. */
   public static final String NO_ROAD = "Road segment";
 
+  private static final String PAVEMENT = " pavement";
+
+  private static final Kind COURSE = Kind.of("course");
   private static final Kind DECK = Kind.of("bridge deck");
   private static final Set<Kind> BELOW_DECK =
       Set.of(
@@ -39,10 +43,12 @@ public final class SpatialStructure {
           Kind.of("bridge bearing"));
 
   private final IfcSchema schema;
-  private final Schema tables;
   private final Optional<String> whole;
   private final Set<String> roads = new HashSet<>();
   private final Set<String> bridges = new HashSet<>();
+
+  /** Thousands of items share few paths. */
+  private final Map<List<Holder>, List<Holder>> known = new ConcurrentHashMap<>();
 
   /**
    * @param all among which roads and bridges are looked for
@@ -50,7 +56,6 @@ public final class SpatialStructure {
    */
   public SpatialStructure(Iterable<Item> all, String facility, IfcSchema schema) {
     this.schema = schema;
-    tables = Schema.forFile(schema.id()).orElseThrow();
     whole = Optional.of(facility).filter(f -> !f.isEmpty());
     for (Item i : all) {
       if (i.kind().is(Kind.ALIGNMENT)) {
@@ -62,21 +67,39 @@ public final class SpatialStructure {
   }
 
   /**
+   * What a product stands in below the site, outermost first: levels, and for the courses of a road
+   * its pavement, unless they were received elsewhere.
+   *
+   * @param d what is to be said of the item in the schema
+   */
+  public List<Holder> of(Item item, Description d) {
+    List<Holder> received = item.said().structure();
+    List<Holder> path = of(item, d.structure());
+    boolean course = item.kind().is(COURSE) && d.entityClass().entity().equals("IfcCourse");
+    if (!course || !received.isEmpty() && received.equals(d.structure())) {
+      return path;
+    }
+    List<Holder> out = new ArrayList<>(path);
+    out.add(pavement(item.layer()));
+    return List.copyOf(out);
+  }
+
+  /**
    * Levels below the site, outermost first; none for what stands in the site itself.
    *
    * @param said where a rule or its source places the item, empty where none does; a part without a
    *     facility is one of that which the item is in anyway
    */
-  public List<SpatialPart> of(Item item, List<SpatialPart> said) {
-    List<SpatialPart> decided = inSchema(said);
+  public List<Holder> of(Item item, List<Holder> said) {
+    List<Holder> decided = inSchema(said);
     if (decided.isEmpty()) {
       return standard(item);
     }
     if (!said.getFirst().isPartOfFacility()) {
       return decided;
     }
-    List<SpatialPart> usual = standard(item);
-    List<SpatialPart> out = new ArrayList<>();
+    List<Holder> usual = standard(item);
+    List<Holder> out = new ArrayList<>();
     if (usual.isEmpty()) {
       Optional<String> name = roadOf(item).map(SpatialStructure::segmentOf);
       out.addAll(inSchema(List.of(road(name.or(() -> whole).orElse(ROAD)))));
@@ -88,30 +111,30 @@ public final class SpatialStructure {
     return List.copyOf(out);
   }
 
-  private List<SpatialPart> standard(Item item) {
+  private List<Holder> standard(Item item) {
     if (schema != IfcSchema.IFC4X3) {
       return List.of();
     }
     if (bridges.contains(item.layer())) {
       String part = BELOW_DECK.contains(item.kind()) ? "Substructure" : "Superstructure";
       return List.of(
-          new SpatialPart(
+          new Holder(
               new EntityClass("IfcBridge", "NOTDEFINED"),
               item.layer().isEmpty() ? "Bridge" : item.layer()),
-          new SpatialPart(
+          new Holder(
               new EntityClass("IfcBridgePart", part.toUpperCase(java.util.Locale.ROOT)), part));
     }
     if (item.kind().stratum() == Band.GROUND || item.shape() instanceof Shape.Points) {
       return List.of();
     }
     Optional<String> name = roadOf(item);
-    List<SpatialPart> out = new ArrayList<>();
+    List<Holder> out = new ArrayList<>();
     out.add(road(whole.orElse(ROAD)));
     out.add(segment(name.map(SpatialStructure::segmentOf).orElse(NO_ROAD)));
     if (name.isPresent()) {
       item.kind()
           .roadPart()
-          .map(p -> new SpatialPart(p.entityClass(), name.get() + " " + p.name()))
+          .map(p -> new Holder(p.entityClass(), name.get() + " " + p.name()))
           .ifPresent(out::add);
     }
     return List.copyOf(out);
@@ -125,12 +148,22 @@ public final class SpatialStructure {
     return road + " segment";
   }
 
-  private static SpatialPart road(String name) {
-    return new SpatialPart(new EntityClass("IfcRoad", ""), name);
+  /** The pavement that the courses of a road are parts of. */
+  private static Holder pavement(String road) {
+    return new Holder(new EntityClass("IfcPavement", "NOTDEFINED"), (road + PAVEMENT).strip());
   }
 
-  private static SpatialPart segment(String name) {
-    return new SpatialPart(new EntityClass("IfcRoadPart", "ROADSEGMENT"), name);
+  /** The name of the road that a pavement of this name is made for; empty for one of none. */
+  public static String roadOfPavement(String name) {
+    return (" " + name).substring(0, Math.max(0, name.length() + 1 - PAVEMENT.length())).strip();
+  }
+
+  private static Holder road(String name) {
+    return new Holder(new EntityClass("IfcRoad", ""), name);
+  }
+
+  private static Holder segment(String name) {
+    return new Holder(new EntityClass("IfcRoadPart", "ROADSEGMENT"), name);
   }
 
   /** The road that a thing says it is of, or on whose layer it lies. */
@@ -145,43 +178,9 @@ public final class SpatialStructure {
         .or(() -> Optional.of(item.layer()).filter(roads::contains));
   }
 
-  /**
-   * A path as the schema can hold it: roads, bridges and their parts are buildings and storeys
-   * where it has none, and what it has nothing for is passed over.
-   */
-  private List<SpatialPart> inSchema(List<SpatialPart> path) {
-    List<SpatialPart> out = new ArrayList<>();
-    for (SpatialPart p : path) {
-      EntityClass c = p.entityClass();
-      Entity known = spatial(c.entity());
-      if (known == null && isOfFacility(c.entity())) {
-        String building = p.isPartOfFacility() ? "IfcBuildingStorey" : "IfcBuilding";
-        c = new EntityClass(building, c.predefinedType(), c.objectType());
-        known = spatial(c.entity());
-      }
-      if (known != null) {
-        boolean typed =
-            known.attributes().stream().anyMatch(a -> a.name().equals("PredefinedType"));
-        String word = c.type().equals("NOTDEFINED") ? "" : c.type();
-        out.add(new SpatialPart(typed ? c : new EntityClass(c.entity(), "", word), p.name()));
-      }
-    }
-    return out;
-  }
-
-  private Entity spatial(String entity) {
-    return tables
-        .entity(entity)
-        .filter(e -> !e.isAbstract() && tables.isA(e, "IFCSPATIALSTRUCTUREELEMENT"))
-        .filter(e -> !tables.isA(e, "IFCSITE"))
-        .orElse(null);
-  }
-
-  private static boolean isOfFacility(String entity) {
-    Schema latest = Schema.forFile(IfcSchema.IFC4X3.id()).orElseThrow();
-    return latest
-        .entity(entity)
-        .map(e -> latest.isA(e, "IFCFACILITY") || latest.isA(e, "IFCFACILITYPART"))
-        .orElse(false);
+  /** A path as the schema can hold it; what it has nothing for is passed over. */
+  private List<Holder> inSchema(List<Holder> path) {
+    return known.computeIfAbsent(
+        path, all -> all.stream().flatMap(p -> HolderClasses.place(p, schema).stream()).toList());
   }
 }

@@ -13,7 +13,7 @@ import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Finish;
-import wellspan.core.attribute.SpatialPart;
+import wellspan.core.attribute.Holder;
 import wellspan.core.schema.IfcSchema;
 
 /**
@@ -36,7 +36,7 @@ public record Kind(
     boolean surface,
     Map<IfcSchema, EntityClass> classes,
     Optional<Finish> finish,
-    Optional<SpatialPart> roadPart,
+    Optional<Holder> roadPart,
     Optional<SolidQuantities> quantities) {
   private static final Map<String, Kind> ALL = load();
   private static final Map<Band, Kind> BODIES = new EnumMap<>(Band.class);
@@ -126,10 +126,10 @@ public record Kind(
             ? Optional.empty()
             : Optional.of(new Finish(c[7], Integer.parseInt(c[8], 16)));
     String[] part = c[9].split(" ");
-    Optional<SpatialPart> roadPart =
+    Optional<Holder> roadPart =
         part.length < 2
             ? Optional.empty()
-            : Optional.of(new SpatialPart(new EntityClass("IfcRoadPart", part[0]), part[1]));
+            : Optional.of(new Holder(new EntityClass("IfcRoadPart", part[0]), part[1]));
     String[] measured = c[10].split(" ");
     Optional<SolidQuantities> quantities =
         measured.length < 3

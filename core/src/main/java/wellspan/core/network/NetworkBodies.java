@@ -61,8 +61,8 @@ public final class NetworkBodies {
       all.put(n, laid);
       chambers.put(n, own);
       for (LaidPipe p : laid) {
-        port(p.start(), new Connection.Port(link(n, p, "start"), p.from(), true));
-        port(p.end(), new Connection.Port(link(n, p, "end"), p.to(), false));
+        port(p.start(), new Connection.Port(link(n, p, "start"), p.from(), Connection.Flow.OUT));
+        port(p.end(), new Connection.Port(link(n, p, "end"), p.to(), Connection.Flow.IN));
       }
     }
     for (Network n : networks) {
@@ -338,8 +338,8 @@ public final class NetworkBodies {
                 n.name(),
                 n.type(),
                 List.of(
-                    new Connection.Port(link(n, l, "start"), body.from(), false),
-                    new Connection.Port(link(n, l, "end"), body.to(), true))),
+                    new Connection.Port(link(n, l, "start"), body.from(), Connection.Flow.IN),
+                    new Connection.Port(link(n, l, "end"), body.to(), Connection.Flow.OUT))),
             part,
             PropertySet.merged(part.facts(), p.sets())));
   }

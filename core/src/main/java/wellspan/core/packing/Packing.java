@@ -72,7 +72,8 @@ public final class Packing {
             ReceivedIds.kept(List.of(piece)),
             Control.NONE,
             build.job().project(),
-            List.of());
+            List.of(),
+            Optional.empty());
     return StructurePlaces.settled(
             alone, build.items().values().stream().map(Build.BuiltItem::item).toList())
         .pieces()
@@ -128,7 +129,8 @@ public final class Packing {
             ReceivedIds.kept(asSent(pieces, delivery.format())),
             build.job().control(),
             build.job().project(),
-            DealtItem.relations(build.relations(), items)),
+            DealtItem.relations(build.relations(), items),
+            Optional.empty()),
         all.stream().map(i -> i.built().item()).toList());
   }
 
@@ -375,7 +377,8 @@ public final class Packing {
             ReceivedIds.kept(asSent(pieces, format)),
             Control.NONE,
             info,
-            Relations.of(items)),
+            Relations.of(items),
+            Optional.empty()),
         all);
   }
 }

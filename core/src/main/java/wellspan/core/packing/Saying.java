@@ -8,6 +8,7 @@ import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.ValueTypes;
 import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.describe.Finishes;
+import wellspan.core.describe.Networks;
 import wellspan.core.describe.StandardSets;
 import wellspan.core.item.Item;
 import wellspan.core.rulebook.Rulebook;
@@ -38,7 +39,9 @@ record Saying(Rulebook book, Ruled ruled, PropertySet facts) {
                     && b.mesh().isClosed())
             : Optional.empty(),
         format.schema().isPresent() ? ruled.codesOver(item.said().classification()) : List.of(),
-        ruled.structure().isEmpty() ? item.said().structure() : ruled.structure());
+        ruled.structure().isEmpty() ? item.said().structure() : ruled.structure(),
+        format.schema().map(s -> Networks.groups(item, s)).orElse(List.of()),
+        item.said().type());
   }
 
   /**

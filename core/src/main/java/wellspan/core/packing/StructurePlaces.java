@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.RelationType;
-import wellspan.core.attribute.SpatialPart;
 import wellspan.core.deliver.CarriedRelations;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.SpatialStructure;
@@ -31,14 +31,14 @@ final class StructurePlaces {
     }
     SpatialStructure structure =
         new SpatialStructure(all, parcel.info().facility(), parcel.schema());
-    Map<String, List<SpatialPart>> places = new HashMap<>();
+    Map<String, List<Holder>> places = new HashMap<>();
     for (Parcel.Piece p : parcel.pieces()) {
       boolean alignment = p.description().entityClass().entity().equals("IfcAlignment");
       places.put(
           p.key(),
           alignment // belongs to the project, the structure only refers to it
               ? List.of()
-              : structure.of(p.item(), p.description().structure()));
+              : structure.of(p.item(), p.description()));
     }
     Map<String, String> wholes = new HashMap<>();
     CarriedRelations.of(parcel).stream()
@@ -52,6 +52,6 @@ final class StructurePlaces {
       }
       out.add(p.with(p.description().within(places.get(stands))));
     }
-    return parcel.withPieces(out);
+    return parcel.withPieces(ReceivedIds.ofHolders(out));
   }
 }

@@ -258,7 +258,7 @@ public final class Placer {
     }
     List<Connection.Port> ports = new ArrayList<>();
     for (Connection.Port p : connection.get().ports()) {
-      ports.add(new Connection.Port(p.link(), m.apply(p.at()), p.out()));
+      ports.add(p.at(m.apply(p.at())));
     }
     return Optional.of(new Connection(connection.get().network(), connection.get().type(), ports));
   }

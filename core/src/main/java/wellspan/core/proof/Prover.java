@@ -36,6 +36,7 @@ public final class Prover {
   private final List<String> missing = new ArrayList<>();
   private final List<String> propertyMismatches = new ArrayList<>();
   private final List<Difference> differences = new ArrayList<>();
+  private final HolderComparison holders = new HolderComparison();
   private int propertiesEqual;
 
   private Prover(Parcel parcel) {
@@ -101,6 +102,12 @@ public final class Prover {
     }
     if (coverage.proves(Content.RELATIONS)) {
       differences.addAll(RelationComparison.compare(parcel, arrived));
+    }
+    if (coverage.proves(Content.STRUCTURE)) {
+      holders.root(parcel, arrived.root());
+      differences.addAll(holders.differences());
+      propertyMismatches.addAll(holders.mismatches());
+      propertiesEqual += holders.equal();
     }
     compareFrames(arrived);
     compareUnits(arrived);
@@ -249,6 +256,10 @@ public final class Prover {
     }
     if (coverage.proves(Content.STRUCTURE)) {
       said.structure(sent, arrived);
+      holders.of(piece.item().name(), sent, arrived);
+    }
+    if (coverage.proves(Content.RELATIONS)) {
+      differences.addAll(PortComparison.of(piece.item(), entry, limits.tolerance()));
     }
     if (coverage.proves(Content.MATERIALS)) {
       said.materials(sent, arrived);

@@ -10,9 +10,9 @@ import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Finish;
+import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
-import wellspan.core.attribute.SpatialPart;
 import wellspan.core.proof.Difference.What;
 
 /** Compares what files say of an item, beside its geometry. */
@@ -84,7 +84,7 @@ final class Said {
   }
 
   void structure(Description sent, Description arrived) {
-    if (!sent.structure().equals(arrived.structure())) {
+    if (!bare(sent).equals(bare(arrived))) {
       differs(
           What.STRUCTURE,
           "was sent in "
@@ -95,10 +95,14 @@ final class Said {
     }
   }
 
-  private static String path(List<SpatialPart> structure) {
+  private static List<Holder> bare(Description d) {
+    return d.structure().stream().map(Holder::bare).toList();
+  }
+
+  private static String path(List<Holder> structure) {
     return structure.isEmpty()
         ? "the site"
-        : structure.stream().map(SpatialPart::toString).collect(Collectors.joining(", "));
+        : structure.stream().map(Holder::toString).collect(Collectors.joining(", "));
   }
 
   /**

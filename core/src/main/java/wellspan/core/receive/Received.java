@@ -3,6 +3,7 @@ package wellspan.core.receive;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import wellspan.core.attribute.ModelRoot;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Box;
@@ -21,6 +22,7 @@ import wellspan.core.item.Item;
  * @param counts number of things in the file by their name in the format
  * @param places what the file says of where it lies, strongest statement first
  * @param beside other files that were read with it, relative to it
+ * @param root project and site of a model; empty for formats without them
  */
 public record Received(
     String format,
@@ -31,7 +33,8 @@ public record Received(
     Map<String, Integer> counts,
     List<Finding> findings,
     List<PlaceStatement> places,
-    List<String> beside) {
+    List<String> beside,
+    Optional<ModelRoot> root) {
 
   public Received {
     items = List.copyOf(items);
@@ -63,12 +66,19 @@ public record Received(
       Map<String, Integer> counts,
       List<Finding> findings,
       List<PlaceStatement> places) {
-    this(format, crs, unit, items, layers, counts, findings, places, List.of());
+    this(format, crs, unit, items, layers, counts, findings, places, List.of(), Optional.empty());
   }
 
   /** The same file with others that were read with it. */
   public Received with(List<String> filesBeside) {
-    return new Received(format, crs, unit, items, layers, counts, findings, places, filesBeside);
+    return new Received(
+        format, crs, unit, items, layers, counts, findings, places, filesBeside, root);
+  }
+
+  /** The same file with what it says of its project. */
+  public Received of(Optional<ModelRoot> project) {
+    return new Received(
+        format, crs, unit, items, layers, counts, findings, places, beside, project);
   }
 
   /** The frame that the file itself declares, where it carries one. */
@@ -78,7 +88,7 @@ public record Received(
 
   /** The same file with its items elsewhere. */
   public Received withItems(List<Item> placed, List<Finding> all) {
-    return new Received(format, crs, unit, placed, layers, counts, all, places, beside);
+    return new Received(format, crs, unit, placed, layers, counts, all, places, beside, root);
   }
 
   /** Extent of all items. */
@@ -92,6 +102,6 @@ public record Received(
 
   /** The same, told in another unit. */
   public Received withUnit(String name) {
-    return new Received(format, crs, name, items, layers, counts, findings, places, beside);
+    return new Received(format, crs, name, items, layers, counts, findings, places, beside, root);
   }
 }

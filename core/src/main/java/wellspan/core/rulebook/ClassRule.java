@@ -8,7 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.EntityClass;
-import wellspan.core.attribute.SpatialPart;
+import wellspan.core.attribute.Holder;
 import wellspan.core.schema.IfcSchema;
 
 /**
@@ -74,7 +74,7 @@ public record ClassRule(
     }
 
     /** The levels of the structure, outermost first. */
-    List<SpatialPart> levels() {
+    List<Holder> levels() {
       return FacilityClasses.levels(this);
     }
   }

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import wellspan.core.attribute.EntityClass;
-import wellspan.core.attribute.SpatialPart;
+import wellspan.core.attribute.Holder;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.Schema;
 
@@ -46,17 +46,17 @@ public final class FacilityClasses {
         .toList();
   }
 
-  static List<SpatialPart> levels(ClassRule.PartOf p) {
+  static List<Holder> levels(ClassRule.PartOf p) {
     String facility = p.facilityClass().isEmpty() ? ROAD : p.facilityClass();
-    List<SpatialPart> out = new ArrayList<>();
+    List<Holder> out = new ArrayList<>();
     if (!p.facility().isEmpty()) {
-      out.add(new SpatialPart(new EntityClass(facility, ""), p.facility()));
+      out.add(new Holder(new EntityClass(facility, ""), p.facility()));
     }
     if (!p.part().isEmpty()) {
       String part = PARTS.get(facility);
       boolean listed = p.partType().isEmpty() || literals(part).contains(p.partType());
       out.add(
-          new SpatialPart(
+          new Holder(
               listed
                   ? new EntityClass(part, p.partType())
                   : new EntityClass(part, "USERDEFINED", p.partType()),

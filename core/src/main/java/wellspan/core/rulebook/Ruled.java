@@ -7,9 +7,9 @@ import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.Classified;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
-import wellspan.core.attribute.SpatialPart;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 
@@ -30,7 +30,7 @@ public record Ruled(
     Optional<EntityClass> entityClass,
     String classTrouble,
     boolean heldBack,
-    List<SpatialPart> structure,
+    List<Holder> structure,
     List<PropertySet> sets,
     List<Classified> codes,
     List<Cell> cells,

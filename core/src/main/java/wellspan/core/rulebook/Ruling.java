@@ -8,9 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.Classified;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
-import wellspan.core.attribute.SpatialPart;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.describe.StandardSets;
 import wellspan.core.schema.IfcSchema;
@@ -40,7 +40,7 @@ public final class Ruling {
     boolean held = false;
     Optional<EntityClass> chosen = Optional.empty();
     String trouble = "";
-    List<SpatialPart> structure = List.of();
+    List<Holder> structure = List.of();
     boolean classed = false;
     for (ClassRule r : book.classes()) {
       boolean more = !classed && r.saysClass() || structure.isEmpty() && r.partOf() != null;

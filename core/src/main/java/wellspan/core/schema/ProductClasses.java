@@ -69,7 +69,8 @@ public final class ProductClasses {
     return out;
   }
 
-  private static boolean allows(Schema schema, TypeRef type, String literal) {
+  /** Whether an attribute's type is an enumeration with this literal. */
+  public static boolean allows(Schema schema, TypeRef type, String literal) {
     return type instanceof TypeRef.Named(String name)
         && schema.enumeration(name).map(l -> l.contains(literal)).orElse(false);
   }

@@ -1,7 +1,7 @@
 package wellspan.core.search;
 
 import java.util.List;
-import wellspan.core.attribute.SpatialPart;
+import wellspan.core.attribute.Holder;
 import wellspan.core.build.Build;
 import wellspan.core.describe.SpatialStructure;
 import wellspan.core.schema.IfcSchema;
@@ -28,13 +28,13 @@ public final class StandsIn {
    * parts say which road it is.
    */
   public String of(Build.BuiltItem item) {
-    List<SpatialPart> ruled = build.ruled(item.id(), IfcSchema.IFC4X3).structure();
-    List<SpatialPart> said = ruled.isEmpty() ? item.item().said().structure() : ruled;
+    List<Holder> ruled = build.ruled(item.id(), IfcSchema.IFC4X3).structure();
+    List<Holder> said = ruled.isEmpty() ? item.item().said().structure() : ruled;
     return String.join(
         " · ",
         structure.of(item.item(), said).stream()
             .filter(p -> !p.entityClass().entity().equals("IfcRoad"))
-            .map(SpatialPart::name)
+            .map(Holder::name)
             .toList());
   }
 }

@@ -32,7 +32,7 @@ class RelationsTest {
     Item i = body(name);
     List<Connection.Port> ports =
         java.util.Arrays.stream(links)
-            .map(l -> new Connection.Port(l, new Position(0, 0, 0), true))
+            .map(l -> new Connection.Port(l, new Position(0, 0, 0), Connection.Flow.OUT))
             .toList();
     return i.with(i.attributes().withConnection(Optional.of(new Connection("n", "storm", ports))));
   }

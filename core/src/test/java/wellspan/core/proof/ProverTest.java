@@ -15,6 +15,8 @@ import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.ModelRoot;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.GlobalIds;
@@ -92,17 +94,42 @@ class ProverTest {
         Control.NONE);
   }
 
+  private static final Optional<ModelRoot> ROOT =
+      Optional.of(
+          new ModelRoot(
+              new Holder(new EntityClass("IfcProject", ""), "p"),
+              "",
+              Optional.of(new Holder(new EntityClass("IfcSite", ""), "p"))));
+
+  @Test
+  void aFileWithoutItsProjectFails() {
+    Proof p =
+        Prover.compare(
+            parcel(),
+            new Received(
+                "IFC4X3_ADD2",
+                "",
+                "metre",
+                List.of(GROUND, ROAD),
+                Map.of(),
+                List.of(),
+                List.of(PlaceStatement.ofFrame(50, "", "", FRAME))),
+            Progress.NONE);
+    assertThat(codes(p)).containsExactly("proof.structure");
+  }
+
   private static Proof prove(Frame frame, Item... entries) {
     return Prover.compare(
         parcel(),
         new Received(
-            "IFC4X3_ADD2",
-            "",
-            "metre",
-            List.of(entries),
-            Map.of(),
-            List.of(),
-            List.of(PlaceStatement.ofFrame(50, "", "", frame))),
+                "IFC4X3_ADD2",
+                "",
+                "metre",
+                List.of(entries),
+                Map.of(),
+                List.of(),
+                List.of(PlaceStatement.ofFrame(50, "", "", frame)))
+            .of(ROOT),
         Progress.NONE);
   }
 
@@ -191,7 +218,7 @@ class ProverTest {
     Proof none =
         Prover.compare(
             parcel(),
-            new Received("x", "", "metre", both, Map.of(), List.of(), List.of()),
+            new Received("x", "", "metre", both, Map.of(), List.of(), List.of()).of(ROOT),
             Progress.NONE);
     assertThat(codes(none)).containsExactly("proof.place");
   }

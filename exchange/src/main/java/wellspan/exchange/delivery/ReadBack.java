@@ -44,14 +44,17 @@ final class ReadBack {
     String heights = file.frame().map(Frame::verticalDatum).orElse("");
     said = heights.isEmpty() ? said : said.withVerticalDatum(heights);
     return new Received(
-        placed.format(),
-        said.crs(),
-        placed.unit(),
-        placed.items(),
-        placed.layers(),
-        placed.counts(),
-        placed.findings().stream().filter(f -> f.isError() || f.stop() == Stop.DELIVER).toList(),
-        List.of(PlaceStatement.ofFrame(50, "the position file", "", said)));
+            placed.format(),
+            said.crs(),
+            placed.unit(),
+            placed.items(),
+            placed.layers(),
+            placed.counts(),
+            placed.findings().stream()
+                .filter(f -> f.isError() || f.stop() == Stop.DELIVER)
+                .toList(),
+            List.of(PlaceStatement.ofFrame(50, "the position file", "", said)))
+        .of(file.root());
   }
 
   /**

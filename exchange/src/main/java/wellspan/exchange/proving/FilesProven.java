@@ -136,7 +136,8 @@ public record FilesProven(
             shared.counts(),
             shared.findings(),
             List.of(PlaceStatement.ofFrame(50, "the position file", "", frame)))
-        .with(shared.beside());
+        .with(shared.beside())
+        .of(shared.root());
   }
 
   /** Brings a file into a system, where both are known and differ. */

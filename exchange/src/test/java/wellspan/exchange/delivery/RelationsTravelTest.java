@@ -55,7 +55,11 @@ class RelationsTravelTest extends DeliveredInTest {
             .withConnection(
                 Optional.of(
                     new Connection(
-                        "Storm", "storm", List.of(new Connection.Port(link, at, out))))));
+                        "Storm",
+                        "storm",
+                        List.of(
+                            new Connection.Port(
+                                link, at, out ? Connection.Flow.OUT : Connection.Flow.IN))))));
   }
 
   /** One of each sort; the connection once by ports and once without. */
@@ -206,7 +210,8 @@ class RelationsTravelTest extends DeliveredInTest {
             p.pieces(),
             p.control(),
             p.info(),
-            List.of());
+            List.of(),
+            java.util.Optional.empty());
     Proof proof = Prover.compare(alone, back(), Progress.NONE);
     assertThat(proof.findings())
         .extracting(Finding::message)

@@ -323,7 +323,7 @@ public final class GltfReader {
                         stem,
                         n + " sets of " + kind + " are not read.")
                     .withFigure(Figure.count(n))));
-    return new Received(
-        "glTF 2.0", "", "metre", items, List.of(), counts, findings, List.of(), besides);
+    return new Received("glTF 2.0", "", "metre", items, List.of(), counts, findings, List.of())
+        .with(besides);
   }
 }

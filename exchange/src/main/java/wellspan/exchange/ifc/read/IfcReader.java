@@ -8,7 +8,9 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import wellspan.core.attribute.Connection;
 import wellspan.core.attribute.Description;
+import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
@@ -35,8 +37,12 @@ public final class IfcReader {
   private final ProductReader products;
   private final Set<Integer> grouped = new HashSet<>();
   private final List<NamedPoint> loosePoints = new ArrayList<>();
+  private final HolderReader holders;
+  private final PortReader ports;
   private final RelationReader relations;
   private final StructureReader structure;
+  private final List<Instance> shapeless = new ArrayList<>();
+  private GroupReader groups;
   private final Identities identities = new Identities(findings);
 
   private IfcReader(IfcModel model, Path file) {
@@ -57,8 +63,10 @@ public final class IfcReader {
             new Layers(model),
             new ClassificationReader(model));
     products = new ProductReader(tables, soundness, properties, findings);
-    relations = new RelationReader(model);
-    structure = new StructureReader(model, definitions::classOf);
+    holders = new HolderReader(definitions, properties);
+    ports = new PortReader(model, holders, products::origin);
+    relations = new RelationReader(model, ports);
+    structure = new StructureReader(model, holders);
   }
 
   /**
@@ -75,7 +83,7 @@ public final class IfcReader {
   }
 
   private Received read(Progress progress) {
-    pointGroups();
+    groups = new GroupReader(model, holders, pointGroups());
     int[] all = Arrays.stream(model.ids("IFCPRODUCT")).filter(this::isRead).toArray();
     AlignmentReader alignments =
         new AlignmentReader(model, tables.units(), tables.geo(), properties, soundness, findings);
@@ -98,6 +106,12 @@ public final class IfcReader {
     }
     relations.to(items);
     tables.textures().unread(products.unread());
+    shapeless.stream()
+        .filter(p -> !structure.holds(p))
+        .forEach(
+            p -> products.unread().merge(p.entity().name() + " without a shape", 1, Integer::sum));
+    groups.unread(products.unread());
+    ports.unread(products.unread());
     properties.report();
     new FileReport(tables, soundness, products, doubts, !items.isEmpty()).to(findings);
     return new Received(
@@ -108,7 +122,8 @@ public final class IfcReader {
             model.counts(),
             findings,
             tables.geo().places())
-        .with(tables.textures().beside());
+        .with(tables.textures().beside())
+        .of(RootReader.of(model, holders));
   }
 
   /** Not what is read in a group already, nor parts of alignments and what marks places on them. */
@@ -133,8 +148,16 @@ public final class IfcReader {
             });
   }
 
+  /** With what it stands in, is a member of, and is joined to. */
   private Item standing(Instance p, Item item) {
-    return item.saying(item.said().within(structure.of(p)));
+    List<Holder> of = groups.of(p);
+    Description said =
+        item.said()
+            .within(structure.of(p))
+            .heldBy(of, tables.definitions().typeOf(p).map(holders::type));
+    Optional<Connection> joined = ports.of(p, GroupReader.network(of));
+    Item out = item.saying(said);
+    return joined.isEmpty() ? out : out.with(out.attributes().withConnection(joined));
   }
 
   /**
@@ -146,6 +169,9 @@ public final class IfcReader {
     Instance p = read.product();
     if (read.sound()) {
       identities.take(p);
+    }
+    if (read.sound() && p.isA("IFCELEMENT") && p.ref("Representation").isEmpty()) {
+      shapeless.add(p);
     }
     read.findings().stream().filter(f -> !isOfSeveral(f) || said.add(f)).forEach(findings::add);
     loosePoints.addAll(read.points());
@@ -168,8 +194,13 @@ public final class IfcReader {
         : i.kind().is(Kind.TERRAIN) ? "surface" : "body";
   }
 
-  /** Groups whose members are all single points are one item each. */
-  private void pointGroups() {
+  /**
+   * Groups whose members are all single points are one item each.
+   *
+   * @return their numbers
+   */
+  private Set<Integer> pointGroups() {
+    Set<Integer> taken = new HashSet<>();
     for (Instance rel : model.all("IFCRELASSIGNSTOGROUP")) {
       List<Instance> members = rel.refs("RelatedObjects");
       Optional<Instance> group = rel.ref("RelatingGroup");
@@ -184,6 +215,7 @@ public final class IfcReader {
       members.forEach(identities::take);
       Instance g = group.get();
       identities.take(g);
+      taken.add(g.id());
       Instance first = members.getFirst();
       items.add(
           Item.points(names.of("points", nameOf(g)), points)
@@ -194,6 +226,7 @@ public final class IfcReader {
                       .withClassification(tables.classification().of(g, Optional.empty()))
                       .within(structure.of(first))));
     }
+    return taken;
   }
 
   static String nameOf(Instance p) {

@@ -45,6 +45,12 @@ final class LineReader {
     return Optional.of(moved(product, Placement.point(Optional.of(points.getFirst())), flat));
   }
 
+  /** Where a product stands, in shared coordinates. */
+  Position origin(Instance product) {
+    double[] p = moved(product, new double[3], false);
+    return new Position(p[0], p[1], p[2]);
+  }
+
   /** The texts of a product as points that are named by their words. */
   List<NamedPoint> texts(Instance product, List<Instance> items) {
     List<NamedPoint> out = new ArrayList<>();

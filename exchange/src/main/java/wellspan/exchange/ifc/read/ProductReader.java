@@ -169,6 +169,19 @@ final class ProductReader {
     }
   }
 
+  /** Where something without a shape stands; empty if it does not say so. */
+  Optional<Position> origin(Instance p) {
+    Optional<Instance> placement = p.ref("ObjectPlacement");
+    if (placement.isEmpty() || placement.flatMap(soundness::whole).isPresent()) {
+      return Optional.empty();
+    }
+    try {
+      return Optional.of(lines.origin(p));
+    } catch (Unread | Left e) {
+      return Optional.empty();
+    }
+  }
+
   private boolean isSound(Instance p) {
     return soundness.ofItself(p).isEmpty()
         && p.ref("ObjectPlacement").flatMap(soundness::whole).isEmpty()

@@ -1,6 +1,5 @@
 package wellspan.exchange.ifc.read;
 
-import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -17,6 +16,7 @@ import wellspan.core.item.Item;
  */
 final class RelationReader {
   private final IfcModel model;
+  private final PortReader ports;
 
   /** Number of the item that an instance became, plus one, by the instance's slot. */
   private final int[] itemOf;
@@ -24,8 +24,9 @@ final class RelationReader {
   private int became;
   private final Map<Integer, Set<Reference>> said = new HashMap<>();
 
-  RelationReader(IfcModel model) {
+  RelationReader(IfcModel model, PortReader ports) {
     this.model = model;
+    this.ports = ports;
     itemOf = new int[model.size()];
   }
 
@@ -50,7 +51,7 @@ final class RelationReader {
     for (Instance rel : model.all("IFCRELCONNECTSELEMENTS")) {
       connect(rel.ref("RelatingElement"), rel.ref("RelatedElement"), items);
     }
-    Map<Integer, Instance> elementOf = ports();
+    Map<Integer, Instance> elementOf = ports.elements();
     for (Instance rel : model.all("IFCRELCONNECTSPORTS")) {
       connect(
           rel.ref("RelatingPort").map(p -> elementOf.get(p.id())),
@@ -68,21 +69,6 @@ final class RelationReader {
     for (Instance rel : model.all(relation)) {
       rel.ref(one).ifPresent(to -> rel.refs(many).forEach(from -> say(from, type, to, items)));
     }
-  }
-
-  /** The element of each port: nested in it, or tied to it as earlier schemas do. */
-  private Map<Integer, Instance> ports() {
-    Map<Integer, Instance> out = new HashMap<>();
-    for (Instance rel : model.all("IFCRELCONNECTSPORTTOELEMENT")) {
-      rel.ref("RelatingPort")
-          .ifPresent(p -> rel.ref("RelatedElement").ifPresent(e -> out.put(p.id(), e)));
-    }
-    for (Instance rel : model.all("IFCRELNESTS")) {
-      List<Instance> parts = new ArrayList<>(rel.refs("RelatedObjects"));
-      parts.removeIf(p -> !p.isA("IFCPORT"));
-      rel.ref("RelatingObject").ifPresent(e -> parts.forEach(p -> out.put(p.id(), e)));
-    }
-    return out;
   }
 
   private void connect(Optional<Instance> one, Optional<Instance> other, List<Item> items) {

@@ -1,34 +1,28 @@
 package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
-import java.util.Collections;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
-import wellspan.core.attribute.EntityClass;
-import wellspan.core.attribute.SpatialPart;
+import wellspan.core.attribute.Holder;
 import wellspan.exchange.file.UniqueNames;
 
 /**
  * Finds where in the structure of the model products stand: in the road, building or storey that
- * contains them or what they are parts of.
+ * contains them or what they are parts of, and below it in assemblies without a shape of their own.
  */
 final class StructureReader {
   private final Map<Integer, Instance> containers = new HashMap<>();
   private final Map<Integer, Instance> wholes = new HashMap<>();
-  private final Map<Integer, List<SpatialPart>> paths = new HashMap<>();
+  private final Map<Integer, List<Holder>> paths = new HashMap<>();
   private final Map<Integer, UniqueNames> namesIn = new HashMap<>();
-  private final Function<Instance, EntityClass> classes;
+  private final HolderReader holders;
 
-  /**
-   * @param classes the class of an object, with what its type says
-   */
-  StructureReader(IfcModel model, Function<Instance, EntityClass> classes) {
-    this.classes = classes;
+  StructureReader(IfcModel model, HolderReader holders) {
+    this.holders = holders;
     for (Instance rel : model.all("IFCRELCONTAINEDINSPATIALSTRUCTURE")) {
       rel.ref("RelatingStructure")
           .ifPresent(
@@ -49,29 +43,36 @@ final class StructureReader {
     }
   }
 
-  /** The levels below the site, outermost first; none for what stands in the site itself. */
-  List<SpatialPart> of(Instance product) {
-    Instance own = containers.get(product.id());
-    if (own != null) {
-      return path(own);
-    }
+  /** What a product stands in below the site, outermost first; none for the site itself. */
+  List<Holder> of(Instance product) {
+    List<Instance> assemblies = new ArrayList<>();
+    Optional<Instance> level = Optional.empty();
     Set<Integer> seen = new HashSet<>();
     Instance at = product;
-    while (at != null && seen.add(at.id())) { // a circle is no structure
-      Instance container = containers.get(at.id());
-      if (container != null) {
-        return path(container);
+    while (at != null && !isLevel(at) && seen.add(at.id())) { // a circle is no structure
+      if (level.isEmpty()) {
+        level = Optional.ofNullable(containers.get(at.id()));
       }
       at = wholes.get(at.id());
-      if (at != null && isLevel(at)) {
-        return path(at);
+      if (at != null && isAssembly(at)) {
+        assemblies.add(at);
       }
     }
-    return List.of();
+    Optional<Instance> above = Optional.ofNullable(at).filter(StructureReader::isLevel);
+    List<Holder> out = level.or(() -> above).map(this::path).orElse(List.of());
+    for (Instance a : assemblies.reversed()) {
+      out = below(out, a);
+    }
+    return out;
   }
 
-  private List<SpatialPart> path(Instance level) {
-    List<SpatialPart> known = paths.get(level.id());
+  /** Whether anything stands in a level or an assembly. */
+  boolean holds(Instance i) {
+    return paths.containsKey(i.id());
+  }
+
+  private List<Holder> path(Instance level) {
+    List<Holder> known = paths.get(level.id());
     if (known != null) {
       return known;
     }
@@ -82,24 +83,36 @@ final class StructureReader {
       up.add(at.get());
       at = Optional.ofNullable(wholes.get(at.get().id()));
     }
-    Collections.reverse(up);
-    List<SpatialPart> out = new ArrayList<>();
-    for (Instance l : up) {
-      if (!paths.containsKey(l.id())) {
-        int above = wholes.containsKey(l.id()) ? wholes.get(l.id()).id() : 0;
-        String name =
-            namesIn.computeIfAbsent(above, k -> new UniqueNames()).of("level", IfcReader.nameOf(l));
-        List<SpatialPart> path = new ArrayList<>(out);
-        path.add(new SpatialPart(classes.apply(l), name));
-        paths.put(l.id(), List.copyOf(path));
-      }
-      out = paths.get(l.id());
+    List<Holder> out = List.of();
+    for (Instance l : up.reversed()) {
+      out = below(out, l);
     }
-    return List.copyOf(out);
+    return out;
+  }
+
+  /** The path to a level or an assembly, which is the same for all that stand in it. */
+  private List<Holder> below(List<Holder> above, Instance i) {
+    return paths.computeIfAbsent(
+        i.id(),
+        id -> {
+          int whole = wholes.containsKey(id) ? wholes.get(id).id() : 0;
+          String name =
+              namesIn
+                  .computeIfAbsent(whole, k -> new UniqueNames())
+                  .of("level", IfcReader.nameOf(i));
+          List<Holder> path = new ArrayList<>(above);
+          path.add(holders.of(i, name));
+          return List.copyOf(path);
+        });
   }
 
   /** Levels below the site; the site is where every file begins. */
   private static boolean isLevel(Instance i) {
     return (i.isA("IFCSPATIALSTRUCTUREELEMENT") || i.isA("IFCSPATIALELEMENT")) && !i.isA("IFCSITE");
+  }
+
+  /** What is there only to hold its parts together. */
+  private static boolean isAssembly(Instance i) {
+    return i.isA("IFCELEMENT") && i.ref("Representation").isEmpty();
   }
 }

@@ -15,18 +15,13 @@ import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Finish;
-import wellspan.core.attribute.SpatialPart;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.geom.Polyline;
-import wellspan.core.item.Kind;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.Attribute;
@@ -41,8 +36,6 @@ import wellspan.exchange.file.UniqueNames;
  * Writes a parcel as IFC: project, site and the structure in it, and the items where they stand.
  */
 public final class IfcWriter {
-  private static final Kind COURSE = Kind.of("course");
-
   private final Parcel parcel;
   private final Map<String, String> pictures;
   private final Schema schema;
@@ -54,7 +47,6 @@ public final class IfcWriter {
   private final ClassificationRecords classification;
   private final MeshRecords meshes;
   private final List<Integer> alignments = new ArrayList<>();
-  private final Map<Pavement, List<Integer>> pavements = new LinkedHashMap<>();
   private final RelationRecords relations;
   private final LikeShapes likes;
   private final TypeRecords types;
@@ -62,9 +54,7 @@ public final class IfcWriter {
   private final AlignmentLines alignmentLines;
   private final CarriedBodyRecords carried;
   private StructureRecords structure;
-
-  /** The courses of a layer in one place of the structure. */
-  private record Pavement(String layer, List<SpatialPart> within) {}
+  private GroupRecords groups;
 
   private IfcWriter(Parcel parcel, Map<String, String> pictures, StepWriter step) {
     this.parcel = parcel;
@@ -136,8 +126,9 @@ public final class IfcWriter {
   private void write(Progress progress) throws IOException {
     PropertyRecords properties = new PropertyRecords(step, parcel);
     ProjectRecords project = new ProjectRecords(step, parcel, properties).write();
-    structure = StructureRecords.write(step, parcel, project, schema);
-    NetworkRecords networks = new NetworkRecords(step, parcel, project, structure, local);
+    structure = StructureRecords.write(step, parcel, project, properties, schema);
+    NetworkRecords networks = new NetworkRecords(step, parcel, project, local);
+    groups = new GroupRecords(step, parcel, project, structure, properties, schema);
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
       progress.advance((double) done++ / parcel.pieces().size(), "Writing " + piece.item().name());
@@ -153,7 +144,8 @@ public final class IfcWriter {
     finishes.materials();
     classification.write();
     types.write();
-    networks.systems();
+    networks.joints();
+    groups.write();
     relations.write();
     structure(project);
   }
@@ -175,6 +167,7 @@ public final class IfcWriter {
     classification.of(object, piece.description().classification());
     types.of(piece, object, likes.of(piece).map(p -> meshes.map(p.group())));
     networks.element(piece, object);
+    groups.member(piece, object);
     properties.attach(piece.key(), object, piece.description().propertySets());
   }
 
@@ -237,12 +230,6 @@ public final class IfcWriter {
 
   private int contained(Parcel.Piece piece, int product) throws IOException {
     if (relations.isPart(piece)) {
-      return product;
-    }
-    if (piece.item().kind().is(COURSE)
-        && piece.description().entityClass().entity().equals("IfcCourse")) {
-      Pavement of = new Pavement(piece.item().layer(), piece.description().structure());
-      pavements.computeIfAbsent(of, k -> new ArrayList<>()).add(product);
       return product;
     }
     structure.contain(piece, product);
@@ -340,34 +327,8 @@ public final class IfcWriter {
     return step.add(c.entity(), values);
   }
 
-  /** The courses of a road are parts of its pavement, which stands in the road in their stead. */
-  private void pavements(ProjectRecords p) throws IOException {
-    Set<String> named = new HashSet<>();
-    for (Map.Entry<Pavement, List<Integer>> road : pavements.entrySet()) {
-      String layer = road.getKey().layer();
-      List<SpatialPart> within = road.getKey().within();
-      String key = "pavement " + layer + (named.add(layer) ? "" : "\u0000" + within);
-      int placement = step.add("IfcLocalPlacement", ref(p.sitePlacement()), ref(p.identity()));
-      int pavement =
-          occurrence(
-              new EntityClass("IfcPavement", "NOTDEFINED"),
-              Map.of(
-                  "GlobalId", text(id(key, "product")),
-                  "Name", text((layer + " pavement").strip()),
-                  "ObjectPlacement", ref(placement)));
-      structure.contain(within, pavement);
-      step.root(
-          "IfcRelAggregates",
-          id(key, "courses"),
-          UNSET,
-          UNSET,
-          ref(pavement),
-          refs(road.getValue()));
-    }
-  }
-
   private void structure(ProjectRecords p) throws IOException {
-    pavements(p);
+    structure.assemblies();
     List<Integer> parts = new ArrayList<>(List.of(p.site()));
     parts.addAll(alignments);
     step.root(

@@ -14,6 +14,9 @@ import static wellspan.exchange.ifc.write.StepValue.whole;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.ModelRoot;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.schema.IfcSchema;
 
@@ -98,7 +101,7 @@ final class ProjectRecords {
     project =
         step.root(
             "IfcProject",
-            id("project"),
+            id(parcel.root().map(ModelRoot::project), "project"),
             text(parcel.project()),
             UNSET,
             UNSET,
@@ -118,8 +121,11 @@ final class ProjectRecords {
     return stated.isEmpty() ? otherwise : stated;
   }
 
-  private String id(String what) {
-    return parcel.ids().of(what, "product");
+  private String id(Optional<Holder> received, String what) {
+    return received
+        .map(Holder::globalId)
+        .filter(g -> !g.isEmpty())
+        .orElseGet(() -> parcel.ids().of(what, "product"));
   }
 
   private int units(int length) throws IOException {
@@ -219,7 +225,7 @@ final class ProjectRecords {
     site =
         step.root(
             "IfcSite",
-            id("site"),
+            id(parcel.root().flatMap(ModelRoot::site), "site"),
             text(or(parcel.info().site(), parcel.project())),
             UNSET,
             UNSET,
@@ -234,6 +240,11 @@ final class ProjectRecords {
             UNSET);
     if (schema() == IfcSchema.IFC2X3) {
       properties.attach("site", site, place.conventionalSets());
+    }
+    if (parcel.root().isPresent()) {
+      ModelRoot root = parcel.root().get();
+      properties.attach("project", project, root.project().propertySets());
+      properties.attach("site", site, root.site().map(Holder::propertySets).orElse(List.of()));
     }
   }
 }

@@ -12,6 +12,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
+import wellspan.core.attribute.Connection;
 import wellspan.core.attribute.RelationType;
 import wellspan.core.deliver.CarriedRelations;
 import wellspan.core.deliver.Parcel;
@@ -49,11 +51,16 @@ final class RelationRecords {
   void write() throws IOException {
     Map<String, List<Integer>> wholes = new LinkedHashMap<>();
     Map<String, List<Integer>> lines = new LinkedHashMap<>();
-    Set<String> withPorts = new HashSet<>();
+    Map<String, Set<String>> links = new HashMap<>();
     for (Parcel.Piece p : parcel.pieces()) {
-      if (p.item().attributes().connection().isPresent()) {
-        withPorts.add(p.key());
-      }
+      p.item()
+          .attributes()
+          .connection()
+          .ifPresent(
+              c ->
+                  links.put(
+                      p.key(),
+                      c.ports().stream().map(Connection.Port::link).collect(Collectors.toSet())));
     }
     for (Relation r : relations) {
       String from = r.from().value();
@@ -62,7 +69,8 @@ final class RelationRecords {
         case PART_OF -> wholes.computeIfAbsent(to, k -> new ArrayList<>()).add(objects.get(from));
         case FOLLOWS -> lines.computeIfAbsent(to, k -> new ArrayList<>()).add(objects.get(from));
         case CONNECTS -> {
-          if (!withPorts.contains(from) || !withPorts.contains(to)) {
+          Set<String> there = links.getOrDefault(to, Set.of());
+          if (links.getOrDefault(from, Set.of()).stream().noneMatch(there::contains)) {
             step.root(
                 "IfcRelConnectsElements",
                 parcel.ids().of(from, "connected to " + to),

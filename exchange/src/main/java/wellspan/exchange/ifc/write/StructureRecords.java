@@ -8,11 +8,14 @@ import static wellspan.exchange.ifc.write.StepValue.text;
 
 import java.io.IOException;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import wellspan.core.attribute.EntityClass;
-import wellspan.core.attribute.SpatialPart;
+import wellspan.core.attribute.Holder;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.SpatialStructure;
 import wellspan.core.schema.Attribute;
@@ -20,20 +23,27 @@ import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.Schema;
 
 /**
- * Writes the structure below the site, as the pieces say where they stand, and what stands in each
- * level of it. A model of IFC4.3 has a road even if nothing stands in it.
+ * Writes the structure below the site, as the pieces say where they stand, what stands in each
+ * level of it, and assemblies with their parts. A model of IFC4.3 has a road even if nothing stands
+ * in it.
  */
 final class StructureRecords {
-  private static final List<SpatialPart> EMPTY_ROAD =
+  private static final List<Holder> EMPTY_ROAD =
       List.of(
-          new SpatialPart(new EntityClass("IfcRoad", ""), ""),
-          new SpatialPart(new EntityClass("IfcRoadPart", "ROADSEGMENT"), SpatialStructure.NO_ROAD));
+          new Holder(new EntityClass("IfcRoad", ""), ""),
+          new Holder(new EntityClass("IfcRoadPart", "ROADSEGMENT"), SpatialStructure.NO_ROAD));
 
   private final StepWriter step;
   private final Parcel parcel;
   private final ProjectRecords project;
+  private final PropertyRecords properties;
   private final Schema schema;
-  private final Map<List<SpatialPart>, Level> levels = new LinkedHashMap<>();
+
+  /** By class and name alone, so that what two files call alike is one. */
+  private final Map<List<Holder>, Level> levels = new LinkedHashMap<>();
+
+  private final Map<List<Holder>, Assembly> assemblies = new LinkedHashMap<>();
+  private final Set<Holder> pavements = new HashSet<>();
 
   /** One level: its object, where it lies, what is in it and what it only refers to. */
   private record Level(
@@ -48,43 +58,77 @@ final class StructureRecords {
     }
   }
 
-  private StructureRecords(StepWriter step, Parcel parcel, ProjectRecords project, Schema schema) {
+  /** An assembly, which is written when all of its parts are. */
+  private record Assembly(List<Holder> path, List<Integer> parts) {}
+
+  private StructureRecords(
+      StepWriter step,
+      Parcel parcel,
+      ProjectRecords project,
+      PropertyRecords properties,
+      Schema schema) {
     this.step = step;
     this.parcel = parcel;
     this.project = project;
+    this.properties = properties;
     this.schema = schema;
     levels.put(List.of(), new Level("site", project.site(), project.sitePlacement()));
   }
 
   /** Writes every level that a piece of the parcel stands in. */
   static StructureRecords write(
-      StepWriter step, Parcel parcel, ProjectRecords project, Schema schema) throws IOException {
-    StructureRecords out = new StructureRecords(step, parcel, project, schema);
+      StepWriter step,
+      Parcel parcel,
+      ProjectRecords project,
+      PropertyRecords properties,
+      Schema schema)
+      throws IOException {
+    StructureRecords out = new StructureRecords(step, parcel, project, properties, schema);
     for (Parcel.Piece p : parcel.pieces()) {
-      out.level(p.description().structure());
+      out.level(out.levelsOf(p.description().structure()));
     }
     if (parcel.schema() == IfcSchema.IFC4X3 && out.levels.size() == 1) {
       String name = parcel.info().facility();
       out.level(
           List.of(
-              new SpatialPart(EMPTY_ROAD.getFirst().entityClass(), name.isEmpty() ? "Road" : name),
+              new Holder(EMPTY_ROAD.getFirst().entityClass(), name.isEmpty() ? "Road" : name),
               EMPTY_ROAD.getLast()));
     }
     return out;
   }
 
-  private Level level(List<SpatialPart> path) throws IOException {
-    Level there = levels.get(path);
+  private static List<Holder> bare(List<Holder> path) {
+    return path.stream().map(Holder::bare).toList();
+  }
+
+  private boolean isAssembly(Holder h) {
+    return schema
+        .entity(h.entityClass().entity())
+        .map(e -> schema.isA(e, "IFCELEMENT"))
+        .orElse(false);
+  }
+
+  private List<Holder> levelsOf(List<Holder> path) {
+    int levelCount = path.size();
+    while (levelCount > 0 && isAssembly(path.get(levelCount - 1))) {
+      levelCount--;
+    }
+    return path.subList(0, levelCount);
+  }
+
+  private Level level(List<Holder> path) throws IOException {
+    Level there = levels.get(bare(path));
     if (there != null) {
       return there;
     }
     Level above = level(path.subList(0, path.size() - 1));
-    SpatialPart part = path.getLast();
+    Holder part = path.getLast();
     String key = key(path);
     int placement = step.add("IfcLocalPlacement", ref(above.placement()), ref(project.identity()));
     Level made = new Level(key, object(part, key, placement), placement);
     above.parts().add(made.object());
-    levels.put(List.copyOf(path), made);
+    levels.put(bare(path), made);
+    properties.attach(key, made.object(), part.propertySets());
     return made;
   }
 
@@ -92,7 +136,7 @@ final class StructureRecords {
    * Made of names only, so that a level keeps its identity in every schema; the first road and its
    * only part have those that they always had.
    */
-  private String key(List<SpatialPart> path) {
+  private String key(List<Holder> path) {
     boolean first = path.getFirst().name().equals(facility());
     if (first && path.size() == 1) {
       return "road";
@@ -109,14 +153,15 @@ final class StructureRecords {
     return parcel.info().facility().isEmpty() ? SpatialStructure.ROAD : parcel.info().facility();
   }
 
-  private int object(SpatialPart part, String key, int placement) throws IOException {
+  private int object(Holder part, String key, int placement) throws IOException {
     EntityClass c = part.entityClass();
     List<Attribute> attributes = schema.entity(c.entity()).orElseThrow().attributes();
     StepValue[] values = new StepValue[attributes.size()];
     for (int i = 0; i < values.length; i++) {
       values[i] =
           switch (attributes.get(i).name()) {
-            case "GlobalId" -> text(parcel.ids().of(key, "product"));
+            case "GlobalId" ->
+                text(part.globalId().isEmpty() ? parcel.ids().of(key, "product") : part.globalId());
             case "OwnerHistory" -> step.owner();
             case "Name" -> part.name().isEmpty() ? UNSET : text(part.name());
             case "ObjectType" -> c.objectType().isEmpty() ? UNSET : text(c.objectType());
@@ -149,9 +194,54 @@ final class StructureRecords {
     contain(piece.description().structure(), product);
   }
 
-  /** Notes that a product stands in a level. */
-  void contain(List<SpatialPart> path, int product) throws IOException {
-    level(path).content().add(product);
+  private void contain(List<Holder> path, int product) throws IOException {
+    if (!path.isEmpty() && isAssembly(path.getLast())) {
+      assemblies
+          .computeIfAbsent(bare(path), k -> new Assembly(path, new ArrayList<>()))
+          .parts()
+          .add(product);
+    } else {
+      level(path).content().add(product);
+    }
+  }
+
+  /** Writes assemblies, which stand in the structure in their parts' stead. */
+  void assemblies() throws IOException {
+    List<Assembly> innermostFirst = new ArrayList<>(assemblies.values());
+    for (Assembly a : innermostFirst) {
+      for (int n = a.path().size() - 1; n > 0 && isAssembly(a.path().get(n - 1)); n--) {
+        List<Holder> outer = a.path().subList(0, n);
+        assemblies.computeIfAbsent(bare(outer), k -> new Assembly(outer, new ArrayList<>()));
+      }
+    }
+    innermostFirst = new ArrayList<>(assemblies.values());
+    innermostFirst.sort(Comparator.comparingInt((Assembly a) -> a.path().size()).reversed());
+    for (Assembly a : innermostFirst) {
+      Holder h = a.path().getLast();
+      boolean pavement = h.globalId().isEmpty() && h.entityClass().entity().equals("IfcPavement");
+      String key = pavement ? pavementKey(a.path()) : key(a.path());
+      int placement =
+          step.add("IfcLocalPlacement", ref(project.sitePlacement()), ref(project.identity()));
+      int object = object(h, key, placement);
+      properties.attach(key, object, h.propertySets());
+      contain(a.path().subList(0, a.path().size() - 1), object);
+      step.root(
+          "IfcRelAggregates",
+          parcel.ids().of(key, pavement ? "courses" : "parts"),
+          UNSET,
+          UNSET,
+          ref(object),
+          refs(a.parts()));
+    }
+  }
+
+  /** Pavements keep the identity that they always had, which is that of their road's name. */
+  private String pavementKey(List<Holder> path) {
+    Holder pavement = path.getLast();
+    String road = SpatialStructure.roadOfPavement(pavement.name());
+    return "pavement "
+        + road
+        + (pavements.add(pavement.bare()) ? "" : "\u0000" + path.subList(0, path.size() - 1));
   }
 
   /** The object of the road, or other work, that something of a name belongs to. */
@@ -167,7 +257,7 @@ final class StructureRecords {
   /** The level of a name; the first road if there is none of it, else the site. */
   private Level named(String name) {
     Level out = levels.get(List.of());
-    for (Map.Entry<List<SpatialPart>, Level> e : levels.entrySet()) {
+    for (Map.Entry<List<Holder>, Level> e : levels.entrySet()) {
       if (!e.getKey().isEmpty()
           && e.getKey().getLast().name().equals(SpatialStructure.segmentOf(name))) {
         return e.getValue();

@@ -10,6 +10,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,6 +18,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Holder;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
@@ -35,22 +37,32 @@ final class TypeRecords {
   private static final Set<String> GIVEN =
       Set.of("GlobalId", "OwnerHistory", "Name", "PredefinedType");
 
+  /** Before the GlobalId that a type was received with. */
+  private static final String RECEIVED = "received\u0000";
+
   private final StepWriter step;
   private final Parcel parcel;
   private final Schema schema;
   private final Map<Type, Shared> types = new LinkedHashMap<>();
   private final UniqueNames names = new UniqueNames();
   private final Set<Integer> shown = new HashSet<>();
+  private final Set<String> taken = new HashSet<>();
 
   /**
    * What tells types apart.
    *
    * @param word the sender's own, of a user-defined one
-   * @param map the shape that occurrences share, 0 for none
+   * @param map the shape that occurrences share, 0 for none and for a received type
+   * @param received what the type was received as, where it was
    */
-  private record Type(String entity, String predefinedType, String word, int map) {}
+  private record Type(
+      String entity, String predefinedType, String word, int map, Optional<Holder> received) {}
 
-  private record Shared(String key, String name, List<Integer> occurrences) {}
+  private record Shared(String key, String name, List<Integer> occurrences, Set<Integer> maps) {
+    Shared(String key, String name) {
+      this(key, name, new ArrayList<>(), new LinkedHashSet<>());
+    }
+  }
 
   TypeRecords(StepWriter step, Parcel parcel, Schema schema) {
     this.step = step;
@@ -77,25 +89,37 @@ final class TypeRecords {
     if (held && schema.entity(entity).isEmpty()) {
       throw new SchemaViolation(entity + " is not an entity of " + schema.id() + ".");
     }
-    if (!held && (map.isEmpty() || !canBeWritten(entity))) {
+    Optional<Holder> received = piece.description().type().map(Holder::bare);
+    if (!held && (map.isEmpty() && received.isEmpty() || !canBeWritten(entity))) {
       return;
     }
-    Type type = new Type(entity, typed(entity, c), c.objectType(), map.orElse(0));
-    Shared there = types.get(type);
-    if (there == null) {
-      there =
-          map.isEmpty()
-              ? new Shared(
-                  "type " + new EntityClass(entity, c.predefinedType()),
-                  c.predefinedType(),
-                  new ArrayList<>())
-              : new Shared(
-                  "type\u0000" + piece.key(),
-                  names.of("type", name(piece.item())),
-                  new ArrayList<>());
-      types.put(type, there);
-    }
+    String word =
+        c.objectType().isEmpty()
+            ? received.map(t -> t.entityClass().objectType()).orElse("")
+            : c.objectType();
+    Type type =
+        new Type(
+            entity, typed(entity, c), word, received.isPresent() ? 0 : map.orElse(0), received);
+    Shared there = types.computeIfAbsent(type, t -> shared(t, piece));
     there.occurrences().add(object);
+    map.filter(shown::add).ifPresent(there.maps()::add);
+  }
+
+  private Shared shared(Type type, Parcel.Piece first) {
+    if (type.received().isPresent()) {
+      Holder received = first.description().type().orElseThrow();
+      String id = received.globalId();
+      return new Shared(
+          !id.isEmpty() && taken.add(id)
+              ? RECEIVED + id
+              : "type\u0000" + type.entity() + '\u0000' + received.bare(),
+          names.of("type", received.name()));
+    }
+    EntityClass c = first.description().entityClass();
+    return type.map() == 0
+        ? new Shared(
+            "type " + new EntityClass(type.entity(), c.predefinedType()), c.predefinedType())
+        : new Shared("type\u0000" + first.key(), names.of("type", name(first.item())));
   }
 
   /** Whether nothing is asked of it that nobody here knows. */
@@ -145,6 +169,12 @@ final class TypeRecords {
         .orElse(c.entity());
   }
 
+  private String id(String key) {
+    return key.startsWith(RECEIVED)
+        ? key.substring(RECEIVED.length())
+        : parcel.ids().of(key, "product");
+  }
+
   void write() throws IOException {
     for (Map.Entry<Type, Shared> e : types.entrySet()) {
       Type t = e.getKey();
@@ -154,12 +184,12 @@ final class TypeRecords {
       for (int i = 0; i < values.length; i++) {
         values[i] =
             switch (attributes.get(i).name()) {
-              case "GlobalId" -> text(parcel.ids().of(shared.key(), "product"));
+              case "GlobalId" -> text(id(shared.key()));
               case "OwnerHistory" -> step.owner();
               case "Name" -> text(shared.name());
               case "ElementType" -> t.word().isEmpty() ? UNSET : text(t.word());
               case "RepresentationMaps" ->
-                  t.map() != 0 && shown.add(t.map()) ? refs(List.of(t.map())) : UNSET;
+                  shared.maps().isEmpty() ? UNSET : refs(List.copyOf(shared.maps()));
               case "PredefinedType" -> literal(t.predefinedType());
               default -> UNSET;
             };

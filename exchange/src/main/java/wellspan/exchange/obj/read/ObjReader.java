@@ -221,7 +221,7 @@ public final class ObjReader {
     Map<String, Integer> counts = new TreeMap<>();
     counts.put("vertex", vertices);
     counts.put("triangle", faces);
-    return new Received(
-        "OBJ", "", "", items, List.of(), counts, findings, List.of(), library.beside());
+    return new Received("OBJ", "", "", items, List.of(), counts, findings, List.of())
+        .with(library.beside());
   }
 }

@@ -1,0 +1,135 @@
+package wellspan.core.describe;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.ValueTypes;
+import wellspan.core.schema.Attribute;
+import wellspan.core.schema.Entity;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.schema.ProductClasses;
+import wellspan.core.schema.Schema;
+
+/**
+ * What a schema has for levels, assemblies and groups of another one. What is said of them travels
+ * with values as the schema can hold them.
+ */
+final class HolderClasses {
+  /** Stands for an assembly of whatever class. */
+  private static final String ASSEMBLY = "IfcElementAssembly";
+
+  private static final Set<String> GIVEN = Set.of("GlobalId", "OwnerHistory", "Name");
+
+  private HolderClasses() {}
+
+  /**
+   * A level or an assembly: roads, bridges and their parts are buildings and storeys where the
+   * schema has none, an assembly whose class it has not is one with that as its own word. Empty for
+   * what it has nothing for.
+   */
+  static Optional<Holder> place(Holder h, IfcSchema schema) {
+    Schema tables = Schema.forFile(schema.id()).orElseThrow();
+    return isElement(h.entityClass().entity())
+        ? Optional.of(fitting(h.as(assembly(h.entityClass(), tables)), schema))
+        : level(h, tables).map(l -> fitting(l, schema));
+  }
+
+  /** A group or system; as the nearest above it that the schema has. */
+  static Holder group(Holder h, IfcSchema schema) {
+    Schema tables = Schema.forFile(schema.id()).orElseThrow();
+    EntityClass c = h.entityClass();
+    Optional<Entity> known = tables.entity(c.entity()).filter(HolderClasses::needsNothingElse);
+    String entity =
+        known.map(Entity::name).orElse(isA(c.entity(), "IFCSYSTEM") ? "IfcSystem" : "IfcGroup");
+    Entity group = tables.entity(entity).orElseThrow();
+    return fitting(h.as(typed(c, group, tables)), schema);
+  }
+
+  /** The class with its type as an entity can say it, else as the own word. */
+  private static EntityClass typed(EntityClass c, Entity entity, Schema tables) {
+    boolean hasType = attribute(entity, "PredefinedType").isPresent();
+    if (hasType && (c.predefinedType().isEmpty() || allows(entity, c.predefinedType(), tables))) {
+      return new EntityClass(entity.name(), c.predefinedType(), c.objectType());
+    }
+    String word = c.type().equals("NOTDEFINED") ? "" : c.type();
+    String own = word.isEmpty() ? c.objectType() : word;
+    return new EntityClass(entity.name(), hasType ? "USERDEFINED" : "", own);
+  }
+
+  private static boolean allows(Entity entity, String type, Schema tables) {
+    return attribute(entity, "PredefinedType")
+        .map(a -> ProductClasses.allows(tables, a.type(), type))
+        .orElse(false);
+  }
+
+  private static Optional<Attribute> attribute(Entity entity, String name) {
+    return entity.attributes().stream().filter(a -> a.name().equals(name)).findFirst();
+  }
+
+  private static boolean needsNothingElse(Entity e) {
+    return !e.isAbstract()
+        && e.attributes().stream()
+            .allMatch(a -> a.optional() || a.derived() || GIVEN.contains(a.name()));
+  }
+
+  private static EntityClass assembly(EntityClass c, Schema tables) {
+    if (ProductClasses.has(tables, c.entity(), c.predefinedType())) {
+      return c;
+    }
+    if (c.entity().equals(ASSEMBLY)) {
+      return c.predefinedType().isEmpty()
+          ? new EntityClass(ASSEMBLY, "NOTDEFINED", c.objectType())
+          : new EntityClass(ASSEMBLY, "USERDEFINED", c.type());
+    }
+    boolean unnamed = c.type().isEmpty() || c.type().equals("NOTDEFINED");
+    return new EntityClass(
+        ASSEMBLY, "USERDEFINED", unnamed ? c.entity().replaceFirst("^Ifc", "") : c.type());
+  }
+
+  private static Optional<Holder> level(Holder h, Schema tables) {
+    EntityClass c = h.entityClass();
+    Entity known = spatial(c.entity(), tables);
+    if (known == null && (isA(c.entity(), "IFCFACILITY") || isA(c.entity(), "IFCFACILITYPART"))) {
+      String building = h.isPartOfFacility() ? "IfcBuildingStorey" : "IfcBuilding";
+      c = new EntityClass(building, c.predefinedType(), c.objectType());
+      known = spatial(c.entity(), tables);
+    }
+    if (known == null) {
+      return Optional.empty();
+    }
+    return Optional.of(h.as(typed(c, known, tables)));
+  }
+
+  private static Entity spatial(String entity, Schema tables) {
+    return tables
+        .entity(entity)
+        .filter(e -> !e.isAbstract() && tables.isA(e, "IFCSPATIALSTRUCTUREELEMENT"))
+        .filter(e -> !tables.isA(e, "IFCSITE"))
+        .orElse(null);
+  }
+
+  /** Whether it is a class of assemblies, not of levels. */
+  static boolean isElement(String entity) {
+    return isA(entity, "IFCELEMENT");
+  }
+
+  /** Whether any schema has it below another one. */
+  private static boolean isA(String entity, String above) {
+    for (IfcSchema s : IfcSchema.values()) {
+      Schema tables = Schema.forFile(s.id()).orElseThrow();
+      if (tables.entity(entity).map(e -> tables.isA(e, above)).orElse(false)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static Holder fitting(Holder h, IfcSchema schema) {
+    List<PropertySet> sets =
+        h.propertySets().stream().map(s -> ValueTypes.fitting(s, schema)).toList();
+    return new Holder(h.entityClass(), h.name(), h.globalId(), sets);
+  }
+}

@@ -1,0 +1,48 @@
+package wellspan.core.describe;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import wellspan.core.attribute.Connection;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Holder;
+import wellspan.core.item.Item;
+import wellspan.core.schema.IfcSchema;
+
+/** What models call networks and their ports, and which groups and systems items are members of. */
+public final class Networks {
+  private Networks() {}
+
+  /** What a model calls systems of a type that a {@link Connection} has. */
+  public static String system(String type) {
+    return switch (type) {
+      case "storm" -> "STORMWATER";
+      case "sanitary" -> "SEWAGE";
+      case "water" -> "WATERSUPPLY";
+      default ->
+          type.isEmpty() || !type.equals(type.toUpperCase(Locale.ROOT)) ? "NOTDEFINED" : type;
+    };
+  }
+
+  /** The type of a port; pipes are what networks are made of here. */
+  public static String portType(Optional<Holder> received) {
+    String said = received.map(h -> h.entityClass().predefinedType()).orElse("PIPE");
+    return said.isEmpty() ? "NOTDEFINED" : said;
+  }
+
+  /** Groups and systems of an item as a schema can hold them: those received, and its network. */
+  public static List<Holder> groups(Item item, IfcSchema schema) {
+    List<Holder> out = new ArrayList<>();
+    item.said().groups().forEach(g -> out.add(HolderClasses.group(g, schema)));
+    Optional<Connection> c = item.attributes().connection().filter(n -> !n.network().isEmpty());
+    if (c.isPresent() && out.stream().noneMatch(g -> g.name().equals(c.get().network()))) {
+      EntityClass system =
+          schema == IfcSchema.IFC2X3
+              ? new EntityClass("IfcSystem", "")
+              : new EntityClass("IfcDistributionSystem", system(c.get().type()));
+      out.add(new Holder(system, c.get().network()));
+    }
+    return List.copyOf(out);
+  }
+}

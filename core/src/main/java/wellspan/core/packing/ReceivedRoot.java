@@ -1,0 +1,52 @@
+package wellspan.core.packing;
+
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.ModelRoot;
+import wellspan.core.attribute.ValueTypes;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.ProjectInfo;
+import wellspan.core.schema.IfcSchema;
+
+/** Lets a model that is sent on by itself stay in the project and the site it was received in. */
+public final class ReceivedRoot {
+  private ReceivedRoot() {}
+
+  /**
+   * The parcel with a received project and site: their names unless others are stated, their
+   * GlobalIds unless something else has them, and what was said of them.
+   */
+  public static Parcel over(Parcel parcel, ModelRoot root) {
+    IfcSchema schema = parcel.schema();
+    Set<String> taken = new HashSet<>();
+    parcel.pieces().forEach(p -> taken.add(p.description().globalId()));
+    Holder project = fitting(root.project(), schema, taken);
+    Optional<Holder> site = root.site().map(s -> fitting(s, schema, taken));
+    ProjectInfo stated = parcel.info();
+    ProjectInfo info =
+        new ProjectInfo(
+            stated.author(),
+            stated.organisation(),
+            stated.authorisation(),
+            or(stated.phase(), root.phase()),
+            or(stated.site(), site.map(Holder::name).orElse("")),
+            stated.facility());
+    return parcel.in(
+        or(project.name(), parcel.project()), info, new ModelRoot(project, root.phase(), site));
+  }
+
+  private static String or(String stated, String otherwise) {
+    return stated.isEmpty() ? otherwise : stated;
+  }
+
+  private static Holder fitting(Holder h, IfcSchema schema, Set<String> taken) {
+    boolean keeps = ReceivedIds.isOne(h.globalId()) && taken.add(h.globalId());
+    return new Holder(
+        h.entityClass(),
+        h.name(),
+        keeps ? h.globalId() : "",
+        h.propertySets().stream().map(s -> ValueTypes.fitting(s, schema)).toList());
+  }
+}

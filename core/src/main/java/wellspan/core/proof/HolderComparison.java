@@ -1,0 +1,148 @@
+package wellspan.core.proof;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.ModelRoot;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.proof.Difference.What;
+
+/**
+ * Compares what holds items: project and site, levels, assemblies, groups and types. Each is looked
+ * at once, whoever is in it.
+ */
+final class HolderComparison {
+  private final List<Difference> differences = new ArrayList<>();
+  private final List<String> mismatches = new ArrayList<>();
+  private final Set<List<Holder>> seen = new HashSet<>();
+  private int equal;
+
+  List<Difference> differences() {
+    return differences;
+  }
+
+  /** Properties that did not arrive as sent, as sentences. */
+  List<String> mismatches() {
+    return mismatches;
+  }
+
+  /** Number of properties that arrived as sent. */
+  int equal() {
+    return equal;
+  }
+
+  /** Project and site of the file. */
+  void root(Parcel sent, Optional<ModelRoot> arrived) {
+    if (arrived.isEmpty()) {
+      differences.add(Difference.of(What.STRUCTURE, "", "The file holds no project."));
+      return;
+    }
+    ModelRoot there = arrived.get();
+    Optional<ModelRoot> here = sent.root();
+    named("The project", sent.project(), there.project().name());
+    here.ifPresent(r -> said("The project", r.project(), there.project()));
+    if (there.site().isEmpty()) {
+      differences.add(Difference.of(What.STRUCTURE, "", "The file holds no site."));
+      return;
+    }
+    String site = sent.info().site().isEmpty() ? sent.project() : sent.info().site();
+    named("The site", site, there.site().get().name());
+    here.flatMap(ModelRoot::site).ifPresent(s -> said("The site", s, there.site().get()));
+  }
+
+  /** What an item stands in, is a member of and is of. */
+  void of(String item, Description sent, Description arrived) {
+    for (int i = 0; i < Math.min(sent.structure().size(), arrived.structure().size()); i++) {
+      Holder here = sent.structure().get(i);
+      Holder there = arrived.structure().get(i);
+      if (here.bare().equals(there.bare())
+          && seen.add(sent.structure().subList(0, i + 1).stream().map(Holder::bare).toList())) {
+        said(here.toString(), here, there);
+      }
+    }
+    groups(item, sent.groups(), arrived.groups());
+    if (sent.type().isPresent()) {
+      type(item, sent.type().get(), arrived.type());
+    }
+  }
+
+  private void groups(String item, List<Holder> sent, List<Holder> arrived) {
+    List<Holder> more = new ArrayList<>(arrived);
+    for (Holder g : sent) {
+      Optional<Holder> there = more.stream().filter(a -> a.bare().equals(g.bare())).findFirst();
+      if (there.isEmpty()) {
+        differs(item, item + " was sent as a member of " + g + " and did not arrive in it.");
+        continue;
+      }
+      more.remove(there.get());
+      if (seen.add(List.of(g.bare()))) {
+        said(g.toString(), g, there.get());
+      }
+    }
+    more.forEach(
+        g -> differs(item, item + " arrived as a member of " + g + " and was not sent in it."));
+  }
+
+  /**
+   * Of what class a type is follows from that of its occurrences; where these are of several, all
+   * types but the first are new ones with a number behind their name.
+   */
+  private void type(String item, Holder sent, Optional<Holder> arrived) {
+    if (arrived.isEmpty()) {
+      return; // not every class has types in every schema
+    }
+    String name = arrived.get().name();
+    if (name.equals(sent.name())) {
+      if (seen.add(List.of(sent.bare()))) {
+        said("The type " + name, sent, arrived.get());
+      }
+    } else if (!name.startsWith(sent.name() + " (")) {
+      differences.add(
+          Difference.of(
+              What.TYPE,
+              item,
+              item + " was sent of the type " + sent.name() + " and arrived of " + name + "."));
+    }
+  }
+
+  private void differs(String item, String message) {
+    differences.add(Difference.of(What.STRUCTURE, item, message));
+  }
+
+  private void named(String what, String sent, String arrived) {
+    if (!sent.equals(arrived)) {
+      differences.add(
+          Difference.of(
+              What.NAME, "", what + " was sent as " + sent + " and arrived as " + arrived + "."));
+    }
+  }
+
+  /** Identity and properties, where any were sent. */
+  private void said(String what, Holder sent, Holder arrived) {
+    if (!sent.globalId().isEmpty() && !sent.globalId().equals(arrived.globalId())) {
+      differences.add(
+          Difference.of(
+              What.ID,
+              sent.name(),
+              what
+                  + " was sent with the GlobalId "
+                  + sent.globalId()
+                  + " and arrived with "
+                  + arrived.globalId()
+                  + "."));
+    }
+    Said said = new Said(what);
+    said.properties(
+        Description.of(sent.propertySets(), Optional.empty()),
+        Description.of(arrived.propertySets(), Optional.empty()),
+        false,
+        false);
+    differences.addAll(said.differences());
+    mismatches.addAll(said.mismatches());
+    equal += said.equal();
+  }
+}

@@ -1,0 +1,58 @@
+package wellspan.exchange.ifc.read;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import wellspan.core.attribute.Holder;
+import wellspan.exchange.file.UniqueNames;
+
+/** Finds the groups and systems that products are members of. */
+final class GroupReader {
+  private final Map<Integer, List<Holder>> groups = new HashMap<>();
+  private int nested;
+
+  /**
+   * @param taken numbers of groups that are items themselves
+   */
+  GroupReader(IfcModel model, HolderReader holders, Set<Integer> taken) {
+    UniqueNames names = new UniqueNames();
+    Map<Integer, Holder> known = new HashMap<>();
+    for (Instance rel : model.all("IFCRELASSIGNSTOGROUP")) {
+      Optional<Instance> group = rel.ref("RelatingGroup").filter(g -> !taken.contains(g.id()));
+      if (group.isEmpty()) {
+        continue;
+      }
+      Holder h =
+          known.computeIfAbsent(
+              group.get().id(),
+              id -> holders.of(group.get(), names.of("group", IfcReader.nameOf(group.get()))));
+      for (Instance member : rel.refs("RelatedObjects")) {
+        groups.computeIfAbsent(member.id(), id -> new ArrayList<>(2)).add(h);
+        nested += member.isA("IFCGROUP") && !taken.contains(member.id()) ? 1 : 0;
+      }
+    }
+  }
+
+  List<Holder> of(Instance product) {
+    return groups.getOrDefault(product.id(), List.of());
+  }
+
+  /** The name of the first system among groups, which is the network of a member with ports. */
+  static String network(List<Holder> groups) {
+    return groups.stream()
+        .filter(g -> g.entityClass().entity().endsWith("System"))
+        .map(Holder::name)
+        .findFirst()
+        .orElse("");
+  }
+
+  /** Tells what is not kept. */
+  void unread(Map<String, Integer> counts) {
+    if (nested > 0) {
+      counts.put("group as a member of another one", nested);
+    }
+  }
+}

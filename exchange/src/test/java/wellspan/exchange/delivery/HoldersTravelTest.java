@@ -1,0 +1,272 @@
+package wellspan.exchange.delivery;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.function.UnaryOperator;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.EnumSource;
+import org.junit.jupiter.params.provider.MethodSource;
+import wellspan.core.attribute.Connection;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.ModelRoot;
+import wellspan.core.deliver.IfcFormat;
+import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.ProjectInfo;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.packing.Packing;
+import wellspan.core.packing.ReceivedRoot;
+import wellspan.core.progress.Progress;
+import wellspan.core.proof.Difference;
+import wellspan.core.proof.Proof;
+import wellspan.core.proof.Prover;
+import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.unit.LinearUnit;
+import wellspan.exchange.ifc.read.IfcReader;
+
+/**
+ * What a model has besides its items goes on with it through every schema, with name, identity and
+ * what is said of it; what is altered on the way is found.
+ */
+class HoldersTravelTest extends DeliveredInTest {
+  /** Ids are "0…" with two letters that say what it is, so that they are easy to alter. */
+  private static String id(String two) {
+    return "'00000000000000000000" + two + "'";
+  }
+
+  private static String model() {
+    return """
+        ISO-10303-21;
+        HEADER;
+        FILE_DESCRIPTION((''),'2;1');
+        FILE_NAME('b.ifc','2026-11-20T10:00:00',(''),(''),'','','');
+        FILE_SCHEMA(('IFC4'));
+        ENDSEC;
+        DATA;
+        #1=IFCCARTESIANPOINT((0.,0.,0.));
+        #2=IFCAXIS2PLACEMENT3D(#1,$,$);
+        #3=IFCGEOMETRICREPRESENTATIONCONTEXT($,'Model',3,1.E-6,#2,$);
+        #4=IFCSIUNIT(*,.LENGTHUNIT.,$,.METRE.);
+        #5=IFCUNITASSIGNMENT((#4));
+        #6=IFCPROJECT(ID(PR),$,'Harbour works',$,$,$,'tender',(#3),#5);
+        #7=IFCSITE(ID(SI),$,'North shore',$,$,$,$,$,$,$,$,$,$,$);
+        #8=IFCBUILDING(ID(BU),$,'Pump house',$,$,$,$,$,$,$,$,$);
+        #9=IFCBUILDINGSTOREY(ID(ST),$,'Ground floor',$,$,$,$,$,$,0.);
+        #20=IFCCARTESIANPOINTLIST3D(((0.,0.,0.),(1.,0.,0.),(0.,1.,0.),(0.,0.,1.)));
+        #21=IFCTRIANGULATEDFACESET(#20,$,.T.,((1,3,2),(1,2,4),(1,4,3),(2,3,4)),$);
+        #22=IFCSHAPEREPRESENTATION(#3,'Body','Tessellation',(#21));
+        #23=IFCPRODUCTDEFINITIONSHAPE($,$,(#22));
+        #24=IFCLOCALPLACEMENT($,#2);
+        #25=IFCCARTESIANPOINT((1.,2.,3.));
+        #26=IFCAXIS2PLACEMENT3D(#25,$,$);
+        #27=IFCLOCALPLACEMENT(#24,#26);
+        #30=IFCPIPESEGMENT(ID(P1),$,'Pipe 1',$,$,#24,#23,$,$);
+        #31=IFCPIPESEGMENT(ID(P2),$,'Pipe 2',$,$,#24,#23,$,$);
+        #32=IFCMEMBER(ID(M1),$,'Truss bar',$,$,#24,#23,$,$);
+        #33=IFCELEMENTASSEMBLY(ID(AS),$,'Truss',$,$,#24,$,$,$,.TRUSS.);
+        #34=IFCELEMENTASSEMBLY(ID(AO),$,'Roof',$,$,#24,$,$,$,$);
+        #35=IFCDISTRIBUTIONPORT(ID(D1),$,'out of 1',$,$,#27,$,.SOURCE.,.PIPE.,.STORMWATER.);
+        #36=IFCDISTRIBUTIONPORT(ID(D2),$,'into 2',$,$,#27,$,.SINK.,.PIPE.,.STORMWATER.);
+        #37=IFCDISTRIBUTIONPORT(ID(D3),$,'open end',$,$,#27,$,.SOURCEANDSINK.,.PIPE.,.STORMWATER.);
+        #40=IFCRELAGGREGATES(ID(r1),$,$,$,#6,(#7));
+        #41=IFCRELAGGREGATES(ID(r2),$,$,$,#7,(#8));
+        #42=IFCRELAGGREGATES(ID(r3),$,$,$,#8,(#9));
+        #43=IFCRELAGGREGATES(ID(r4),$,$,$,#34,(#33));
+        #44=IFCRELAGGREGATES(ID(r5),$,$,$,#33,(#32));
+        #45=IFCRELCONTAINEDINSPATIALSTRUCTURE(ID(r6),$,$,$,(#30,#31,#34),#9);
+        #46=IFCRELNESTS(ID(r7),$,$,$,#30,(#35));
+        #47=IFCRELNESTS(ID(r8),$,$,$,#31,(#36,#37));
+        #48=IFCRELCONNECTSPORTS(ID(r9),$,$,$,#35,#36,$);
+        #50=IFCDISTRIBUTIONSYSTEM(ID(SY),$,'Storm drain',$,$,$,.STORMWATER.);
+        #51=IFCGROUP(ID(GR),$,'Phase one',$,$);
+        #52=IFCRELASSIGNSTOGROUP(ID(s1),$,$,$,(#30,#31),$,#50);
+        #53=IFCRELASSIGNSTOGROUP(ID(s2),$,$,$,(#31,#32),$,#51);
+        #54=IFCPIPESEGMENTTYPE(ID(TY),$,'Concrete 300',$,$,$,$,$,$,.RIGIDSEGMENT.);
+        #55=IFCRELDEFINESBYTYPE(ID(s3),$,$,$,(#30,#31),#54);
+        #60=IFCPROPERTYSINGLEVALUE('Owner',$,IFCLABEL('Port of Brindle'),$);
+        #61=IFCPROPERTYSET(ID(e1),$,'Client_Asset',$,(#60));
+        #62=IFCRELDEFINESBYPROPERTIES(ID(e2),$,$,$,(#6,#7),#61);
+        #63=IFCPROPERTYSINGLEVALUE('Storey',$,IFCINTEGER(1),$);
+        #64=IFCPROPERTYSET(ID(e3),$,'Client_Level',$,(#63));
+        #65=IFCRELDEFINESBYPROPERTIES(ID(e4),$,$,$,(#9),#64);
+        #66=IFCPROPERTYSINGLEVALUE('Span',$,IFCLENGTHMEASURE(12.5),$);
+        #67=IFCPROPERTYSET(ID(e5),$,'Client_Truss',$,(#66));
+        #68=IFCRELDEFINESBYPROPERTIES(ID(e6),$,$,$,(#33,#50),#67);
+        ENDSEC;
+        END-ISO-10303-21;
+        """
+        .replaceAll("ID\\((..)\\)", "'00000000000000000000$1'");
+  }
+
+  private Received received() throws IOException {
+    return IfcReader.read(Files.writeString(dir.resolve("b.ifc"), model()), Progress.NONE);
+  }
+
+  private static Parcel onward(Received r, IfcSchema schema) {
+    IfcFormat format = new IfcFormat(schema);
+    List<Parcel.Piece> pieces =
+        r.items().stream()
+            .map(i -> Packing.loosePiece(IDS, ItemId.of("s", i), i, format, "b.ifc"))
+            .toList();
+    Parcel p = Packing.loose("out", ProjectInfo.NONE, format, FRAME, LinearUnit.METRE, IDS, pieces);
+    return ReceivedRoot.over(p, r.root().orElseThrow());
+  }
+
+  private static Item item(Received r, String name) {
+    return r.items().stream().filter(i -> i.name().equals(name)).findFirst().orElseThrow();
+  }
+
+  private static String value(List<Holder> holders, String of, String set, String property) {
+    return holders.stream()
+        .filter(h -> h.name().equals(of))
+        .flatMap(h -> h.propertySets().stream())
+        .filter(s -> s.name().equals(set))
+        .map(s -> s.values().get(property).show())
+        .findFirst()
+        .orElse("");
+  }
+
+  private static List<String> ids(List<Holder> holders) {
+    return holders.stream().map(h -> h.globalId().substring(20)).toList();
+  }
+
+  @ParameterizedTest
+  @EnumSource
+  void allOfItStaysThroughEverySchemaAndBack(IfcSchema schema) throws IOException {
+    Received first = received();
+    DeliveryRun.Outcome there = run(onward(first, schema));
+    assertThat(there.receipt().proof().findings()).noneMatch(f -> f.isError());
+    Received between = IfcReader.read(dir.resolve("a.ifc"), Progress.NONE);
+    assertThat(run(onward(between, IfcSchema.IFC4)).receipt().proof().pass()).isTrue();
+    Received back = IfcReader.read(dir.resolve("a.ifc"), Progress.NONE);
+    for (Received r : List.of(first, between, back)) {
+      ModelRoot root = r.root().orElseThrow();
+      assertThat(root.project().name()).isEqualTo("Harbour works");
+      assertThat(root.phase()).isEqualTo("tender");
+      assertThat(ids(List.of(root.project(), root.site().orElseThrow())))
+          .containsExactly("PR", "SI");
+      assertThat(root.site().orElseThrow().name()).isEqualTo("North shore");
+      assertThat(value(List.of(root.project()), "Harbour works", "Client_Asset", "Owner"))
+          .isEqualTo("Port of Brindle");
+      assertThat(value(List.of(root.site().get()), "North shore", "Client_Asset", "Owner"))
+          .isEqualTo("Port of Brindle");
+
+      Description bar = item(r, "Truss bar").said();
+      assertThat(ids(bar.structure())).containsExactly("BU", "ST", "AO", "AS");
+      assertThat(value(bar.structure(), "Ground floor", "Client_Level", "Storey")).isEqualTo("1");
+      assertThat(value(bar.structure(), "Truss", "Client_Truss", "Span")).startsWith("12.5");
+      assertThat(bar.structure().getLast().entityClass().type()).isEqualTo("TRUSS");
+      assertThat(ids(bar.groups())).containsExactly("GR");
+
+      Item two = item(r, "Pipe 2");
+      assertThat(ids(two.said().groups())).containsExactlyInAnyOrder("SY", "GR");
+      assertThat(value(two.said().groups(), "Storm drain", "Client_Truss", "Span"))
+          .startsWith("12.5");
+      Holder type = two.said().type().orElseThrow();
+      assertThat(type.name()).isEqualTo("Concrete 300");
+      assertThat(ids(List.of(type))).containsExactly("TY");
+      assertThat(two.said().entityClass().type()).isEqualTo("RIGIDSEGMENT");
+
+      Connection c = two.attributes().connection().orElseThrow();
+      assertThat(c.network()).isEqualTo("Storm drain");
+      assertThat(c.ports())
+          .extracting(p -> p.received().orElseThrow().name())
+          .containsExactly("into 2", "open end");
+      assertThat(ids(c.ports().stream().map(p -> p.received().orElseThrow()).toList()))
+          .containsExactly("D2", "D3");
+      assertThat(c.ports())
+          .extracting(Connection.Port::flow)
+          .containsExactly(Connection.Flow.IN, Connection.Flow.BOTH);
+      assertThat(c.ports().getFirst().at().east()).isCloseTo(1, within(1e-6));
+      assertThat(c.ports().getFirst().at().level()).isCloseTo(3, within(1e-6));
+      assertThat(c.ports().getFirst().link())
+          .isEqualTo(
+              item(r, "Pipe 1").attributes().connection().orElseThrow().ports().getFirst().link());
+    }
+  }
+
+  private static org.assertj.core.data.Offset<Double> within(double d) {
+    return org.assertj.core.api.Assertions.within(d);
+  }
+
+  private Proof altered(UnaryOperator<String> damage) throws IOException {
+    Parcel p = onward(received(), IfcSchema.IFC4);
+    run(p);
+    Path f = dir.resolve("a.ifc");
+    String whole = Files.readString(f);
+    String broken = damage.apply(whole);
+    assertThat(broken).isNotEqualTo(whole);
+    return Prover.compare(
+        p, IfcReader.read(Files.writeString(f, broken), Progress.NONE), Progress.NONE);
+  }
+
+  static Stream<Arguments> damages() {
+    return Stream.of(
+        Arguments.of(id("PR"), id("XX"), Difference.What.ID),
+        Arguments.of(id("SI"), id("XX"), Difference.What.ID),
+        Arguments.of(id("ST"), id("XX"), Difference.What.ID),
+        Arguments.of(id("AO"), id("XX"), Difference.What.ID),
+        Arguments.of(id("AS"), id("XX"), Difference.What.ID),
+        Arguments.of(id("SY"), id("XX"), Difference.What.ID),
+        Arguments.of(id("TY"), id("XX"), Difference.What.ID),
+        Arguments.of(id("D2"), id("XX"), Difference.What.ID),
+        Arguments.of("'Harbour works'", "'Other works'", Difference.What.NAME),
+        Arguments.of("'North shore'", "'South shore'", Difference.What.NAME),
+        Arguments.of("'Truss',", "'Tross',", Difference.What.STRUCTURE),
+        Arguments.of("'Phase one'", "'Phase two'", Difference.What.STRUCTURE),
+        Arguments.of("'Storm drain'", "'Foul drain'", Difference.What.STRUCTURE),
+        Arguments.of("'Concrete 300'", "'Concrete 400'", Difference.What.TYPE),
+        Arguments.of("'Port of Brindle'", "'Port of Elsewhere'", Difference.What.PROPERTY),
+        Arguments.of("IFCINTEGER(1)", "IFCINTEGER(2)", Difference.What.PROPERTY),
+        Arguments.of("IFCLENGTHMEASURE(12.5)", "IFCLENGTHMEASURE(12.6)", Difference.What.PROPERTY),
+        Arguments.of(".SOURCEANDSINK.", ".SINK.", Difference.What.RELATION));
+  }
+
+  @ParameterizedTest
+  @MethodSource("damages")
+  void whatIsAlteredIsFound(String from, String to, Difference.What what) throws IOException {
+    Proof proof = altered(s -> s.replace(from, to));
+    assertThat(proof.differences()).extracting(Difference::what).contains(what);
+    assertThat(proof.pass()).isFalse();
+  }
+
+  @Test
+  void whatSomethingElseIsCalledByIsNotTaken() throws IOException {
+    Received r =
+        IfcReader.read(
+            Files.writeString(
+                dir.resolve("b.ifc"),
+                model().replace(id("ST"), id("BU")).replace(id("AS"), "'not one'")),
+            Progress.NONE);
+    assertThat(run(onward(r, IfcSchema.IFC4X3)).receipt().proof().differences()).isEmpty();
+    assertThat(guids(dir.resolve("a.ifc")))
+        .doesNotHaveDuplicates()
+        .contains(id("BU").replace("'", ""));
+  }
+
+  @Test
+  void whatIsNotKeptIsCounted() throws IOException {
+    String nested =
+        model()
+            .replace("(#31,#32),$,#51", "(#31,#32,#50),$,#51")
+            .replace("'open end',$,$,#27", "'open end',$,$,$")
+            .replace(
+                "#34=IFC",
+                "#70=IFCSENSOR(" + id("SE") + ",$,'Level gauge',$,$,#24,$,$,$);\n#34=IFC");
+    Received r = IfcReader.read(Files.writeString(dir.resolve("n.ifc"), nested), Progress.NONE);
+    assertThat(r.findings())
+        .extracting(f -> f.message())
+        .anyMatch(m -> m.startsWith("1 × group as a member of another one"))
+        .anyMatch(m -> m.startsWith("1 × port without a place"))
+        .anyMatch(m -> m.startsWith("1 × IfcSensor without a shape"));
+  }
+}
