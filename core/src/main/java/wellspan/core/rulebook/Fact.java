@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import wellspan.core.attribute.Finish;
+import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.attribute.PropertyValue.Area;
 import wellspan.core.attribute.PropertyValue.Count;
@@ -47,6 +48,27 @@ public record Fact(String id, String title, Function<Subject, Optional<PropertyV
     all.add(
         text("class received", "class as received", s -> s.item().said().entityClass().entity()));
     all.add(text("type received", "type as received", s -> s.item().said().entityClass().type()));
+    all.add(
+        text(
+            "type name received",
+            "name of its type as received",
+            s -> s.item().said().type().map(Holder::name).orElse("")));
+    all.add(
+        text(
+            "place received",
+            "what it stood in as received",
+            s ->
+                s.item().said().structure().isEmpty()
+                    ? ""
+                    : s.item().said().structure().getLast().name()));
+    all.add(
+        text(
+            "groups received",
+            "groups and systems as received",
+            s ->
+                s.item().said().groups().stream()
+                    .map(Holder::name)
+                    .collect(Collectors.joining("; "))));
     all.add(text("material", "material", s -> s.item().attributes().material()));
     all.add(
         new Fact(

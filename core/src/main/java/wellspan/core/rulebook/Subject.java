@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.stream.Stream;
+import wellspan.core.attribute.Description;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.item.Item;
@@ -76,27 +78,35 @@ public final class Subject {
     return known.computeIfAbsent(id, k -> Fact.find(k).flatMap(f -> f.of().apply(this)));
   }
 
-  /** An attribute of the item itself, or of what it is part of. */
+  /** An attribute of the item itself, of what it was received in, or of what it is part of. */
   public Optional<PropertyValue> attribute(String name) {
     return attributes.computeIfAbsent(
         name,
         k -> {
-          Optional<PropertyValue> v = in(item, k);
+          Optional<PropertyValue> v = own(k).or(() -> ofHolders(k));
           for (int i = 0; v.isEmpty() && i < above.size(); i++) {
-            v = in(above.get(i), k);
+            v = in(above.get(i).said().propertySets(), k);
           }
           return v;
         });
   }
 
+  /** From assemblies and levels, the nearest first, then from groups. */
+  private Optional<PropertyValue> ofHolders(String name) {
+    Description said = item.said();
+    return Stream.concat(said.structure().reversed().stream(), said.groups().stream())
+        .flatMap(h -> in(h.propertySets(), name).stream())
+        .findFirst();
+  }
+
   /** An attribute of the item itself. */
   Optional<PropertyValue> own(String name) {
-    return in(item, name);
+    return in(item.said().propertySets(), name);
   }
 
   /** {@code Set.Property}; a name without a set, or one that no set fits, in whatever set. */
-  private static Optional<PropertyValue> in(Item item, String name) {
-    for (PropertySet set : item.said().propertySets()) {
+  private static Optional<PropertyValue> in(List<PropertySet> sets, String name) {
+    for (PropertySet set : sets) {
       String prefix = set.name() + ".";
       if (name.startsWith(prefix)) {
         PropertyValue v = set.values().get(name.substring(prefix.length()));
@@ -105,7 +115,7 @@ public final class Subject {
         }
       }
     }
-    for (PropertySet set : item.said().propertySets()) {
+    for (PropertySet set : sets) {
       PropertyValue v = set.values().get(name);
       if (v != null && isGiven(v)) {
         return Optional.of(v);
@@ -122,10 +132,16 @@ public final class Subject {
   public static List<String> attributesOf(Iterable<Item> items) {
     Map<String, Boolean> names = new LinkedHashMap<>();
     for (Item i : items) {
-      for (PropertySet set : i.said().propertySets()) {
-        set.values().keySet().forEach(p -> names.put(set.name() + "." + p, true));
-      }
+      note(i.said().propertySets(), names);
+      i.said().structure().forEach(h -> note(h.propertySets(), names));
+      i.said().groups().forEach(h -> note(h.propertySets(), names));
     }
     return names.keySet().stream().sorted().toList();
+  }
+
+  private static void note(List<PropertySet> sets, Map<String, Boolean> names) {
+    for (PropertySet set : sets) {
+      set.values().keySet().forEach(p -> names.put(set.name() + "." + p, true));
+    }
   }
 }
