@@ -1,6 +1,7 @@
 package wellspan.core.attribute;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -16,6 +17,7 @@ import java.util.Optional;
  *     where a format has no structure
  * @param groups groups and systems that it is a member of
  * @param type the type object that it is of; empty where it has none or one is made here
+ * @param attributes what its entity says by itself ({@link EntityAttributes}), by name
  */
 public record Description(
     EntityClass entityClass,
@@ -26,7 +28,8 @@ public record Description(
     List<Classified> classification,
     List<Holder> structure,
     List<Holder> groups,
-    Optional<Holder> type) {
+    Optional<Holder> type,
+    Map<String, PropertyValue> attributes) {
 
   /** Of an item that a file says nothing of. */
   public static final Description NONE =
@@ -37,6 +40,7 @@ public record Description(
     classification = List.copyOf(classification);
     structure = List.copyOf(structure);
     groups = List.copyOf(groups);
+    attributes = Map.copyOf(attributes);
   }
 
   /** Of nothing that holds others. */
@@ -56,7 +60,8 @@ public record Description(
         classification,
         List.of(),
         List.of(),
-        Optional.empty());
+        Optional.empty(),
+        Map.of());
   }
 
   /** Without codes. */
@@ -121,7 +126,23 @@ public record Description(
         classification,
         structure,
         otherGroups,
-        otherType);
+        otherType,
+        attributes);
+  }
+
+  /** With other attributes of its entity. */
+  public Description withAttributes(Map<String, PropertyValue> others) {
+    return new Description(
+        entityClass,
+        globalId,
+        propertySets,
+        finish,
+        closed,
+        classification,
+        structure,
+        groups,
+        type,
+        others);
   }
 
   private Description with(
@@ -130,6 +151,7 @@ public record Description(
       Optional<Boolean> body,
       List<Classified> codes,
       List<Holder> path) {
-    return new Description(entityClass, id, sets, finish, body, codes, path, groups, type);
+    return new Description(
+        entityClass, id, sets, finish, body, codes, path, groups, type, attributes);
   }
 }

@@ -1,6 +1,7 @@
 package wellspan.core.attribute;
 
 import java.util.List;
+import java.util.Map;
 
 /**
  * What a model has besides the items that have a shape: a level of its structure (a road, a part of
@@ -11,32 +12,45 @@ import java.util.List;
  * @param name as receivers see it in their tree
  * @param globalId that it was received with, 22 characters; empty where it is made here
  * @param propertySets what is said of it; empty where it is made here
+ * @param attributes what its entity says by itself ({@link EntityAttributes}), by name
  */
 public record Holder(
-    EntityClass entityClass, String name, String globalId, List<PropertySet> propertySets) {
+    EntityClass entityClass,
+    String name,
+    String globalId,
+    List<PropertySet> propertySets,
+    Map<String, PropertyValue> attributes) {
 
   public Holder {
     propertySets = List.copyOf(propertySets);
+    attributes = Map.copyOf(attributes);
   }
 
   /** One that is made here, with nothing said of it. */
   public Holder(EntityClass entityClass, String name) {
-    this(entityClass, name, "", List.of());
+    this(entityClass, name, "", List.of(), Map.of());
   }
 
   /** Class and name alone, which tell it from others beside it. */
   public Holder bare() {
-    return globalId.isEmpty() && propertySets.isEmpty() ? this : new Holder(entityClass, name);
+    return globalId.isEmpty() && propertySets.isEmpty() && attributes.isEmpty()
+        ? this
+        : new Holder(entityClass, name);
   }
 
   /** The same as another class. */
   public Holder as(EntityClass other) {
-    return new Holder(other, name, globalId, propertySets);
+    return new Holder(other, name, globalId, propertySets, attributes);
+  }
+
+  /** The same with other words of it. */
+  public Holder saying(List<PropertySet> sets, Map<String, PropertyValue> own) {
+    return new Holder(entityClass, name, globalId, sets, own);
   }
 
   /** The same under another identity. */
   public Holder withGlobalId(String id) {
-    return new Holder(entityClass, name, id, propertySets);
+    return new Holder(entityClass, name, id, propertySets, attributes);
   }
 
   /** Whether it is a part of a road, bridge or other facility, and so never stands alone. */

@@ -3,6 +3,7 @@ package wellspan.core.describe;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import wellspan.core.attribute.EntityAttributes;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.PropertySet;
@@ -17,7 +18,7 @@ import wellspan.core.schema.Schema;
  * What a schema has for levels, assemblies and groups of another one. What is said of them travels
  * with values as the schema can hold them.
  */
-final class HolderClasses {
+public final class HolderClasses {
   /** Stands for an assembly of whatever class. */
   private static final String ASSEMBLY = "IfcElementAssembly";
 
@@ -30,7 +31,7 @@ final class HolderClasses {
    * schema has none, an assembly whose class it has not is one with that as its own word. Empty for
    * what it has nothing for.
    */
-  static Optional<Holder> place(Holder h, IfcSchema schema) {
+  public static Optional<Holder> place(Holder h, IfcSchema schema) {
     Schema tables = Schema.forFile(schema.id()).orElseThrow();
     return isElement(h.entityClass().entity())
         ? Optional.of(fitting(h.as(assembly(h.entityClass(), tables)), schema))
@@ -127,9 +128,11 @@ final class HolderClasses {
     return false;
   }
 
-  private static Holder fitting(Holder h, IfcSchema schema) {
+  /** A holder of a class of the schema, with what is said of it as the schema can hold it. */
+  public static Holder fitting(Holder h, IfcSchema schema) {
     List<PropertySet> sets =
         h.propertySets().stream().map(s -> ValueTypes.fitting(s, schema)).toList();
-    return new Holder(h.entityClass(), h.name(), h.globalId(), sets);
+    return h.saying(
+        sets, EntityAttributes.fitting(h.attributes(), h.entityClass().entity(), schema));
   }
 }

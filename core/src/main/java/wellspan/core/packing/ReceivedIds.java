@@ -48,6 +48,14 @@ final class ReceivedIds {
     return pieces.stream().map(p -> p.with(own(p.description(), known, owners))).toList();
   }
 
+  /** The same of levels, those of the pieces among them. */
+  static List<List<Holder>> ofLevels(List<List<Holder>> levels, List<Parcel.Piece> pieces) {
+    Map<String, List<Holder>> owners = new HashMap<>();
+    pieces.forEach(p -> owners.put(p.description().globalId(), List.of()));
+    pieces.forEach(p -> own(p.description().structure(), owners));
+    return levels.stream().map(path -> own(path, owners)).toList();
+  }
+
   private static Description own(
       Description d, Map<List<Holder>, List<Holder>> known, Map<String, List<Holder>> owners) {
     if (d.structure().isEmpty() && d.groups().isEmpty() && d.type().isEmpty()) {

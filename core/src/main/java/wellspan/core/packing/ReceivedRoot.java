@@ -1,13 +1,15 @@
 package wellspan.core.packing;
 
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.ModelRoot;
-import wellspan.core.attribute.ValueTypes;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.deliver.ProjectInfo;
+import wellspan.core.describe.HolderClasses;
 import wellspan.core.schema.IfcSchema;
 
 /** Lets a model that is sent on by itself stay in the project and the site it was received in. */
@@ -33,8 +35,16 @@ public final class ReceivedRoot {
             or(stated.phase(), root.phase()),
             or(stated.site(), site.map(Holder::name).orElse("")),
             stated.facility());
+    List<List<Holder>> levels =
+        root.levels().stream()
+            .map(path -> path.stream().flatMap(h -> HolderClasses.place(h, schema).stream()))
+            .map(Stream::toList)
+            .filter(path -> !path.isEmpty())
+            .toList();
     return parcel.in(
-        or(project.name(), parcel.project()), info, new ModelRoot(project, root.phase(), site));
+        or(project.name(), parcel.project()),
+        info,
+        new ModelRoot(project, root.phase(), site, ReceivedIds.ofLevels(levels, parcel.pieces())));
   }
 
   private static String or(String stated, String otherwise) {
@@ -43,10 +53,6 @@ public final class ReceivedRoot {
 
   private static Holder fitting(Holder h, IfcSchema schema, Set<String> taken) {
     boolean keeps = ReceivedIds.isOne(h.globalId()) && taken.add(h.globalId());
-    return new Holder(
-        h.entityClass(),
-        h.name(),
-        keeps ? h.globalId() : "",
-        h.propertySets().stream().map(s -> ValueTypes.fitting(s, schema)).toList());
+    return HolderClasses.fitting(keeps ? h : h.withGlobalId(""), schema);
   }
 }

@@ -1,8 +1,10 @@
 package wellspan.core.packing;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityAttributes;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.ValueTypes;
@@ -41,7 +43,11 @@ record Saying(Rulebook book, Ruled ruled, PropertySet facts) {
         format.schema().isPresent() ? ruled.codesOver(item.said().classification()) : List.of(),
         ruled.structure().isEmpty() ? item.said().structure() : ruled.structure(),
         format.schema().map(s -> Networks.groups(item, s)).orElse(List.of()),
-        item.said().type());
+        item.said().type(),
+        format
+            .schema()
+            .map(s -> EntityAttributes.fitting(item.said().attributes(), c.entity(), s))
+            .orElse(Map.of()));
   }
 
   /**

@@ -210,6 +210,9 @@ public final class FileProof {
     }
     if (both(Content.CLASSES) && comparable(meant.entityClass(), came.entityClass())) {
       said.classes(meant, came);
+      if (meant.entityClass().entity().equals(came.entityClass().entity())) {
+        said.attributes(meant.attributes(), came.attributes());
+      }
     }
     if (both(Content.CLOSED)) {
       said.closed(meant, came);

@@ -1,25 +1,42 @@
 package wellspan.core.proof;
 
+import static wellspan.core.finding.Stop.DELIVER;
+
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.ModelRoot;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.describe.HolderClasses;
+import wellspan.core.finding.Figure;
+import wellspan.core.finding.Finding;
 import wellspan.core.proof.Difference.What;
+import wellspan.core.schema.IfcSchema;
 
 /**
  * Compares what holds items: project and site, levels, assemblies, groups and types. Each is looked
  * at once, whoever is in it.
  */
 final class HolderComparison {
+  private final IfcSchema schema;
   private final List<Difference> differences = new ArrayList<>();
   private final List<String> mismatches = new ArrayList<>();
   private final Set<List<Holder>> seen = new HashSet<>();
+  private final List<String> untyped = new ArrayList<>();
   private int equal;
+
+  /**
+   * @param schema that things were sent in
+   */
+  HolderComparison(IfcSchema schema) {
+    this.schema = schema;
+  }
 
   List<Difference> differences() {
     return differences;
@@ -35,6 +52,26 @@ final class HolderComparison {
     return equal;
   }
 
+  /** What is lost, and may be. */
+  Optional<Finding> loss() {
+    return untyped.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            Finding.note(
+                    DELIVER,
+                    "deliver.type",
+                    "",
+                    (untyped.size() == 1
+                            ? untyped.getFirst() + " goes without its type: "
+                            : untyped.size()
+                                + " things, the first "
+                                + untyped.getFirst()
+                                + ", go without their types: ")
+                        + schema.title()
+                        + " has none for what they go as.")
+                .withFigure(Figure.count(untyped.size())));
+  }
+
   /** Project and site of the file. */
   void root(Parcel sent, Optional<ModelRoot> arrived) {
     if (arrived.isEmpty()) {
@@ -43,6 +80,7 @@ final class HolderComparison {
     }
     ModelRoot there = arrived.get();
     Optional<ModelRoot> here = sent.root();
+    here.ifPresent(r -> levels(r.levels(), there.levels()));
     named("The project", sent.project(), there.project().name());
     here.ifPresent(r -> said("The project", r.project(), there.project()));
     if (there.site().isEmpty()) {
@@ -54,13 +92,30 @@ final class HolderComparison {
     here.flatMap(ModelRoot::site).ifPresent(s -> said("The site", s, there.site().get()));
   }
 
+  private void levels(List<List<Holder>> sent, List<List<Holder>> arrived) {
+    Map<List<Holder>, Holder> there = new HashMap<>();
+    arrived.forEach(path -> there.put(bare(path), path.getLast()));
+    for (List<Holder> path : sent) {
+      Holder level = path.getLast();
+      Holder came = there.get(bare(path));
+      if (came == null) {
+        differs("", level + " is a level that was sent and did not arrive.");
+      } else if (seen.add(bare(path))) {
+        said(level.toString(), level, came);
+      }
+    }
+  }
+
+  private static List<Holder> bare(List<Holder> path) {
+    return path.stream().map(Holder::bare).toList();
+  }
+
   /** What an item stands in, is a member of and is of. */
   void of(String item, Description sent, Description arrived) {
     for (int i = 0; i < Math.min(sent.structure().size(), arrived.structure().size()); i++) {
       Holder here = sent.structure().get(i);
       Holder there = arrived.structure().get(i);
-      if (here.bare().equals(there.bare())
-          && seen.add(sent.structure().subList(0, i + 1).stream().map(Holder::bare).toList())) {
+      if (here.bare().equals(there.bare()) && seen.add(bare(sent.structure().subList(0, i + 1)))) {
         said(here.toString(), here, there);
       }
     }
@@ -93,12 +148,14 @@ final class HolderComparison {
    */
   private void type(String item, Holder sent, Optional<Holder> arrived) {
     if (arrived.isEmpty()) {
-      return; // not every class has types in every schema
+      untyped.add(item); // not every class has types in every schema
+      return;
     }
     String name = arrived.get().name();
     if (name.equals(sent.name())) {
       if (seen.add(List.of(sent.bare()))) {
-        said("The type " + name, sent, arrived.get());
+        Holder as = sent.as(arrived.get().entityClass());
+        said("The type " + name, HolderClasses.fitting(as, schema), arrived.get());
       }
     } else if (!name.startsWith(sent.name() + " (")) {
       differences.add(
@@ -122,7 +179,7 @@ final class HolderComparison {
   }
 
   /** Identity and properties, where any were sent. */
-  private void said(String what, Holder sent, Holder arrived) {
+  void said(String what, Holder sent, Holder arrived) {
     if (!sent.globalId().isEmpty() && !sent.globalId().equals(arrived.globalId())) {
       differences.add(
           Difference.of(
@@ -141,6 +198,7 @@ final class HolderComparison {
         Description.of(arrived.propertySets(), Optional.empty()),
         false,
         false);
+    said.attributes(sent.attributes(), arrived.attributes());
     differences.addAll(said.differences());
     mismatches.addAll(said.mismatches());
     equal += said.equal();

@@ -4,17 +4,29 @@ import java.util.ArrayList;
 import java.util.List;
 import wellspan.core.attribute.Connection;
 import wellspan.core.attribute.Holder;
+import wellspan.core.describe.HolderClasses;
 import wellspan.core.item.Item;
 import wellspan.core.proof.Difference.What;
+import wellspan.core.schema.IfcSchema;
 
 /** Compares the ports of an element, one by one in their order. */
 final class PortComparison {
-  private PortComparison() {}
+  private final HolderComparison holders;
+  private final IfcSchema schema;
+
+  /**
+   * @param holders takes what is said of ports
+   * @param schema that they were sent in
+   */
+  PortComparison(HolderComparison holders, IfcSchema schema) {
+    this.holders = holders;
+    this.schema = schema;
+  }
 
   /**
    * @param tolerance of a place, metres
    */
-  static List<Difference> of(Item sent, Item arrived, double tolerance) {
+  List<Difference> of(Item sent, Item arrived, double tolerance) {
     List<Connection.Port> here = ports(sent);
     List<Connection.Port> there = ports(arrived);
     if (here.size() != there.size()) {
@@ -45,7 +57,7 @@ final class PortComparison {
     return p.received().map(Holder::name).orElse(p.link());
   }
 
-  private static List<Difference> compare(
+  private List<Difference> compare(
       String what, Connection.Port sent, Connection.Port arrived, double tolerance) {
     List<Difference> out = new ArrayList<>();
     if (!name(sent).equals(name(arrived))) {
@@ -63,14 +75,9 @@ final class PortComparison {
                   + words(arrived.flow())
                   + "."));
     }
-    String id = sent.received().map(Holder::globalId).orElse("");
-    String other = arrived.received().map(Holder::globalId).orElse("");
-    if (!id.isEmpty() && !id.equals(other)) {
-      out.add(
-          Difference.of(
-              What.ID,
-              what,
-              what + " was sent with the GlobalId " + id + " and arrived with " + other + "."));
+    if (sent.received().isPresent() && arrived.received().isPresent()) {
+      holders.said(
+          what, HolderClasses.fitting(sent.received().get(), schema), arrived.received().get());
     }
     double away = sent.at().distanceTo(arrived.at());
     if (!(away <= tolerance)) {

@@ -36,12 +36,13 @@ public final class Prover {
   private final List<String> missing = new ArrayList<>();
   private final List<String> propertyMismatches = new ArrayList<>();
   private final List<Difference> differences = new ArrayList<>();
-  private final HolderComparison holders = new HolderComparison();
+  private final HolderComparison holders;
   private int propertiesEqual;
 
   private Prover(Parcel parcel) {
     this.parcel = parcel;
     coverage = Coverage.of(parcel.format().id());
+    holders = new HolderComparison(parcel.schema());
     limits =
         new Limits(
             Tolerance.ofDecimals(parcel.format().decimals(parcel.unit()), parcel.unit()),
@@ -130,6 +131,7 @@ public final class Prover {
         .filter(Finding::isError)
         .map(f -> f.withSeverity(Severity.WARNING)) // arrived as sent, but what was sent is off
         .forEach(findings::add);
+    holders.loss().ifPresent(findings::add);
     findings.addAll(Losses.of(parcel));
     boolean pass = findings.stream().noneMatch(Finding::isError);
     double max = items.stream().mapToDouble(Proof.ItemProof::maxDeviation).max().orElse(0);
@@ -247,6 +249,7 @@ public final class Prover {
     }
     if (coverage.proves(Content.CLASSES)) {
       said.classes(sent, arrived);
+      said.attributes(sent.attributes(), arrived.attributes());
     }
     if (coverage.proves(Content.CLOSED)) {
       said.closed(sent, arrived);
@@ -259,7 +262,8 @@ public final class Prover {
       holders.of(piece.item().name(), sent, arrived);
     }
     if (coverage.proves(Content.RELATIONS)) {
-      differences.addAll(PortComparison.of(piece.item(), entry, limits.tolerance()));
+      differences.addAll(
+          new PortComparison(holders, parcel.schema()).of(piece.item(), entry, limits.tolerance()));
     }
     if (coverage.proves(Content.MATERIALS)) {
       said.materials(sent, arrived);

@@ -180,6 +180,11 @@ final class Said {
     }
   }
 
+  /** What the entities say by themselves. */
+  void attributes(Map<String, PropertyValue> sent, Map<String, PropertyValue> arrived) {
+    set(new PropertySet("attribute", sent), new PropertySet("attribute", arrived));
+  }
+
   private static Map<String, PropertySet> byName(List<PropertySet> sets) {
     Map<String, PropertySet> out = new LinkedHashMap<>();
     sets.forEach(s -> out.put(s.name(), s));

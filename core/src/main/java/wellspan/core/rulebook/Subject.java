@@ -83,12 +83,17 @@ public final class Subject {
     return attributes.computeIfAbsent(
         name,
         k -> {
-          Optional<PropertyValue> v = own(k).or(() -> ofHolders(k));
+          Optional<PropertyValue> v = own(k).or(() -> ofEntity(k)).or(() -> ofHolders(k));
           for (int i = 0; v.isEmpty() && i < above.size(); i++) {
             v = in(above.get(i).said().propertySets(), k);
           }
           return v;
         });
+  }
+
+  /** What the received entity says by itself, such as a tag. */
+  private Optional<PropertyValue> ofEntity(String name) {
+    return Optional.ofNullable(item.said().attributes().get(name)).filter(Subject::isGiven);
   }
 
   /** From assemblies and levels, the nearest first, then from groups. */
@@ -133,6 +138,7 @@ public final class Subject {
     Map<String, Boolean> names = new LinkedHashMap<>();
     for (Item i : items) {
       note(i.said().propertySets(), names);
+      i.said().attributes().keySet().forEach(a -> names.put(a, true));
       i.said().structure().forEach(h -> note(h.propertySets(), names));
       i.said().groups().forEach(h -> note(h.propertySets(), names));
     }

@@ -99,7 +99,8 @@ class ProverTest {
           new ModelRoot(
               new Holder(new EntityClass("IfcProject", ""), "p"),
               "",
-              Optional.of(new Holder(new EntityClass("IfcSite", ""), "p"))));
+              Optional.of(new Holder(new EntityClass("IfcSite", ""), "p")),
+              List.of()));
 
   @Test
   void aFileWithoutItsProjectFails() {

@@ -27,7 +27,7 @@ class SubjectTest {
   }
 
   private static Holder holder(String entity, String name, List<PropertySet> sets) {
-    return new Holder(new EntityClass(entity, ""), name, "", sets);
+    return new Holder(new EntityClass(entity, ""), name, "", sets, Map.of());
   }
 
   private static Item item(String name, List<PropertySet> own) {

@@ -1,6 +1,7 @@
 package wellspan.exchange.delivery;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.entry;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -15,8 +16,10 @@ import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import wellspan.core.attribute.Connection;
 import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.ModelRoot;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.deliver.ProjectInfo;
@@ -58,9 +61,10 @@ class HoldersTravelTest extends DeliveredInTest {
         #4=IFCSIUNIT(*,.LENGTHUNIT.,$,.METRE.);
         #5=IFCUNITASSIGNMENT((#4));
         #6=IFCPROJECT(ID(PR),$,'Harbour works',$,$,$,'tender',(#3),#5);
-        #7=IFCSITE(ID(SI),$,'North shore',$,$,$,$,$,$,$,$,$,$,$);
+        #7=IFCSITE(ID(SI),$,'North shore',$,$,$,$,'The shore in the north',$,$,$,$,$,$);
         #8=IFCBUILDING(ID(BU),$,'Pump house',$,$,$,$,$,$,$,$,$);
-        #9=IFCBUILDINGSTOREY(ID(ST),$,'Ground floor',$,$,$,$,$,$,0.);
+        #9=IFCBUILDINGSTOREY(ID(ST),$,'Ground floor',$,$,$,$,$,$,3.2);
+        #10=IFCBUILDINGSTOREY(ID(SE),$,'Loft',$,$,$,$,$,$,6.4);
         #20=IFCCARTESIANPOINTLIST3D(((0.,0.,0.),(1.,0.,0.),(0.,1.,0.),(0.,0.,1.)));
         #21=IFCTRIANGULATEDFACESET(#20,$,.T.,((1,3,2),(1,2,4),(1,4,3),(2,3,4)),$);
         #22=IFCSHAPEREPRESENTATION(#3,'Body','Tessellation',(#21));
@@ -69,17 +73,17 @@ class HoldersTravelTest extends DeliveredInTest {
         #25=IFCCARTESIANPOINT((1.,2.,3.));
         #26=IFCAXIS2PLACEMENT3D(#25,$,$);
         #27=IFCLOCALPLACEMENT(#24,#26);
-        #30=IFCPIPESEGMENT(ID(P1),$,'Pipe 1',$,$,#24,#23,$,$);
+        #30=IFCPIPESEGMENT(ID(P1),$,'Pipe 1','of concrete',$,#24,#23,'T-100',$);
         #31=IFCPIPESEGMENT(ID(P2),$,'Pipe 2',$,$,#24,#23,$,$);
         #32=IFCMEMBER(ID(M1),$,'Truss bar',$,$,#24,#23,$,$);
         #33=IFCELEMENTASSEMBLY(ID(AS),$,'Truss',$,$,#24,$,$,$,.TRUSS.);
         #34=IFCELEMENTASSEMBLY(ID(AO),$,'Roof',$,$,#24,$,$,$,$);
-        #35=IFCDISTRIBUTIONPORT(ID(D1),$,'out of 1',$,$,#27,$,.SOURCE.,.PIPE.,.STORMWATER.);
+        #35=IFCDISTRIBUTIONPORT(ID(D1),$,'out of 1','with a seal',$,#27,$,.SOURCE.,.PIPE.,.STORMWATER.);
         #36=IFCDISTRIBUTIONPORT(ID(D2),$,'into 2',$,$,#27,$,.SINK.,.PIPE.,.STORMWATER.);
         #37=IFCDISTRIBUTIONPORT(ID(D3),$,'open end',$,$,#27,$,.SOURCEANDSINK.,.PIPE.,.STORMWATER.);
         #40=IFCRELAGGREGATES(ID(r1),$,$,$,#6,(#7));
         #41=IFCRELAGGREGATES(ID(r2),$,$,$,#7,(#8));
-        #42=IFCRELAGGREGATES(ID(r3),$,$,$,#8,(#9));
+        #42=IFCRELAGGREGATES(ID(r3),$,$,$,#8,(#9,#10));
         #43=IFCRELAGGREGATES(ID(r4),$,$,$,#34,(#33));
         #44=IFCRELAGGREGATES(ID(r5),$,$,$,#33,(#32));
         #45=IFCRELCONTAINEDINSPATIALSTRUCTURE(ID(r6),$,$,$,(#30,#31,#34),#9);
@@ -90,7 +94,7 @@ class HoldersTravelTest extends DeliveredInTest {
         #51=IFCGROUP(ID(GR),$,'Phase one',$,$);
         #52=IFCRELASSIGNSTOGROUP(ID(s1),$,$,$,(#30,#31),$,#50);
         #53=IFCRELASSIGNSTOGROUP(ID(s2),$,$,$,(#31,#32),$,#51);
-        #54=IFCPIPESEGMENTTYPE(ID(TY),$,'Concrete 300',$,$,$,$,$,$,.RIGIDSEGMENT.);
+        #54=IFCPIPESEGMENTTYPE(ID(TY),$,'Concrete 300','as cast',$,$,$,'T-1',$,.RIGIDSEGMENT.);
         #55=IFCRELDEFINESBYTYPE(ID(s3),$,$,$,(#30,#31),#54);
         #60=IFCPROPERTYSINGLEVALUE('Owner',$,IFCLABEL('Port of Brindle'),$);
         #61=IFCPROPERTYSET(ID(e1),$,'Client_Asset',$,(#60));
@@ -100,7 +104,7 @@ class HoldersTravelTest extends DeliveredInTest {
         #65=IFCRELDEFINESBYPROPERTIES(ID(e4),$,$,$,(#9),#64);
         #66=IFCPROPERTYSINGLEVALUE('Span',$,IFCLENGTHMEASURE(12.5),$);
         #67=IFCPROPERTYSET(ID(e5),$,'Client_Truss',$,(#66));
-        #68=IFCRELDEFINESBYPROPERTIES(ID(e6),$,$,$,(#33,#50),#67);
+        #68=IFCRELDEFINESBYPROPERTIES(ID(e6),$,$,$,(#33,#50,#36),#67);
         ENDSEC;
         END-ISO-10303-21;
         """
@@ -160,13 +164,23 @@ class HoldersTravelTest extends DeliveredInTest {
       assertThat(value(List.of(root.site().get()), "North shore", "Client_Asset", "Owner"))
           .isEqualTo("Port of Brindle");
 
+      assertThat(root.levels()).extracting(l -> l.getLast().name()).contains("Loft");
+      assertThat(root.site().get().attributes().get("LongName").show())
+          .isEqualTo("The shore in the north");
+
       Description bar = item(r, "Truss bar").said();
+      assertThat(bar.structure().get(1).attributes().get("Elevation"))
+          .isEqualTo(new PropertyValue.Length(3.2));
       assertThat(ids(bar.structure())).containsExactly("BU", "ST", "AO", "AS");
       assertThat(value(bar.structure(), "Ground floor", "Client_Level", "Storey")).isEqualTo("1");
       assertThat(value(bar.structure(), "Truss", "Client_Truss", "Span")).startsWith("12.5");
       assertThat(bar.structure().getLast().entityClass().type()).isEqualTo("TRUSS");
       assertThat(ids(bar.groups())).containsExactly("GR");
 
+      assertThat(item(r, "Pipe 1").said().attributes())
+          .containsOnly(
+              entry("Description", new PropertyValue.Label("of concrete")),
+              entry("Tag", new PropertyValue.Label("T-100")));
       Item two = item(r, "Pipe 2");
       assertThat(ids(two.said().groups())).containsExactlyInAnyOrder("SY", "GR");
       assertThat(value(two.said().groups(), "Storm drain", "Client_Truss", "Span"))
@@ -174,6 +188,7 @@ class HoldersTravelTest extends DeliveredInTest {
       Holder type = two.said().type().orElseThrow();
       assertThat(type.name()).isEqualTo("Concrete 300");
       assertThat(ids(List.of(type))).containsExactly("TY");
+      assertThat(type.attributes().get("Tag").show()).isEqualTo("T-1");
       assertThat(two.said().entityClass().type()).isEqualTo("RIGIDSEGMENT");
 
       Connection c = two.attributes().connection().orElseThrow();
@@ -186,6 +201,13 @@ class HoldersTravelTest extends DeliveredInTest {
       assertThat(c.ports())
           .extracting(Connection.Port::flow)
           .containsExactly(Connection.Flow.IN, Connection.Flow.BOTH);
+      assertThat(
+              value(
+                  List.of(c.ports().getFirst().received().orElseThrow()),
+                  "into 2",
+                  "Client_Truss",
+                  "Span"))
+          .startsWith("12.5");
       assertThat(c.ports().getFirst().at().east()).isCloseTo(1, within(1e-6));
       assertThat(c.ports().getFirst().at().level()).isCloseTo(3, within(1e-6));
       assertThat(c.ports().getFirst().link())
@@ -228,6 +250,14 @@ class HoldersTravelTest extends DeliveredInTest {
         Arguments.of("'Port of Brindle'", "'Port of Elsewhere'", Difference.What.PROPERTY),
         Arguments.of("IFCINTEGER(1)", "IFCINTEGER(2)", Difference.What.PROPERTY),
         Arguments.of("IFCLENGTHMEASURE(12.5)", "IFCLENGTHMEASURE(12.6)", Difference.What.PROPERTY),
+        Arguments.of("'Client_Truss'", "'Client_Tross'", Difference.What.PROPERTY),
+        Arguments.of("'of concrete'", "'of clay'", Difference.What.PROPERTY),
+        Arguments.of("'T-100'", "'T-101'", Difference.What.PROPERTY),
+        Arguments.of("'The shore in the north'", "$", Difference.What.PROPERTY),
+        Arguments.of(",3.2)", ",3.3)", Difference.What.PROPERTY),
+        Arguments.of("'Loft'", "'Cellar'", Difference.What.STRUCTURE),
+        Arguments.of("'as cast'", "'as laid'", Difference.What.PROPERTY),
+        Arguments.of("'with a seal'", "'without'", Difference.What.PROPERTY),
         Arguments.of(".SOURCEANDSINK.", ".SINK.", Difference.What.RELATION));
   }
 
@@ -268,5 +298,48 @@ class HoldersTravelTest extends DeliveredInTest {
         .anyMatch(m -> m.startsWith("1 × group as a member of another one"))
         .anyMatch(m -> m.startsWith("1 × port without a place"))
         .anyMatch(m -> m.startsWith("1 × IfcSensor without a shape"));
+  }
+
+  @Test
+  void whatHasNoPlaceInAnotherClassIsTold() throws IOException {
+    String door =
+        model()
+            .replace("IFCMEMBER(" + id("M1"), "IFCDOOR(" + id("M1"))
+            .replace("'Truss bar',$,$,#24,#23,$,$)", "'Truss bar',$,$,#24,#23,$,2.1,0.9,$,$,$)")
+            .replace("(#30,#31),#54)", "(#30,#31,#32),#54)");
+    Received r = IfcReader.read(Files.writeString(dir.resolve("d.ifc"), door), Progress.NONE);
+    Item bar = item(r, "Truss bar");
+    assertThat(bar.said().attributes().get("OverallHeight"))
+        .isEqualTo(new PropertyValue.Length(2.1));
+    Parcel.Piece proxy = Packing.loosePiece(IDS, ItemId.of("s", bar), bar, IfcSchema.IFC4, "d.ifc");
+    Description d = proxy.description();
+    Parcel p =
+        loose(
+            proxy.with(
+                new Description(
+                        new EntityClass("IfcBuildingElementProxy", ""),
+                        d.globalId(),
+                        d.propertySets(),
+                        d.finish(),
+                        d.closed())
+                    .heldBy(List.of(), d.type())));
+    assertThat(run(p).receipt().proof().findings())
+        .extracting(f -> f.message())
+        .anyMatch(m -> m.contains("Truss bar goes without OverallHeight, OverallWidth"));
+  }
+
+  @Test
+  void aBrokenLevelOrTypeIsNamedAndTheRestRead() throws IOException {
+    String broken =
+        model()
+            .replace("'Ground floor',$,$,$,$,$,$,3.2)", "'Ground floor',$,$,$,$)")
+            .replace("'T-1',$,.RIGIDSEGMENT.)", "'T-1',.RIGIDSEGMENT.)");
+    Received r = IfcReader.read(Files.writeString(dir.resolve("x.ifc"), broken), Progress.NONE);
+    assertThat(r.items()).hasSize(3);
+    assertThat(r.findings())
+        .filteredOn(f -> f.code().equals("ifc.holder"))
+        .extracting(f -> f.item())
+        .containsExactlyInAnyOrder("Ground floor", "Concrete 300");
+    assertThat(item(r, "Pipe 1").said().type()).isEmpty();
   }
 }

@@ -2,9 +2,9 @@ package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import wellspan.core.attribute.Holder;
 import wellspan.exchange.file.UniqueNames;
@@ -12,6 +12,7 @@ import wellspan.exchange.file.UniqueNames;
 /** Finds the groups and systems that products are members of. */
 final class GroupReader {
   private final Map<Integer, List<Holder>> groups = new HashMap<>();
+  private final Set<Holder> empty = new HashSet<>();
   private int nested;
 
   /**
@@ -20,15 +21,17 @@ final class GroupReader {
   GroupReader(IfcModel model, HolderReader holders, Set<Integer> taken) {
     UniqueNames names = new UniqueNames();
     Map<Integer, Holder> known = new HashMap<>();
+    for (Instance g : model.all("IFCGROUP")) {
+      if (!taken.contains(g.id())) {
+        known.put(g.id(), holders.of(g, names.of("group", IfcReader.nameOf(g))));
+      }
+    }
+    empty.addAll(known.values());
     for (Instance rel : model.all("IFCRELASSIGNSTOGROUP")) {
-      Optional<Instance> group = rel.ref("RelatingGroup").filter(g -> !taken.contains(g.id()));
-      if (group.isEmpty()) {
+      Holder h = rel.ref("RelatingGroup").map(g -> known.get(g.id())).orElse(null);
+      if (h == null) {
         continue;
       }
-      Holder h =
-          known.computeIfAbsent(
-              group.get().id(),
-              id -> holders.of(group.get(), names.of("group", IfcReader.nameOf(group.get()))));
       for (Instance member : rel.refs("RelatedObjects")) {
         groups.computeIfAbsent(member.id(), id -> new ArrayList<>(2)).add(h);
         nested += member.isA("IFCGROUP") && !taken.contains(member.id()) ? 1 : 0;
@@ -37,7 +40,9 @@ final class GroupReader {
   }
 
   List<Holder> of(Instance product) {
-    return groups.getOrDefault(product.id(), List.of());
+    List<Holder> of = groups.getOrDefault(product.id(), List.of());
+    empty.removeAll(of);
+    return of;
   }
 
   /** The name of the first system among groups, which is the network of a member with ports. */
@@ -51,6 +56,9 @@ final class GroupReader {
 
   /** Tells what is not kept. */
   void unread(Map<String, Integer> counts) {
+    if (!empty.isEmpty()) {
+      counts.put("group without a member that is shown", empty.size());
+    }
     if (nested > 0) {
       counts.put("group as a member of another one", nested);
     }

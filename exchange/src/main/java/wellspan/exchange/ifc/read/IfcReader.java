@@ -63,7 +63,7 @@ public final class IfcReader {
             new Layers(model),
             new ClassificationReader(model));
     products = new ProductReader(tables, soundness, properties, findings);
-    holders = new HolderReader(definitions, properties);
+    holders = new HolderReader(definitions, properties, units, soundness, findings);
     ports = new PortReader(model, holders, products::origin);
     relations = new RelationReader(model, ports);
     structure = new StructureReader(model, holders);
@@ -123,7 +123,7 @@ public final class IfcReader {
             findings,
             tables.geo().places())
         .with(tables.textures().beside())
-        .of(RootReader.of(model, holders));
+        .of(RootReader.of(model, holders, structure));
   }
 
   /** Not what is read in a group already, nor parts of alignments and what marks places on them. */
@@ -151,10 +151,7 @@ public final class IfcReader {
   /** With what it stands in, is a member of, and is joined to. */
   private Item standing(Instance p, Item item) {
     List<Holder> of = groups.of(p);
-    Description said =
-        item.said()
-            .within(structure.of(p))
-            .heldBy(of, tables.definitions().typeOf(p).map(holders::type));
+    Description said = item.said().within(structure.of(p)).heldBy(of, holders.typeOf(p));
     Optional<Connection> joined = ports.of(p, GroupReader.network(of));
     Item out = item.saying(said);
     return joined.isEmpty() ? out : out.with(out.attributes().withConnection(joined));

@@ -224,12 +224,13 @@ final class ProductReader {
     return item.on(tables.layers().of(p))
         .saying(
             new Description(
-                tables.definitions().classOf(p),
-                p.text("GlobalId"),
-                properties.of(p),
-                tables.finishes().of(p, tables.definitions().typeOf(p)),
-                closed,
-                tables.classification().of(p, tables.definitions().typeOf(p))));
+                    tables.definitions().classOf(p),
+                    p.text("GlobalId"),
+                    properties.of(p),
+                    tables.finishes().of(p, tables.definitions().typeOf(p)),
+                    closed,
+                    tables.classification().of(p, tables.definitions().typeOf(p)))
+                .withAttributes(AttributeReader.of(p, tables.units())));
   }
 
   private Optional<Item> body(Instance p) {

@@ -14,14 +14,15 @@ final class RootReader {
 
   private RootReader() {}
 
-  static Optional<ModelRoot> of(IfcModel model, HolderReader holders) {
+  static Optional<ModelRoot> of(IfcModel model, HolderReader holders, StructureReader structure) {
     List<Instance> projects = model.all("IFCPROJECT");
     if (projects.isEmpty()) {
       return Optional.empty();
     }
     Instance p = projects.getFirst();
     Optional<Holder> site = model.all("IFCSITE").stream().findFirst().map(s -> root(s, holders));
-    return Optional.of(new ModelRoot(root(p, holders), p.text("Phase"), site));
+    return Optional.of(
+        new ModelRoot(root(p, holders), p.text("Phase"), site, structure.levels(model)));
   }
 
   private static Holder root(Instance i, HolderReader holders) {
@@ -30,6 +31,6 @@ final class RootReader {
         h.propertySets().stream()
             .filter(s -> !s.name().toLowerCase(Locale.ROOT).startsWith(OF_PLACE))
             .toList();
-    return new Holder(h.entityClass(), h.name(), h.globalId(), sets);
+    return h.saying(sets, h.attributes());
   }
 }

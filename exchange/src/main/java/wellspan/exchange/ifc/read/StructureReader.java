@@ -48,8 +48,10 @@ final class StructureReader {
     List<Instance> assemblies = new ArrayList<>();
     Optional<Instance> level = Optional.empty();
     Set<Integer> seen = new HashSet<>();
-    Instance at = product;
-    while (at != null && !isLevel(at) && seen.add(at.id())) { // a circle is no structure
+    Instance at = product; // which may be a level itself, with a shape
+    while (at != null
+        && (at.id() == product.id() || !isLevel(at))
+        && seen.add(at.id())) { // not in circles
       if (level.isEmpty()) {
         level = Optional.ofNullable(containers.get(at.id()));
       }
@@ -58,10 +60,24 @@ final class StructureReader {
         assemblies.add(at);
       }
     }
-    Optional<Instance> above = Optional.ofNullable(at).filter(StructureReader::isLevel);
+    Optional<Instance> above =
+        Optional.ofNullable(at).filter(l -> isLevel(l) && l.id() != product.id());
     List<Holder> out = level.or(() -> above).map(this::path).orElse(List.of());
     for (Instance a : assemblies.reversed()) {
       out = below(out, a);
+    }
+    return out;
+  }
+
+  /** Paths of all levels of the model that have no shape of their own. */
+  List<List<Holder>> levels(IfcModel model) {
+    List<List<Holder>> out = new ArrayList<>();
+    for (String kind : List.of("IFCSPATIALSTRUCTUREELEMENT", "IFCSPATIALELEMENT")) {
+      for (Instance i : model.all(kind)) {
+        if (isLevel(i) && i.ref("Representation").isEmpty() && !out.contains(path(i))) {
+          out.add(path(i));
+        }
+      }
     }
     return out;
   }

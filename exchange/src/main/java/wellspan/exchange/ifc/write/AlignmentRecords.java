@@ -104,7 +104,7 @@ final class AlignmentRecords {
             "IfcAlignment",
             p.description().globalId(),
             text(p.item().name()),
-            UNSET,
+            EntityValues.of("Description", p.description().attributes(), parcel),
             UNSET,
             ref(placement),
             ref(shape),

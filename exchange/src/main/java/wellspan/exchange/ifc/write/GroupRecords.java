@@ -97,7 +97,7 @@ final class GroupRecords {
             case "ObjectType" -> c.objectType().isEmpty() ? UNSET : text(c.objectType());
             case "PredefinedType" ->
                 c.predefinedType().isEmpty() ? UNSET : literal(c.predefinedType());
-            default -> UNSET;
+            default -> EntityValues.of(attributes.get(i).name(), g.attributes(), parcel);
           };
     }
     return step.add(c.entity(), values);

@@ -20,6 +20,7 @@ import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Finish;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.geom.Polyline;
 import wellspan.core.picture.Texture;
@@ -127,7 +128,7 @@ public final class IfcWriter {
     PropertyRecords properties = new PropertyRecords(step, parcel);
     ProjectRecords project = new ProjectRecords(step, parcel, properties).write();
     structure = StructureRecords.write(step, parcel, project, properties, schema);
-    NetworkRecords networks = new NetworkRecords(step, parcel, project, local);
+    NetworkRecords networks = new NetworkRecords(step, parcel, project, properties, local);
     groups = new GroupRecords(step, parcel, project, structure, properties, schema);
     int done = 0;
     for (Parcel.Piece piece : parcel.pieces()) {
@@ -280,13 +281,14 @@ public final class IfcWriter {
 
   private int product(Parcel.Piece piece, int placement, int shape) throws IOException {
     EntityClass c = piece.description().entityClass();
-    return occurrence(
-        c,
-        Map.of(
-            "GlobalId", text(piece.description().globalId()),
-            "Name", text(piece.item().name()),
-            "ObjectPlacement", ref(placement),
-            "Representation", ref(shape)));
+    Map<String, StepValue> given = new HashMap<>();
+    Map<String, PropertyValue> own = piece.description().attributes();
+    own.keySet().forEach(a -> given.put(a, EntityValues.of(a, own, parcel)));
+    given.put("GlobalId", text(piece.description().globalId()));
+    given.put("Name", text(piece.item().name()));
+    given.put("ObjectPlacement", ref(placement));
+    given.put("Representation", ref(shape));
+    return occurrence(c, given);
   }
 
   /**

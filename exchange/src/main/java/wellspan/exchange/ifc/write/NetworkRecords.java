@@ -14,7 +14,9 @@ import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.Connection;
 import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.describe.HolderClasses;
 import wellspan.core.describe.Networks;
 import wellspan.core.schema.IfcSchema;
 
@@ -23,13 +25,20 @@ final class NetworkRecords {
   private final StepWriter step;
   private final Parcel parcel;
   private final ProjectRecords project;
+  private final PropertyRecords properties;
   private final LocalCoordinates local;
   private final Map<String, List<Integer>> joined = new LinkedHashMap<>();
 
-  NetworkRecords(StepWriter step, Parcel parcel, ProjectRecords project, LocalCoordinates local) {
+  NetworkRecords(
+      StepWriter step,
+      Parcel parcel,
+      ProjectRecords project,
+      PropertyRecords properties,
+      LocalCoordinates local) {
     this.step = step;
     this.parcel = parcel;
     this.project = project;
+    this.properties = properties;
     this.local = local;
   }
 
@@ -73,7 +82,7 @@ final class NetworkRecords {
     int point = step.add("IfcCartesianPoint", StepValue.reals(local.of(p.at())));
     int axes = step.add("IfcAxis2Placement3D", ref(point), UNSET, UNSET);
     int placement = step.add("IfcLocalPlacement", ref(project.sitePlacement()), ref(axes));
-    Optional<Holder> received = p.received();
+    Optional<Holder> received = p.received().map(h -> HolderClasses.fitting(h, parcel.schema()));
     String id =
         received
             .map(Holder::globalId)
@@ -88,19 +97,27 @@ final class NetworkRecords {
               case BOTH -> "SOURCEANDSINK";
               case UNSTATED -> "NOTDEFINED";
             });
-    return old()
-        ? step.root("IfcDistributionPort", id, name, UNSET, UNSET, ref(placement), UNSET, flow)
-        : step.root(
-            "IfcDistributionPort",
-            id,
-            name,
-            UNSET,
-            UNSET,
-            ref(placement),
-            UNSET,
-            flow,
-            literal(Networks.portType(received)),
-            literal(Networks.system(c.type())));
+    Map<String, PropertyValue> own = received.map(Holder::attributes).orElse(Map.of());
+    StepValue description = EntityValues.of("Description", own, parcel);
+    int port =
+        old()
+            ? step.root(
+                "IfcDistributionPort", id, name, description, UNSET, ref(placement), UNSET, flow)
+            : step.root(
+                "IfcDistributionPort",
+                id,
+                name,
+                description,
+                UNSET,
+                ref(placement),
+                UNSET,
+                flow,
+                literal(Networks.portType(received)),
+                literal(Networks.system(c.type())));
+    if (received.isPresent()) {
+      properties.attach(piece.key() + " port " + p.link(), port, received.get().propertySets());
+    }
+    return port;
   }
 
   /** Joins ports of one link. */

@@ -14,9 +14,11 @@ import static wellspan.exchange.ifc.write.StepValue.whole;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.ModelRoot;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.schema.IfcSchema;
 
@@ -98,14 +100,16 @@ final class ProjectRecords {
     if (schema() != IfcSchema.IFC2X3) {
       place.mapConversion(model, schema(), this::mapUnit);
     }
+    Map<String, PropertyValue> ofProject =
+        parcel.root().map(r -> r.project().attributes()).orElse(Map.of());
     project =
         step.root(
             "IfcProject",
             id(parcel.root().map(ModelRoot::project), "project"),
             text(parcel.project()),
+            EntityValues.of("Description", ofProject, parcel),
             UNSET,
-            UNSET,
-            UNSET,
+            EntityValues.of("LongName", ofProject, parcel),
             stated(parcel.info().phase()),
             refs(List.of(model)),
             ref(units));
@@ -222,16 +226,18 @@ final class ProjectRecords {
 
   private void spatial() throws IOException {
     sitePlacement = step.add("IfcLocalPlacement", UNSET, ref(identity));
+    Map<String, PropertyValue> ofSite =
+        parcel.root().flatMap(ModelRoot::site).map(Holder::attributes).orElse(Map.of());
     site =
         step.root(
             "IfcSite",
             id(parcel.root().flatMap(ModelRoot::site), "site"),
             text(or(parcel.info().site(), parcel.project())),
-            UNSET,
+            EntityValues.of("Description", ofSite, parcel),
             UNSET,
             ref(sitePlacement),
             UNSET,
-            UNSET,
+            EntityValues.of("LongName", ofSite, parcel),
             literal("ELEMENT"),
             place.latitude(),
             place.longitude(),

@@ -87,7 +87,11 @@ final class StructureRecords {
     for (Parcel.Piece p : parcel.pieces()) {
       out.level(out.levelsOf(p.description().structure()));
     }
-    if (parcel.schema() == IfcSchema.IFC4X3 && out.levels.size() == 1) {
+    if (parcel.root().isPresent()) {
+      for (List<Holder> path : parcel.root().get().levels()) {
+        out.level(path);
+      }
+    } else if (parcel.schema() == IfcSchema.IFC4X3 && out.levels.size() == 1) {
       String name = parcel.info().facility();
       out.level(
           List.of(
@@ -171,7 +175,7 @@ final class StructureRecords {
             case "UsageType" -> literal(usage(c.predefinedType()));
             case "PredefinedType" ->
                 c.predefinedType().isEmpty() ? UNSET : literal(c.predefinedType());
-            default -> UNSET;
+            default -> EntityValues.of(attributes.get(i).name(), part.attributes(), parcel);
           };
     }
     return step.add(c.entity(), values);

@@ -17,13 +17,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityAttributes;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
 import wellspan.core.schema.Attribute;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.schema.ProductClasses;
 import wellspan.core.schema.Schema;
 import wellspan.core.schema.TypeRef;
 import wellspan.exchange.file.UniqueNames;
@@ -58,9 +62,18 @@ final class TypeRecords {
   private record Type(
       String entity, String predefinedType, String word, int map, Optional<Holder> received) {}
 
-  private record Shared(String key, String name, List<Integer> occurrences, Set<Integer> maps) {
+  private record Shared(
+      String key,
+      String name,
+      Map<String, PropertyValue> attributes,
+      List<Integer> occurrences,
+      Set<Integer> maps) {
+    Shared(String key, String name, Map<String, PropertyValue> attributes) {
+      this(key, name, attributes, new ArrayList<>(), new LinkedHashSet<>());
+    }
+
     Shared(String key, String name) {
-      this(key, name, new ArrayList<>(), new LinkedHashSet<>());
+      this(key, name, Map.of());
     }
   }
 
@@ -85,7 +98,9 @@ final class TypeRecords {
   void of(Parcel.Piece piece, int object, Optional<Integer> map) {
     EntityClass c = piece.description().entityClass();
     boolean held = !c.predefinedType().isEmpty() && hold(c);
-    String entity = (held ? laterClass(piece.item().kind(), c) : c.entity()) + "Type";
+    String entity =
+        receivedEntity(piece.description())
+            .orElseGet(() -> (held ? laterClass(piece.item().kind(), c) : c.entity()) + "Type");
     if (held && schema.entity(entity).isEmpty()) {
       throw new SchemaViolation(entity + " is not an entity of " + schema.id() + ".");
     }
@@ -105,6 +120,25 @@ final class TypeRecords {
     map.filter(shown::add).ifPresent(there.maps()::add);
   }
 
+  /** The entity that the type was received as, where occurrences of this class may have it. */
+  private Optional<String> receivedEntity(Description d) {
+    String usual = (d.entityClass().entity() + "Type").toUpperCase(Locale.ROOT);
+    return d.type()
+        .map(t -> t.entityClass().entity())
+        .filter(this::canBeWritten)
+        .filter(t -> schema.entity(t).map(e -> schema.isA(e, usual)).orElse(false));
+  }
+
+  /** What must be said and is not known, where the schema has a word for that. */
+  private Optional<StepValue> required(Attribute a) {
+    boolean word =
+        !a.optional()
+            && !a.derived()
+            && !GIVEN.contains(a.name())
+            && ProductClasses.allows(schema, a.type(), "NOTDEFINED");
+    return word ? Optional.of(literal("NOTDEFINED")) : Optional.empty();
+  }
+
   private Shared shared(Type type, Parcel.Piece first) {
     if (type.received().isPresent()) {
       Holder received = first.description().type().orElseThrow();
@@ -113,7 +147,8 @@ final class TypeRecords {
           !id.isEmpty() && taken.add(id)
               ? RECEIVED + id
               : "type\u0000" + type.entity() + '\u0000' + received.bare(),
-          names.of("type", received.name()));
+          names.of("type", received.name()),
+          EntityAttributes.fitting(received.attributes(), type.entity(), parcel.schema()));
     }
     EntityClass c = first.description().entityClass();
     return type.map() == 0
@@ -130,7 +165,12 @@ final class TypeRecords {
         .map(
             e ->
                 e.attributes().stream()
-                    .allMatch(a -> a.optional() || a.derived() || GIVEN.contains(a.name())))
+                    .allMatch(
+                        a ->
+                            a.optional()
+                                || a.derived()
+                                || GIVEN.contains(a.name())
+                                || required(a).isPresent()))
         .orElse(false);
   }
 
@@ -182,8 +222,9 @@ final class TypeRecords {
       List<Attribute> attributes = schema.entity(t.entity()).orElseThrow().attributes();
       StepValue[] values = new StepValue[attributes.size()];
       for (int i = 0; i < values.length; i++) {
+        String name = attributes.get(i).name();
         values[i] =
-            switch (attributes.get(i).name()) {
+            switch (name) {
               case "GlobalId" -> text(id(shared.key()));
               case "OwnerHistory" -> step.owner();
               case "Name" -> text(shared.name());
@@ -191,7 +232,9 @@ final class TypeRecords {
               case "RepresentationMaps" ->
                   shared.maps().isEmpty() ? UNSET : refs(List.copyOf(shared.maps()));
               case "PredefinedType" -> literal(t.predefinedType());
-              default -> UNSET;
+              default ->
+                  required(attributes.get(i))
+                      .orElseGet(() -> EntityValues.of(name, shared.attributes(), parcel));
             };
       }
       int type = step.add(t.entity(), values);
