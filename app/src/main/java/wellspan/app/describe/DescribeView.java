@@ -2,8 +2,10 @@ package wellspan.app.describe;
 
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
@@ -120,6 +122,14 @@ public final class DescribeView extends CardColumn {
       v.getChildren()
           .add(new VBox(Parts.label("Stands in", "muted"), Parts.wrapped(path, "docket-line")));
     }
+    if (!said.groups().isEmpty()) {
+      String all = String.join(", ", said.groups().stream().map(Holder::name).toList());
+      v.getChildren().add(row("Member of", all));
+    }
+    said.type().ifPresent(t -> v.getChildren().add(row("Type", t.name())));
+    said.attributes().entrySet().stream()
+        .sorted(Map.Entry.comparingByKey())
+        .forEach(a -> v.getChildren().add(row(a.getKey(), ShownValue.of(a.getValue()))));
     said.finish()
         .filter(f -> !f.material().isEmpty())
         .ifPresent(f -> v.getChildren().add(Parts.row("Material", f.material())));
@@ -127,6 +137,17 @@ public final class DescribeView extends CardColumn {
     Set<String> received = new HashSet<>();
     i.item().said().propertySets().forEach(s -> received.add(s.name()));
     sets(v, said.propertySets(), received);
+    Stream.concat(said.structure().reversed().stream(), said.groups().stream())
+        .filter(h -> !h.propertySets().isEmpty())
+        .forEach(h -> ofHolder(v, h));
+  }
+
+  /** What is said of something that the item stands in or is a member of. */
+  private static void ofHolder(VBox v, Holder h) {
+    for (PropertySet set : h.propertySets()) {
+      v.getChildren().addAll(Parts.line(), Parts.label(h.name() + ": " + set.name(), "name"));
+      set.values().forEach((key, value) -> v.getChildren().add(row(key, ShownValue.of(value))));
+    }
   }
 
   /** Long texts stand below their name. */

@@ -1,7 +1,9 @@
 package wellspan.app.shell;
 
 import java.util.function.Function;
+import wellspan.core.attribute.Holder;
 import wellspan.core.build.Build;
+import wellspan.core.describe.Networks;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.search.StandsIn;
 
@@ -12,6 +14,8 @@ enum Grouping {
   LAYER("by layer", b -> i -> i.item().layer()),
   KIND("by kind", b -> i -> i.item().kind().title()),
   STRUCTURE("by road or storey", Grouping::standing),
+  GROUP("by system or group", b -> i -> Networks.namesOf(i.item())),
+  TYPE("by type", b -> i -> i.item().said().type().map(Holder::name).orElse("")),
   CLASS("by class", b -> i -> b.classOf(i, IfcSchema.IFC4X3).entity()),
   MATERIAL("by material", b -> i -> i.item().attributes().material());
 

@@ -12,7 +12,9 @@ import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
+import wellspan.core.attribute.Holder;
 import wellspan.core.build.Build;
+import wellspan.core.describe.Networks;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.search.Facet;
 import wellspan.core.search.StandsIn;
@@ -44,6 +46,8 @@ final class SearchFilters extends MenuButton {
             values("Layer", Facet.LAYER, i -> i.item().layer()),
             values("Source", Facet.SOURCE, Build.BuiltItem::source),
             values("Road or storey", Facet.PART, new StandsIn(b)::of),
+            values("System or group", Facet.GROUP, i -> Networks.namesOf(i.item())),
+            values("Type", Facet.TYPE, i -> i.item().said().type().map(Holder::name).orElse("")),
             values("Class", Facet.CLASS, i -> b.classOf(i, IfcSchema.IFC4X3).entity()),
             values("Material", Facet.MATERIAL, i -> i.item().attributes().material()),
             new SeparatorMenuItem(),

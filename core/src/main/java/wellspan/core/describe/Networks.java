@@ -1,9 +1,11 @@
 package wellspan.core.describe;
 
 import java.util.ArrayList;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import wellspan.core.attribute.Connection;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Holder;
@@ -29,6 +31,19 @@ public final class Networks {
   public static String portType(Optional<Holder> received) {
     String said = received.map(h -> h.entityClass().predefinedType()).orElse("PIPE");
     return said.isEmpty() ? "NOTDEFINED" : said;
+  }
+
+  /** Names of the groups and systems that an item is a member of, with a semicolon between. */
+  public static String namesOf(Item item) {
+    List<Holder> groups = item.said().groups();
+    Optional<Connection> connection = item.attributes().connection();
+    if (groups.isEmpty() && connection.isEmpty()) {
+      return "";
+    }
+    Set<String> names = new LinkedHashSet<>();
+    groups.forEach(g -> names.add(g.name()));
+    connection.map(Connection::network).filter(n -> !n.isEmpty()).ifPresent(names::add);
+    return String.join("; ", names);
   }
 
   /** Groups and systems of an item as a schema can hold them: those received, and its network. */

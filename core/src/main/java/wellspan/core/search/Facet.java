@@ -11,6 +11,8 @@ public enum Facet {
   CLASS("class"),
   MATERIAL("material"),
   PART("part"),
+  GROUP("group"),
+  TYPE("type"),
   HAS("has"),
   IN("in");
 

@@ -9,8 +9,10 @@ import java.util.Set;
 import java.util.function.Predicate;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import wellspan.core.attribute.Holder;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.describe.Networks;
 import wellspan.core.finding.Finding;
 import wellspan.core.geom.OnceAsked;
 import wellspan.core.item.ItemId;
@@ -105,6 +107,8 @@ public record ItemQuery(List<Term> terms) {
           "finding".startsWith(text)
               && (asked.found().contains(i.id()) || asked.named().contains(i.item().name()));
       case PART -> has(asked.standsIn(i), text);
+      case GROUP -> has(Networks.namesOf(i.item()), text);
+      case TYPE -> has(i.item().said().type().map(Holder::name).orElse(""), text);
       case IN -> build.job().deliveries().stream().anyMatch(d -> in(build, d, text, i));
     };
   }

@@ -10,6 +10,9 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Holder;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.LocalZero;
@@ -54,7 +57,13 @@ class ItemQueryTest {
                 "metre",
                 List.of(
                     Item.string("Kerb left", line).on("KERB"),
-                    Item.string("Kerb right", line).on("KERB"),
+                    Item.string("Kerb right", line)
+                        .on("KERB")
+                        .saying(
+                            Description.NONE.heldBy(
+                                List.of(new Holder(new EntityClass("IfcGroup", ""), "Phase one")),
+                                Optional.of(
+                                    new Holder(new EntityClass("IfcKerbType", ""), "HB 15/30")))),
                     Item.surface("Ground", Grounds.grid(2, 2, 1, (x, y) -> 0)).on("TERRAIN"),
                     Item.cover("Lawn", Grounds.grid(2, 2, 1, (x, y) -> 0), "grass")),
                 Map.of(),
@@ -78,6 +87,8 @@ class ItemQueryTest {
       value = {
         "''                        | Kerb left,Kerb right,Ground,Lawn",
         "kerb                      | Kerb left,Kerb right",
+        "group:phase               | Kerb right",
+        "type:\"hb 15\"             | Kerb right",
         "part:\"road seg\"           | Kerb left,Kerb right",
         "KERB right                | Kerb right",
         "layer:terrain             | Ground",
