@@ -20,6 +20,7 @@ import wellspan.core.item.Kind;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Difference.What;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.Schema;
 import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
@@ -38,6 +39,7 @@ public final class FileProof {
   private final List<ItemPair> paired = new ArrayList<>();
   private final List<Difference> differences = new ArrayList<>();
   private final List<String> propertyMismatches = new ArrayList<>();
+  private final HolderComparison holders = new HolderComparison(IfcSchema.IFC4X3);
   private int propertiesEqual;
 
   private FileProof(Received sent, Received arrived) {
@@ -107,8 +109,11 @@ public final class FileProof {
     if (both(Content.RELATIONS)) {
       differences.addAll(
           RelationComparison.loose(sent, arrived, paired, here.title().equals(there.title())));
+      paired.forEach(p -> holders.loosely(p.sent().name(), p.sent().said(), p.arrived().said()));
+      holders.loosely(sent.root(), arrived.root());
     }
     asAWhole();
+    propertiesEqual += holders.into(differences, propertyMismatches);
     List<Finding> findings =
         new ArrayList<>(differences.stream().map(Difference::finding).toList());
     arrived.findings().stream().filter(Finding::isError).forEach(findings::add);

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.ModelRoot;
@@ -38,17 +39,15 @@ final class HolderComparison {
     this.schema = schema;
   }
 
-  List<Difference> differences() {
-    return differences;
-  }
-
-  /** Properties that did not arrive as sent, as sentences. */
-  List<String> mismatches() {
-    return mismatches;
-  }
-
-  /** Number of properties that arrived as sent. */
-  int equal() {
+  /**
+   * Gives what was found.
+   *
+   * @param sentences takes properties that did not arrive as sent
+   * @return number of properties that arrived as sent
+   */
+  int into(List<Difference> found, List<String> sentences) {
+    found.addAll(differences);
+    sentences.addAll(mismatches);
     return equal;
   }
 
@@ -123,6 +122,71 @@ final class HolderComparison {
     if (sent.type().isPresent()) {
       type(item, sent.type().get(), arrived.type());
     }
+  }
+
+  /**
+   * The same of files of which nobody knows how one was made of the other, and maybe in another
+   * schema: what has the same name says the same, and no membership is lost.
+   */
+  void loosely(String item, Description sent, Description arrived) {
+    for (int i = 0; i < Math.min(sent.structure().size(), arrived.structure().size()); i++) {
+      Holder here = sent.structure().get(i);
+      Holder there = arrived.structure().get(i);
+      if (!here.name().equals(there.name())) {
+        break;
+      }
+      if (seen.add(bare(sent.structure().subList(0, i + 1)))) {
+        alike(here, there);
+      }
+    }
+    for (Holder g : sent.groups()) {
+      Optional<Holder> there =
+          arrived.groups().stream().filter(a -> a.name().equals(g.name())).findFirst();
+      if (there.isEmpty()) {
+        differs(item, item + " was sent as a member of " + g + " and did not arrive in it.");
+      } else if (seen.add(List.of(g.bare()))) {
+        alike(g, there.get());
+      }
+    }
+    if (sent.type().isPresent()) {
+      type(item, sent.type().get(), arrived.type());
+    }
+  }
+
+  /** Project, site and levels, where they have the same names. */
+  void loosely(Optional<ModelRoot> sent, Optional<ModelRoot> arrived) {
+    if (sent.isEmpty() || arrived.isEmpty()) {
+      return;
+    }
+    loosely(sent.get().project(), arrived.get().project());
+    sent.get().site().ifPresent(s -> arrived.get().site().ifPresent(a -> loosely(s, a)));
+    Map<String, Holder> there = new HashMap<>();
+    arrived.get().levels().forEach(path -> there.put(names(path), path.getLast()));
+    for (List<Holder> path : sent.get().levels()) {
+      Holder came = there.get(names(path));
+      if (came != null && seen.add(bare(path))) {
+        alike(path.getLast(), came);
+      }
+    }
+  }
+
+  private void loosely(Holder sent, Holder arrived) {
+    if (sent.name().equals(arrived.name())) {
+      alike(sent, arrived);
+    }
+  }
+
+  private static String names(List<Holder> path) {
+    return path.stream().map(Holder::name).collect(Collectors.joining("\u0000"));
+  }
+
+  /** What an entity says by itself depends on its class. */
+  private void alike(Holder sent, Holder arrived) {
+    boolean same = sent.entityClass().equals(arrived.entityClass());
+    said(
+        sent.toString(),
+        same ? sent : sent.saying(sent.propertySets(), Map.of()),
+        same ? arrived : arrived.saying(arrived.propertySets(), Map.of()));
   }
 
   private void groups(String item, List<Holder> sent, List<Holder> arrived) {

@@ -106,9 +106,7 @@ public final class Prover {
     }
     if (coverage.proves(Content.STRUCTURE)) {
       holders.root(parcel, arrived.root());
-      differences.addAll(holders.differences());
-      propertyMismatches.addAll(holders.mismatches());
-      propertiesEqual += holders.equal();
+      propertiesEqual += holders.into(differences, propertyMismatches);
     }
     compareFrames(arrived);
     compareUnits(arrived);
