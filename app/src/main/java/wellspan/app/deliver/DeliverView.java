@@ -224,7 +224,12 @@ public final class DeliverView extends BorderPane {
         .computeIfAbsent(b.band(), k -> new HashMap<>())
         .computeIfAbsent(
             d.name(),
-            k -> new Stand(ManifestRows.share(d, b.items()), CellState.of(session, d, b.items())));
+            k -> {
+              List<Build.BuiltItem> along = ManifestRows.goingAlong(d, b.items());
+              return new Stand(
+                  ManifestRows.share(d, along),
+                  CellState.of(session, d, along.isEmpty() ? b.items() : along));
+            });
   }
 
   /** All of a stratum at once: included, held back, or some of both. */
@@ -250,7 +255,9 @@ public final class DeliverView extends BorderPane {
                     .deliveries()
                     .holdBack(
                         d.name(),
-                        ManifestRows.carried(d, b.items()),
+                        ManifestRows.goingAlong(d, b.items()).stream()
+                            .map(Build.BuiltItem::id)
+                            .toList(),
                         share != ManifestRows.Share.NONE));
     colour(button, some ? CellState.INCLUDED : state);
     button.setMinWidth(36);

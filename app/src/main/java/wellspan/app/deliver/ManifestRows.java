@@ -9,7 +9,6 @@ import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.extract.Extract;
 import wellspan.core.item.Band;
-import wellspan.core.item.ItemId;
 
 /**
  * The rows of the manifest: every stratum that holds something, and below an open one its items.
@@ -53,29 +52,24 @@ final class ManifestRows {
     return out;
   }
 
-  /** What a delivery takes of a stratum. */
-  static Share share(Delivery d, List<Build.BuiltItem> items) {
-    int carried = 0;
-    int held = 0;
-    for (Build.BuiltItem i : items) {
-      if (goesAlong(d, i)) {
-        carried++;
-        held += d.heldBack().contains(i.id()) ? 1 : 0;
-      }
-    }
-    if (carried == 0) {
+  /**
+   * What a delivery takes of a stratum.
+   *
+   * @param along those of it that could go along
+   */
+  static Share share(Delivery d, List<Build.BuiltItem> along) {
+    long held = along.stream().filter(i -> d.heldBack().contains(i.id())).count();
+    if (along.isEmpty()) {
       return Share.CANNOT;
     }
-    return held == 0 ? Share.ALL : held == carried ? Share.NONE : Share.SOME;
+    return held == 0 ? Share.ALL : held == along.size() ? Share.NONE : Share.SOME;
   }
 
-  /** Whether it could go: the format carries it, and it lies in the delivery's chainages. */
-  private static boolean goesAlong(Delivery d, Build.BuiltItem i) {
-    return d.carries(i.item()) && d.range().map(r -> Extract.reaches(i.item(), r)).orElse(true);
-  }
-
-  /** Those of a stratum that could go along. */
-  static List<ItemId> carried(Delivery d, List<Build.BuiltItem> items) {
-    return items.stream().filter(i -> goesAlong(d, i)).map(Build.BuiltItem::id).toList();
+  /** Those that could go: the format carries them, and they lie in the delivery's chainages. */
+  static List<Build.BuiltItem> goingAlong(Delivery d, List<Build.BuiltItem> items) {
+    return items.stream()
+        .filter(i -> d.carries(i.item()))
+        .filter(i -> d.range().map(r -> Extract.reaches(i.item(), r)).orElse(true))
+        .toList();
   }
 }

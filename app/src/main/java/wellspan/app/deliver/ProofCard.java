@@ -12,17 +12,16 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.CameBack;
+import wellspan.app.session.Outlook;
 import wellspan.app.session.Session;
 import wellspan.app.session.WindowActions;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.Losses;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Severity;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.SinglePrecision;
-import wellspan.core.packing.BeforeDelivery;
 import wellspan.core.proof.Proof;
 import wellspan.core.receipt.PastRun;
 import wellspan.core.receipt.Receipt;
@@ -92,13 +91,14 @@ public final class ProofCard extends ScrollPane {
             session.deliveries()::run);
     go.setId("deliver");
     go.setMaxWidth(Double.MAX_VALUE);
-    List<Finding> before = BeforeDelivery.of(session.build(), d, session.findingsProperty().get());
+    Outlook outlook = session.deliveries().outlook(d);
+    List<Finding> before = outlook.before();
     boolean impossible = before.stream().anyMatch(f -> f.isError() && f.stop() == Stop.DELIVER);
     go.disableProperty()
         .bind(session.work().changingProperty().or(new SimpleBooleanProperty(impossible)));
     before(before);
     box.getChildren().add(go);
-    losses(d);
+    losses(outlook.losses());
     CameBack back = session.deliveries().returnedProperty().get().get(d.name());
     if (back != null) {
       box.getChildren().addAll(overlay(), FileThatCameBack.compared(session, d.name(), back));
@@ -170,15 +170,8 @@ public final class ProofCard extends ScrollPane {
   }
 
   /** What the schema cannot carry, before it is written. */
-  private void losses(Delivery d) {
-    List<String> said =
-        session.build().items().values().stream()
-            .filter(i -> session.build().sends(d, i))
-            .flatMap(
-                i ->
-                    Losses.of(i.item(), d.format(), d.zero().frame(session.job().frame())).stream())
-            .map(Finding::message)
-            .toList();
+  private void losses(List<Finding> losses) {
+    List<String> said = losses.stream().map(Finding::message).toList();
     if (!said.isEmpty()) {
       String count =
           said.size() == 1

@@ -39,6 +39,7 @@ import wellspan.exchange.delivery.DeliveryRun;
  */
 public final class Deliveries {
   private final Fingerprints fingerprints;
+  private final Outlooks outlooks = new Outlooks();
   private final ReadOnlyIntegerWrapper reckoned = new ReadOnlyIntegerWrapper();
   private DeliveryRun.Outcome wholeOf;
   private Set<Whole> whole = Set.of();
@@ -62,6 +63,17 @@ public final class Deliveries {
         new Fingerprints(Fingerprints.AT_ONCE, window, () -> reckoned.set(reckoned.get() + 1));
     List<Delivery> all = session.job().deliveries();
     inHand.set(all.isEmpty() ? "" : all.getFirst().name());
+    session.findingsProperty().addListener((o, a, b) -> lookAhead());
+  }
+
+  /** What there is to say of a delivery before it runs. */
+  public Outlook outlook(Delivery d) {
+    return outlooks.of(session.build(), d, session.findingsProperty().get());
+  }
+
+  /** Works out beside the window what there will be to say of the delivery in hand. */
+  private void lookAhead() {
+    inHand().ifPresent(d -> outlooks.prepare(session.build(), d, session.findingsProperty().get()));
   }
 
   /** Tells of runs of earlier sessions; those of this one go before them. */

@@ -6,14 +6,20 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
+import wellspan.core.attribute.EntityAttributes;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.HolderLosses;
 import wellspan.core.deliver.Losses;
 import wellspan.core.extract.Extract;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
+import wellspan.core.frame.Frame;
 import wellspan.core.item.ItemId;
+import wellspan.core.schema.IfcSchema;
 
 /** What stands in the way of a delivery, or should be known, before it runs. */
 public final class BeforeDelivery {
@@ -72,5 +78,32 @@ public final class BeforeDelivery {
       }
     }
     return out;
+  }
+
+  /**
+   * What cannot be carried of what is sent, one note for each thing of an item and one for what
+   * holds them. In time of the number of items.
+   */
+  public static List<Finding> losses(Build build, Delivery delivery) {
+    Frame frame = delivery.zero().frame(build.job().frame());
+    List<Finding> out = new ArrayList<>();
+    List<HolderLosses.Sent> sent = new ArrayList<>();
+    for (Build.BuiltItem i : build.items().values()) {
+      if (build.sends(delivery, i)) {
+        out.addAll(Losses.of(i.item(), delivery.format(), frame));
+        sent.add(new HolderLosses.Sent(i.item(), attributes(build, i, delivery)));
+      }
+    }
+    out.addAll(HolderLosses.of(delivery.format(), sent));
+    return out;
+  }
+
+  private static Map<String, PropertyValue> attributes(
+      Build build, Build.BuiltItem i, Delivery delivery) {
+    Map<String, PropertyValue> said = i.item().said().attributes();
+    Optional<IfcSchema> schema = delivery.format().schema();
+    return said.isEmpty() || schema.isEmpty()
+        ? Map.of()
+        : EntityAttributes.fitting(said, build.classOf(i, schema.get()).entity(), schema.get());
   }
 }

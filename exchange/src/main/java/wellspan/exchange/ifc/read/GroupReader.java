@@ -1,8 +1,9 @@
 package wellspan.exchange.ifc.read;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.HashMap;
-import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -12,7 +13,10 @@ import wellspan.exchange.file.UniqueNames;
 /** Finds the groups and systems that products are members of. */
 final class GroupReader {
   private final Map<Integer, List<Holder>> groups = new HashMap<>();
-  private final Set<Holder> empty = new HashSet<>();
+
+  /** By the objects themselves, for this is asked for every product. */
+  private final Set<Holder> empty = Collections.newSetFromMap(new IdentityHashMap<>());
+
   private int nested;
 
   /**
@@ -41,7 +45,7 @@ final class GroupReader {
 
   List<Holder> of(Instance product) {
     List<Holder> of = groups.getOrDefault(product.id(), List.of());
-    empty.removeAll(of);
+    of.forEach(empty::remove);
     return of;
   }
 

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import wellspan.core.attribute.Holder;
 import wellspan.exchange.file.UniqueNames;
 
@@ -71,15 +72,12 @@ final class StructureReader {
 
   /** Paths of all levels of the model that have no shape of their own. */
   List<List<Holder>> levels(IfcModel model) {
-    List<List<Holder>> out = new ArrayList<>();
-    for (String kind : List.of("IFCSPATIALSTRUCTUREELEMENT", "IFCSPATIALELEMENT")) {
-      for (Instance i : model.all(kind)) {
-        if (isLevel(i) && i.ref("Representation").isEmpty() && !out.contains(path(i))) {
-          out.add(path(i));
-        }
-      }
-    }
-    return out;
+    Set<Integer> taken = new HashSet<>();
+    return Stream.of("IFCSPATIALSTRUCTUREELEMENT", "IFCSPATIALELEMENT")
+        .flatMap(kind -> model.all(kind).stream())
+        .filter(i -> isLevel(i) && i.ref("Representation").isEmpty() && taken.add(i.id()))
+        .map(this::path)
+        .toList();
   }
 
   /** Whether anything stands in a level or an assembly. */

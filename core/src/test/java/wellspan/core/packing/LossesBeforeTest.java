@@ -1,0 +1,107 @@
+package wellspan.core.packing;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Instant;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.PropertyValue;
+import wellspan.core.build.Build;
+import wellspan.core.deliver.Delivery;
+import wellspan.core.deliver.DeliveryFormat;
+import wellspan.core.deliver.DxfFormat;
+import wellspan.core.deliver.DxfRelease;
+import wellspan.core.deliver.IfcFormat;
+import wellspan.core.deliver.LocalZero;
+import wellspan.core.finding.Finding;
+import wellspan.core.geom.Mesh;
+import wellspan.core.item.Band;
+import wellspan.core.item.Item;
+import wellspan.core.item.ItemId;
+import wellspan.core.job.Job;
+import wellspan.core.job.Revision;
+import wellspan.core.job.Source;
+import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.unit.LinearUnit;
+
+/** What of a received model has no place in a delivery is told before it runs. */
+class LossesBeforeTest {
+  private static Item door() {
+    Mesh mesh =
+        new Mesh(
+            new double[] {0, 0, 0, 1, 0, 0, 0, 1, 0, 0, 0, 1},
+            new int[] {0, 2, 1, 0, 1, 3, 0, 3, 2, 1, 2, 3});
+    return Item.body("Gate", mesh, Band.STRUCTURES)
+        .saying(
+            new Description(new EntityClass("IfcDoor", ""), "", List.of())
+                .within(List.of(new Holder(new EntityClass("IfcBuilding", ""), "Depot")))
+                .heldBy(List.of(), Optional.empty())
+                .withAttributes(
+                    Map.of(
+                        "Tag", new PropertyValue.Label("G-1"),
+                        "OverallHeight", new PropertyValue.Length(2.1))));
+  }
+
+  private static Build build(Item item) {
+    Revision r = new Revision("Rev A", "a.ifc", "x", "abc", 1, Instant.EPOCH, Map.of());
+    return Build.of(
+        Job.named("j").withSource(Source.of("a", r)),
+        Map.of(
+            "a", new Received("IFC4", "", "metre", List.of(item), Map.of(), List.of(), List.of())));
+  }
+
+  private static List<String> losses(Build b, DeliveryFormat format) {
+    Delivery d =
+        new Delivery(
+                "d",
+                "",
+                IfcSchema.IFC4,
+                LinearUnit.METRE,
+                new LocalZero.BasePoint(),
+                "d.ifc",
+                Set.of())
+            .withFormat(format);
+    return BeforeDelivery.losses(b, d).stream().map(Finding::message).toList();
+  }
+
+  @Test
+  void aFormatWithoutLevelsAndAttributesLosesThem() {
+    assertThat(losses(build(door()), new DxfFormat(DxfRelease.R2018, false)))
+        .anyMatch(m -> m.startsWith("Gate was received in levels"))
+        .anyMatch(m -> m.startsWith("Gate goes without OverallHeight, Tag"));
+  }
+
+  @Test
+  void aModelKeepsWhatTheClassHas() {
+    Build b = build(door());
+    assertThat(losses(b, new IfcFormat(IfcSchema.IFC4))).isEmpty();
+    ItemId id = b.items().keySet().iterator().next();
+    Job proxy =
+        b.job()
+            .withSettings(
+                List.of(id),
+                s ->
+                    new wellspan.core.job.ItemSettings(
+                        true,
+                        Optional.of(new EntityClass("IfcBuildingElementProxy", "")),
+                        Map.of()));
+    Build as =
+        Build.of(
+            proxy,
+            Map.of(
+                "a",
+                new Received(
+                    "IFC4", "", "metre", List.of(door()), Map.of(), List.of(), List.of())));
+    assertThat(losses(as, new IfcFormat(IfcSchema.IFC4)))
+        .singleElement()
+        .asString()
+        .startsWith("Gate goes without OverallHeight: there is no such attribute in IFC4");
+  }
+}
