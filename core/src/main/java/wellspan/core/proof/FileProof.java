@@ -2,9 +2,11 @@ package wellspan.core.proof;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.Set;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.crs.CrsCatalogue;
@@ -165,15 +167,14 @@ public final class FileProof {
   /** Boundaries that only repeat where an arrived surface ends are no items of their own. */
   private List<Item> withoutOwnOutlines(List<Item> meant) {
     List<Item> out = new ArrayList<>();
+    Set<String> lines = new HashSet<>();
+    meant.stream().filter(m -> m.shape() instanceof Shape.Lines).forEach(m -> lines.add(m.name()));
     for (Item e : arrived.items()) {
       if (!holdsAnything(e)) {
         continue;
       }
       Optional<Boundaries> boundary = Boundaries.of(e);
-      boolean meantToo =
-          meant.stream()
-              .anyMatch(m -> m.shape() instanceof Shape.Lines && m.name().equals(e.name()));
-      if (boundary.isEmpty() || meantToo) {
+      if (boundary.isEmpty() || lines.contains(e.name())) {
         out.add(e);
         continue;
       }
