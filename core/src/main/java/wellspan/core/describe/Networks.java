@@ -11,13 +11,30 @@ import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Holder;
 import wellspan.core.item.Item;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.schema.ProductClasses;
+import wellspan.core.schema.Schema;
 
 /** What models call networks and their ports, and which groups and systems items are members of. */
 public final class Networks {
   private Networks() {}
 
+  /** What a port says of the system it is of, as a schema can say it. */
+  public static String portSystem(Connection of, IfcSchema schema) {
+    return inSchema(system(of.type()), "SystemType", schema);
+  }
+
+  private static String inSchema(String literal, String attribute, IfcSchema schema) {
+    Schema tables = Schema.forFile(schema.id()).orElseThrow();
+    return tables.entity("IfcDistributionPort").orElseThrow().attributes().stream()
+        .filter(a -> a.name().equals(attribute))
+        .findFirst()
+        .filter(a -> ProductClasses.allows(tables, a.type(), literal))
+        .map(a -> literal)
+        .orElse("NOTDEFINED");
+  }
+
   /** What a model calls systems of a type that a {@link Connection} has. */
-  public static String system(String type) {
+  private static String system(String type) {
     return switch (type) {
       case "storm" -> "STORMWATER";
       case "sanitary" -> "SEWAGE";
@@ -27,10 +44,10 @@ public final class Networks {
     };
   }
 
-  /** The type of a port; pipes are what networks are made of here. */
-  public static String portType(Optional<Holder> received) {
-    String said = received.map(h -> h.entityClass().predefinedType()).orElse("PIPE");
-    return said.isEmpty() ? "NOTDEFINED" : said;
+  /** The type of a port as a schema can say it; pipes are what networks are made of here. */
+  public static String portType(Connection.Port p, IfcSchema schema) {
+    String said = p.received().map(h -> h.entityClass().predefinedType()).orElse("PIPE");
+    return inSchema(said, "PredefinedType", schema);
   }
 
   /** Names of the groups and systems that an item is a member of, with a semicolon between. */
@@ -55,7 +72,7 @@ public final class Networks {
       EntityClass system =
           schema == IfcSchema.IFC2X3
               ? new EntityClass("IfcSystem", "")
-              : new EntityClass("IfcDistributionSystem", system(c.get().type()));
+              : new EntityClass("IfcDistributionSystem", portSystem(c.get(), schema));
       out.add(new Holder(system, c.get().network()));
     }
     return List.copyOf(out);

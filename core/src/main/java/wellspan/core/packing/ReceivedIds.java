@@ -27,6 +27,7 @@ final class ReceivedIds {
     return GLOBAL_ID.matcher(id).matches();
   }
 
+  /** The pieces with the ids that their items were received with. */
   static List<Parcel.Piece> kept(List<Parcel.Piece> pieces) {
     Set<String> taken = new HashSet<>();
     pieces.forEach(p -> taken.add(p.description().globalId()));

@@ -5,6 +5,7 @@ import java.util.List;
 import wellspan.core.attribute.Connection;
 import wellspan.core.attribute.Holder;
 import wellspan.core.describe.HolderClasses;
+import wellspan.core.describe.Networks;
 import wellspan.core.item.Item;
 import wellspan.core.proof.Difference.What;
 import wellspan.core.schema.IfcSchema;
@@ -43,10 +44,29 @@ final class PortComparison {
     }
     List<Difference> out = new ArrayList<>();
     for (int i = 0; i < here.size(); i++) {
-      compare(sent.name() + ", port " + name(here.get(i)), here.get(i), there.get(i), tolerance)
-          .forEach(out::add);
+      String what = sent.name() + ", port " + name(here.get(i));
+      out.addAll(compare(what, here.get(i), there.get(i), tolerance));
+      if (schema != IfcSchema.IFC2X3) { // which says neither
+        types(what, sent, arrived, i, out);
+      }
     }
     return out;
+  }
+
+  private void types(String what, Item sent, Item arrived, int n, List<Difference> out) {
+    Connection here = sent.attributes().connection().orElseThrow();
+    Connection there = arrived.attributes().connection().orElseThrow();
+    String meant = type(here, n);
+    String came = type(there, n);
+    if (!meant.equals(came)) {
+      out.add(
+          Difference.of(
+              What.TYPE, what, what + " was sent as " + meant + " and arrived as " + came + "."));
+    }
+  }
+
+  private String type(Connection c, int n) {
+    return Networks.portType(c.ports().get(n), schema) + " of " + Networks.portSystem(c, schema);
   }
 
   private static List<Connection.Port> ports(Item i) {

@@ -258,6 +258,9 @@ class HoldersTravelTest extends DeliveredInTest {
         Arguments.of("'Loft'", "'Cellar'", Difference.What.STRUCTURE),
         Arguments.of("'as cast'", "'as laid'", Difference.What.PROPERTY),
         Arguments.of("'with a seal'", "'without'", Difference.What.PROPERTY),
+        Arguments.of(".SINK.,.PIPE.", ".SINK.,.DUCT.", Difference.What.TYPE),
+        Arguments.of(
+            ".SOURCE.,.PIPE.,.STORMWATER.", ".SOURCE.,.PIPE.,.SEWAGE.", Difference.What.TYPE),
         Arguments.of(".SOURCEANDSINK.", ".SINK.", Difference.What.RELATION));
   }
 
@@ -281,6 +284,44 @@ class HoldersTravelTest extends DeliveredInTest {
     assertThat(guids(dir.resolve("a.ifc")))
         .doesNotHaveDuplicates()
         .contains(id("BU").replace("'", ""));
+  }
+
+  @Test
+  void assembliesOfOneNameInTwoStoreysKeepIt() throws IOException {
+    String two =
+        model()
+            .replace(
+                "#34=IFC",
+                """
+                #71=IFCELEMENTASSEMBLY(%s,$,'Roof',$,$,#24,$,$,$,$);
+                #72=IFCMEMBER(%s,$,'Purlin',$,$,#24,#23,$,$);
+                #73=IFCRELAGGREGATES(%s,$,$,$,#71,(#72));
+                #74=IFCRELCONTAINEDINSPATIALSTRUCTURE(%s,$,$,$,(#71),#10);
+                #34=IFC"""
+                    .formatted(id("R2"), id("PU"), id("t1"), id("t2")));
+    Received r = IfcReader.read(Files.writeString(dir.resolve("t.ifc"), two), Progress.NONE);
+    assertThat(run(onward(r, IfcSchema.IFC4X3)).receipt().proof().pass()).isTrue();
+    Received back = IfcReader.read(dir.resolve("a.ifc"), Progress.NONE);
+    assertThat(back.items())
+        .filteredOn(i -> List.of("Purlin", "Truss bar").contains(i.name()))
+        .extracting(i -> String.join("/", i.said().structure().stream().map(Holder::name).toList()))
+        .containsExactlyInAnyOrder("Pump house/Loft/Roof", "Pump house/Ground floor/Roof/Truss");
+  }
+
+  @Test
+  void aTypeOfPortThatASchemaDoesNotHaveIsNotDefinedThere() throws IOException {
+    String later =
+        model()
+            .replace("FILE_SCHEMA(('IFC4'))", "FILE_SCHEMA(('IFC4X3_ADD2'))")
+            .replace("(0.,0.,1.)));", "(0.,0.,1.)),$);")
+            .replace(".PIPE.,.STORMWATER.", ".WIRELESS.,.FIXEDTRANSMISSIONNETWORK.");
+    Received r = IfcReader.read(Files.writeString(dir.resolve("w.ifc"), later), Progress.NONE);
+    assertThat(run(onward(r, IfcSchema.IFC4X3)).receipt().proof().pass()).isTrue();
+    assertThat(Files.readString(dir.resolve("a.ifc")))
+        .contains(".WIRELESS.,.FIXEDTRANSMISSIONNETWORK.");
+    assertThat(run(onward(r, IfcSchema.IFC4)).receipt().proof().pass()).isTrue();
+    assertThat(Files.readString(dir.resolve("a.ifc")))
+        .contains(".SOURCE.,.NOTDEFINED.,.NOTDEFINED.");
   }
 
   @Test

@@ -109,10 +109,10 @@ final class StructureReader {
     return paths.computeIfAbsent(
         i.id(),
         id -> {
-          int whole = wholes.containsKey(id) ? wholes.get(id).id() : 0;
+          Instance in = wholes.getOrDefault(id, containers.get(id));
           String name =
               namesIn
-                  .computeIfAbsent(whole, k -> new UniqueNames())
+                  .computeIfAbsent(in == null ? 0 : in.id(), k -> new UniqueNames())
                   .of("level", IfcReader.nameOf(i));
           List<Holder> path = new ArrayList<>(above);
           path.add(holders.of(i, name));

@@ -112,8 +112,8 @@ final class NetworkRecords {
                 ref(placement),
                 UNSET,
                 flow,
-                literal(Networks.portType(received)),
-                literal(Networks.system(c.type())));
+                literal(Networks.portType(p, parcel.schema())),
+                literal(Networks.portSystem(c, parcel.schema())));
     if (received.isPresent()) {
       properties.attach(piece.key() + " port " + p.link(), port, received.get().propertySets());
     }

@@ -211,14 +211,13 @@ final class StructureRecords {
 
   /** Writes assemblies, which stand in the structure in their parts' stead. */
   void assemblies() throws IOException {
-    List<Assembly> innermostFirst = new ArrayList<>(assemblies.values());
-    for (Assembly a : innermostFirst) {
+    for (Assembly a : List.copyOf(assemblies.values())) {
       for (int n = a.path().size() - 1; n > 0 && isAssembly(a.path().get(n - 1)); n--) {
         List<Holder> outer = a.path().subList(0, n);
         assemblies.computeIfAbsent(bare(outer), k -> new Assembly(outer, new ArrayList<>()));
       }
     }
-    innermostFirst = new ArrayList<>(assemblies.values());
+    List<Assembly> innermostFirst = new ArrayList<>(assemblies.values());
     innermostFirst.sort(Comparator.comparingInt((Assembly a) -> a.path().size()).reversed());
     for (Assembly a : innermostFirst) {
       Holder h = a.path().getLast();
