@@ -81,7 +81,7 @@ public final class HolderLosses {
                   + String.join(", ", names)
                   + ": there is no such attribute in "
                   + format.title()
-                  + " for what they go as."));
+                  + (lost.size() == 1 ? " for what it goes as." : " for what they go as.")));
     }
   }
 
