@@ -39,7 +39,7 @@ public final class Losses {
       out.add(Finding.note(DELIVER, "deliver.local", "", LOCAL));
     }
     follows(parcel).ifPresent(out::add);
-    out.addAll(HolderLosses.of(parcel));
+    out.addAll(ReceivedLosses.of(parcel));
     boolean scaleSaid = false;
     for (Parcel.Piece p : parcel.pieces()) {
       for (Finding f : of(p.item(), parcel.format(), parcel.frame())) {

@@ -9,15 +9,17 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import wellspan.core.attribute.EntityAttributes;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
-import wellspan.core.deliver.HolderLosses;
 import wellspan.core.deliver.Losses;
+import wellspan.core.deliver.ReceivedLosses;
 import wellspan.core.extract.Extract;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.Frame;
+import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.schema.IfcSchema;
 
@@ -87,23 +89,24 @@ public final class BeforeDelivery {
   public static List<Finding> losses(Build build, Delivery delivery) {
     Frame frame = delivery.zero().frame(build.job().frame());
     List<Finding> out = new ArrayList<>();
-    List<HolderLosses.Sent> sent = new ArrayList<>();
+    List<ReceivedLosses.Sent> sent = new ArrayList<>();
     for (Build.BuiltItem i : build.items().values()) {
       if (build.sends(delivery, i)) {
         out.addAll(Losses.of(i.item(), delivery.format(), frame));
-        sent.add(new HolderLosses.Sent(i.item(), attributes(build, i, delivery)));
+        EntityClass as = build.classOf(i, delivery.schema());
+        sent.add(new ReceivedLosses.Sent(i.item(), as, attributes(i.item(), as, delivery)));
       }
     }
-    out.addAll(HolderLosses.of(delivery.format(), sent));
+    out.addAll(ReceivedLosses.of(delivery.format(), sent));
     return out;
   }
 
   private static Map<String, PropertyValue> attributes(
-      Build build, Build.BuiltItem i, Delivery delivery) {
-    Map<String, PropertyValue> said = i.item().said().attributes();
+      Item item, EntityClass as, Delivery delivery) {
+    Map<String, PropertyValue> said = item.said().attributes();
     Optional<IfcSchema> schema = delivery.format().schema();
     return said.isEmpty() || schema.isEmpty()
         ? Map.of()
-        : EntityAttributes.fitting(said, build.classOf(i, schema.get()).entity(), schema.get());
+        : EntityAttributes.fitting(said, as.entity(), schema.get());
   }
 }

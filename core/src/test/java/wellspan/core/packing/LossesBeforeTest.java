@@ -104,4 +104,13 @@ class LossesBeforeTest {
         .asString()
         .startsWith("Gate goes without OverallHeight: there is no such attribute in IFC4");
   }
+
+  @Test
+  void aClassThatTheSchemaDoesNotHaveIsTold() {
+    Item kerb =
+        door().saying(new Description(new EntityClass("IfcKerb", "NOTDEFINED"), "", List.of()));
+    assertThat(losses(build(kerb), new IfcFormat(IfcSchema.IFC4X3))).isEmpty();
+    assertThat(losses(build(kerb), new IfcFormat(IfcSchema.IFC2X3)))
+        .anyMatch(m -> m.startsWith("Gate was received as IfcKerb and goes as Ifc"));
+  }
 }

@@ -3,32 +3,41 @@ package wellspan.core.deliver;
 import static wellspan.core.finding.Stop.DELIVER;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import wellspan.core.attribute.Description;
+import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
+import wellspan.core.item.Kind;
+import wellspan.core.schema.IfcSchema;
+import wellspan.core.schema.ProductClasses;
+import wellspan.core.schema.Schema;
 
-/** What was received of items besides what they are, and has no place in what is sent. */
-public final class HolderLosses {
-  private HolderLosses() {}
+/** What was received of items and has no place in what is sent, each kind of loss told once. */
+public final class ReceivedLosses {
+  private ReceivedLosses() {}
 
   /**
    * An item that is sent.
    *
+   * @param as the class that it goes as
    * @param attributes of its entity that go with it
    */
-  public record Sent(Item item, Map<String, PropertyValue> attributes) {}
+  public record Sent(Item item, EntityClass as, Map<String, PropertyValue> attributes) {}
 
   static List<Finding> of(Parcel parcel) {
     return of(
         parcel.format(),
         parcel.pieces().stream()
-            .map(p -> new Sent(p.item(), p.description().attributes()))
+            .map(
+                p ->
+                    new Sent(p.item(), p.description().entityClass(), p.description().attributes()))
             .toList());
   }
 
@@ -37,9 +46,40 @@ public final class HolderLosses {
     List<Finding> out = new ArrayList<>();
     if (format.schema().isEmpty()) {
       holders(format, all, out);
+    } else {
+      classes(format.schema().get(), all, out);
     }
     attributes(format, all, out);
     return out;
+  }
+
+  /** Classes that nobody chose to change: the schema, or a delivery, has none of them. */
+  private static void classes(IfcSchema schema, List<Sent> all, List<Finding> out) {
+    Schema tables = Schema.forFile(schema.id()).orElseThrow();
+    Map<String, List<Sent>> changed = new LinkedHashMap<>();
+    for (Sent s : all) {
+      String was = s.item().said().entityClass().entity();
+      boolean ground = s.item().kind().is(Kind.TERRAIN); // its format tells that
+      if (!was.isEmpty() && !was.equals(s.as().entity()) && !ground && !has(tables, s)) {
+        String words = " received as " + was + " and %s as " + s.as().entity() + ".";
+        changed.computeIfAbsent(words, k -> new ArrayList<>()).add(s);
+      }
+    }
+    changed.forEach(
+        (words, of) ->
+            out.add(
+                note(
+                    "deliver.class",
+                    of,
+                    of.size() == 1
+                        ? " was" + words.formatted("goes")
+                        : " were" + words.formatted("go"))));
+  }
+
+  private static boolean has(Schema tables, Sent s) {
+    EntityClass received = s.item().said().entityClass();
+    return ProductClasses.has(tables, received.entity(), "")
+        || ProductClasses.has(tables, received.entity(), received.predefinedType());
   }
 
   private static void holders(DeliveryFormat format, List<Sent> all, List<Finding> out) {
