@@ -2,6 +2,7 @@ package wellspan.core.rulebook;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,7 +20,7 @@ import wellspan.core.item.Item;
 /** What rules find of what an item was received in. */
 class SubjectTest {
   private static List<PropertySet> said(String... namesAndValues) {
-    Map<String, PropertyValue> out = new java.util.LinkedHashMap<>();
+    Map<String, PropertyValue> out = new LinkedHashMap<>();
     for (int i = 0; i < namesAndValues.length; i += 2) {
       out.put(namesAndValues[i], new PropertyValue.Label(namesAndValues[i + 1]));
     }

@@ -2,6 +2,7 @@ package wellspan.exchange.delivery;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.entry;
+import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.nio.file.Files;
@@ -216,10 +217,6 @@ class HoldersTravelTest extends DeliveredInTest {
     }
   }
 
-  private static org.assertj.core.data.Offset<Double> within(double d) {
-    return org.assertj.core.api.Assertions.within(d);
-  }
-
   private Proof altered(UnaryOperator<String> damage) throws IOException {
     Parcel p = onward(received(), IfcSchema.IFC4);
     run(p);
@@ -322,6 +319,22 @@ class HoldersTravelTest extends DeliveredInTest {
     assertThat(run(onward(r, IfcSchema.IFC4)).receipt().proof().pass()).isTrue();
     assertThat(Files.readString(dir.resolve("a.ifc")))
         .contains(".SOURCE.,.NOTDEFINED.,.NOTDEFINED.");
+  }
+
+  @Test
+  void twoTypesOfOneNameStayTwo() throws IOException {
+    String two =
+        model()
+            .replace("(#30,#31),#54);", "(#30),#54);")
+            .replace(
+                "#60=IFC",
+                "#75=IFCPIPESEGMENTTYPE(%s,$,'Concrete 300',$,$,$,$,$,$,.RIGIDSEGMENT.);\n#76=IFCRELDEFINESBYTYPE(%s,$,$,$,(#31),#75);\n#60=IFC"
+                    .formatted(id("T2"), id("t3")));
+    Received r = IfcReader.read(Files.writeString(dir.resolve("t.ifc"), two), Progress.NONE);
+    assertThat(run(onward(r, IfcSchema.IFC4)).receipt().proof().pass()).isTrue();
+    Received back = IfcReader.read(dir.resolve("a.ifc"), Progress.NONE);
+    assertThat(ids(List.of(item(back, "Pipe 2").said().type().orElseThrow())))
+        .containsExactly("T2");
   }
 
   @Test

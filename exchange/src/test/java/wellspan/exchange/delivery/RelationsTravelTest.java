@@ -211,7 +211,7 @@ class RelationsTravelTest extends DeliveredInTest {
             p.control(),
             p.info(),
             List.of(),
-            java.util.Optional.empty());
+            Optional.empty());
     Proof proof = Prover.compare(alone, back(), Progress.NONE);
     assertThat(proof.findings())
         .extracting(Finding::message)

@@ -104,7 +104,8 @@ final class TypeRecords {
     if (held && schema.entity(entity).isEmpty()) {
       throw new SchemaViolation(entity + " is not an entity of " + schema.id() + ".");
     }
-    Optional<Holder> received = piece.description().type().map(Holder::bare);
+    Optional<Holder> received =
+        piece.description().type().map(t -> t.saying(List.of(), Map.of())); // two may share a name
     if (!held && (map.isEmpty() && received.isEmpty() || !canBeWritten(entity))) {
       return;
     }
