@@ -32,7 +32,10 @@ public record Cant(double railHeadDistance, List<Station> stations) {
     LINEAR,
     BLOSS,
     COSINE,
-    SINE
+    SINE,
+    /** Two parabolas, after Helmert. */
+    BIQUADRATIC,
+    VIENNESE
   }
 
   /**
@@ -140,6 +143,8 @@ public record Cant(double railHeadDistance, List<Station> stations) {
       case "bloss", "revbloss" -> Law.BLOSS;
       case "cosine", "revcosine" -> Law.COSINE;
       case "sine", "sinusoid", "revsinusoid" -> Law.SINE;
+      case "biquadratic", "revbiquadratic" -> Law.BIQUADRATIC;
+      case "viennese", "weinerbogen", "wienerbogen" -> Law.VIENNESE;
       default -> Law.LINEAR;
     };
   }

@@ -8,15 +8,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.Chainages;
+import wellspan.core.align.Footpoint;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.align.Profile;
 import wellspan.core.align.ProfileSegment;
-import wellspan.core.align.SpiralLaw;
 import wellspan.core.attribute.PropertySet;
-import wellspan.core.attribute.PropertyValue;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 
@@ -34,6 +34,9 @@ final class AlignmentReader {
   private final CurveReader curves;
   private final List<Finding> findings;
   private final Map<Integer, List<Instance>> nested = new HashMap<>();
+
+  /** Alignments by the number of one that is a part of them. */
+  private final Map<Integer, Instance> wholes = new HashMap<>();
 
   AlignmentReader(
       IfcModel model,
@@ -56,58 +59,36 @@ final class AlignmentReader {
                       .computeIfAbsent(parent.id(), k -> new ArrayList<>())
                       .addAll(rel.refs("RelatedObjects")));
     }
-  }
-
-  private static final class Refused extends Exception {
-    Refused(String what) {
-      super(what);
+    for (Instance rel : model.all("IFCRELAGGREGATES")) {
+      rel.ref("RelatingObject")
+          .filter(w -> w.isA("IFCALIGNMENT"))
+          .ifPresent(w -> rel.refs("RelatedObjects").forEach(p -> wholes.putIfAbsent(p.id(), w)));
     }
   }
+
+  /** What an alignment is in the model's own coordinates and unit. */
+  private record Own(List<PlanElement> plan, Optional<Profile> profile) {}
 
   /** The alignment in shared coordinates, or nothing and an error finding. */
   Optional<Alignment> read(Instance alignment, String name) {
     try {
-      List<Instance> children = nested.getOrDefault(alignment.id(), List.of());
-      List<Instance> plan = parameters(children, "IFCALIGNMENTHORIZONTAL");
-      for (Instance part : parts(alignment)) {
-        Optional<String> fault = soundness.whole(part);
-        if (fault.isPresent()) {
-          throw new Refused(fault.get());
-        }
-      }
-      if (plan.isEmpty()) {
-        throw new Refused("it has no horizontal layout");
-      }
-      Alignment own =
-          new Alignment(
-              name,
-              planElements(plan),
-              new Chainages(0, List.of()),
-              profile(parameters(children, "IFCALIGNMENTVERTICAL")));
-      CurveCheck.largestDifference(alignment, own, 1 / units.length())
-          .filter(d -> d * units.length() > SAME)
-          .ifPresent(
-              d ->
-                  findings.add(
-                      Finding.error(
-                              RECEIVE,
-                              "alignment.curve",
-                              name,
-                              String.format(
-                                  Locale.ROOT,
-                                  "%s: the curve geometry lies up to %.4f mm from its layout.",
-                                  name,
-                                  1000 * d * units.length()))
-                          .withFigure(Figure.of(1000 * d * units.length(), 4, "mm"))));
+      sound(alignment);
+      Optional<Own> laid = laid(alignment, name);
+      Own o = laid.isPresent() ? laid.get() : drawn(alignment, name);
+      Alignment own = new Alignment(name, o.plan(), new Chainages(0, List.of()), o.profile());
       AlignmentJumps jumps = new AlignmentJumps(own, name, units.length(), findings);
       jumps.continuous();
-      jumps.closing(
-          parameters(children, "IFCALIGNMENTHORIZONTAL"),
-          parameters(children, "IFCALIGNMENTVERTICAL"));
-      jumps.drawn(alignment, curves, soundness);
+      if (laid.isPresent()) {
+        compare(alignment, own);
+        jumps.closing(
+            parameters(alignment, "IFCALIGNMENTHORIZONTAL"),
+            parameters(alignment, "IFCALIGNMENTVERTICAL"));
+        jumps.drawn(alignment, curves, soundness);
+      }
       Placement placement = Placements.withoutLines().of(alignment);
-      return Optional.of(shared(own, placement, chainages(children, name), placement.m()[11]));
-    } catch (Refused | IllegalArgumentException | Unread e) {
+      Chainages chainages = stations(alignment, name, own, placement);
+      return Optional.of(shared(own, placement, chainages, placement.m()[11]));
+    } catch (Left | IllegalArgumentException | Unread e) {
       findings.add(
           Finding.error(
               RECEIVE,
@@ -118,162 +99,176 @@ final class AlignmentReader {
     }
   }
 
+  private void sound(Instance alignment) {
+    for (Instance part : parts(alignment)) {
+      Optional<String> fault = soundness.whole(part);
+      if (fault.isPresent()) {
+        throw new Left(fault.get());
+      }
+    }
+  }
+
+  /** By its layouts; empty if there is none in plan, or one that cannot be read beside a curve. */
+  private Optional<Own> laid(Instance alignment, String name) {
+    List<Instance> plan = parameters(alignment, "IFCALIGNMENTHORIZONTAL");
+    List<Instance> profile = parameters(alignment, "IFCALIGNMENTVERTICAL");
+    LayoutReader reader = new LayoutReader(units.angle());
+    try {
+      List<PlanElement> elements = reader.plan(plan);
+      return elements.isEmpty()
+          ? Optional.empty()
+          : Optional.of(new Own(elements, reader.profile(profile)));
+    } catch (Left e) {
+      if (Representations.of(alignment).isEmpty()) {
+        throw e;
+      }
+      findings.add(
+          Finding.warning(
+              RECEIVE,
+              "alignment.curves",
+              name,
+              name + " is read by its curves: " + e.getMessage() + "."));
+      return Optional.empty();
+    }
+  }
+
+  /** By its curves. */
+  private Own drawn(Instance alignment, String name) {
+    for (Instance r : Representations.of(alignment)) {
+      Optional<String> fault = soundness.whole(r);
+      if (fault.isPresent()) {
+        throw new Left(fault.get());
+      }
+    }
+    DrawnAlignment.Drawn d =
+        new DrawnAlignment(curves)
+            .read(alignment)
+            .orElseThrow(
+                () -> new Left("it has no horizontal layout, and no curve is drawn for it"));
+    if (!d.byPoints().isEmpty()) {
+      findings.add(
+          Finding.warning(
+              RECEIVE,
+              "alignment.curves",
+              name,
+              name
+                  + " is drawn by curves of the kind "
+                  + String.join(", ", d.byPoints())
+                  + ", which go on as lines of points within 0.01 mm."));
+    }
+    return new Own(d.plan(), d.profile());
+  }
+
+  private void compare(Instance alignment, Alignment own) {
+    CurveCheck.largestDifference(alignment, own, 1 / units.length())
+        .filter(d -> d * units.length() > SAME)
+        .ifPresent(
+            d ->
+                findings.add(
+                    Finding.error(
+                            RECEIVE,
+                            "alignment.curve",
+                            own.name(),
+                            String.format(
+                                Locale.ROOT,
+                                "%s: the curve geometry lies up to %.4f mm from its layout.",
+                                own.name(),
+                                1000 * d * units.length()))
+                        .withFigure(Figure.of(1000 * d * units.length(), 4, "mm"))));
+  }
+
   /**
    * The sets of an alignment with what its cant layout says.
    *
    * @param said sets that the file gives it
    */
   List<PropertySet> sets(Instance alignment, Alignment read, List<PropertySet> said) {
-    List<PropertySet> out = said;
-    for (Instance layout : nested.getOrDefault(alignment.id(), List.of())) {
-      if (layout.isA("IFCALIGNMENTCANT")) {
-        out =
-            new CantReader(units.length(), geo.scale(), findings)
-                .sets(
-                    read.name(),
-                    layout,
-                    parameters(List.of(layout), "IFCALIGNMENTCANT"),
-                    out,
-                    read.chainages());
-      }
-    }
-    return out;
+    CantReader cants = new CantReader(units.length(), geo.scale(), findings);
+    return layout(alignment, "IFCALIGNMENTCANT")
+        .map(c -> cants.sets(read.name(), c, parameters(c), said, read.chainages()))
+        .orElse(said);
   }
 
-  /** Layouts and segments of an alignment, and where it stands. */
+  /** What its segments say, and where it stands. */
   private List<Instance> parts(Instance alignment) {
     List<Instance> out = new ArrayList<>(alignment.ref("ObjectPlacement").stream().toList());
-    for (Instance layout : nested.getOrDefault(alignment.id(), List.of())) {
-      for (Instance segment : nested.getOrDefault(layout.id(), List.of())) {
-        out.addAll(segment.ref("DesignParameters").stream().toList());
-      }
+    for (String layout :
+        List.of("IFCALIGNMENTHORIZONTAL", "IFCALIGNMENTVERTICAL", "IFCALIGNMENTCANT")) {
+      out.addAll(parameters(alignment, layout));
     }
     return out;
   }
 
-  private List<Instance> parameters(List<Instance> children, String layout) {
-    return children.stream()
-        .filter(c -> c.isA(layout))
-        .flatMap(c -> nested.getOrDefault(c.id(), List.of()).stream())
-        .flatMap(s -> s.ref("DesignParameters").stream())
+  /**
+   * The segments of the layout of a kind; that of the alignment it is a part of, where it has none
+   * of its own: several profiles may lie on one plan.
+   */
+  private List<Instance> parameters(Instance alignment, String layout) {
+    return layout(alignment, layout).map(this::parameters).orElse(List.of());
+  }
+
+  private Optional<Instance> layout(Instance alignment, String layout) {
+    Optional<Instance> own =
+        nested.getOrDefault(alignment.id(), List.of()).stream()
+            .filter(c -> c.isA(layout))
+            .findFirst();
+    return own.isEmpty() && layout.equals("IFCALIGNMENTHORIZONTAL")
+        ? whole(alignment).flatMap(w -> layout(w, layout))
+        : own;
+  }
+
+  /** By its own referents, else by those of the alignment it is a part of. */
+  private Chainages stations(Instance alignment, String name, Alignment line, Placement placement) {
+    StationReader reader =
+        new StationReader(properties, r -> distance(r, line, placement), findings);
+    List<Instance> own = referents(alignment);
+    return reader.read(
+        own.isEmpty() ? whole(alignment).map(this::referents).orElse(own) : own, name);
+  }
+
+  /**
+   * How far along a referent stands, metres: as it says, else where it lies beside the line.
+   *
+   * @param line in the model's own unit, from its placement
+   */
+  private OptionalDouble distance(Instance referent, Alignment line, Placement placement) {
+    Optional<Instance> at =
+        referent
+            .ref("ObjectPlacement")
+            .flatMap(p -> p.ref("RelativePlacement"))
+            .flatMap(p -> p.ref("Location"));
+    if (at.isPresent() && at.get().isA("IFCPOINTBYDISTANCEEXPRESSION")) {
+      double along =
+          Placements.isByParameter(at.get()) ? Double.NaN : at.get().number("DistanceAlong");
+      return Double.isFinite(along)
+          ? OptionalDouble.of(along * geo.scale())
+          : OptionalDouble.empty();
+    }
+    try {
+      double[] m = Placements.withoutLines().of(referent).m();
+      double[] p = placement.local(new double[] {m[3], m[7], m[11]});
+      Optional<Footpoint> foot = at.isEmpty() ? Optional.empty() : Footpoint.of(line, p[0], p[1]);
+      return foot.map(f -> OptionalDouble.of(f.distance() * geo.scale()))
+          .orElse(OptionalDouble.empty());
+    } catch (Unread e) {
+      return OptionalDouble.empty();
+    }
+  }
+
+  private List<Instance> referents(Instance alignment) {
+    return nested.getOrDefault(alignment.id(), List.of()).stream()
+        .filter(c -> c.isA("IFCREFERENT"))
         .toList();
   }
 
-  private List<PlanElement> planElements(List<Instance> segments) throws Refused {
-    List<PlanElement> out = new ArrayList<>();
-    for (Instance s : segments) {
-      double length = s.number("SegmentLength", 0);
-      if (length == 0) {
-        continue; // the closing segment
-      }
-      double[] p = Placement.point(s.ref("StartPoint"));
-      PlanPoint start = new PlanPoint(p[0], p[1], s.number("StartDirection") * units.angle());
-      double k0 = curvature(s.number("StartRadiusOfCurvature", 0));
-      double k1 = curvature(s.number("EndRadiusOfCurvature", 0));
-      String type = s.literal("PredefinedType");
-      out.add(
-          switch (type) {
-            case "LINE" -> new PlanElement.Line(start, length);
-            case "CIRCULARARC" -> new PlanElement.Arc(start, length, 1 / (k0 != 0 ? k0 : k1));
-            case "CLOTHOID" -> new PlanElement.Spiral(start, length, k0, k1, SpiralLaw.CLOTHOID);
-            case "BLOSSCURVE" -> new PlanElement.Spiral(start, length, k0, k1, SpiralLaw.BLOSS);
-            case "COSINECURVE" -> new PlanElement.Spiral(start, length, k0, k1, SpiralLaw.COSINE);
-            case "SINECURVE" -> new PlanElement.Spiral(start, length, k0, k1, SpiralLaw.SINE);
-            default ->
-                throw new Refused(
-                    "it holds a segment of type " + type + ", which cannot be read yet");
-          });
-    }
-    return out;
+  private Optional<Instance> whole(Instance alignment) {
+    return Optional.ofNullable(wholes.get(alignment.id()));
   }
 
-  private static double curvature(double radius) {
-    return radius == 0 ? 0 : 1 / radius;
-  }
-
-  private Optional<Profile> profile(List<Instance> segments) throws Refused {
-    List<ProfileSegment> out = new ArrayList<>();
-    for (Instance s : segments) {
-      double length = s.number("HorizontalLength", 0);
-      if (length == 0) {
-        continue;
-      }
-      double start = s.number("StartDistAlong");
-      double level = s.number("StartHeight");
-      double g0 = s.number("StartGradient");
-      double g1 = s.number("EndGradient");
-      String type = s.literal("PredefinedType");
-      out.add(
-          switch (type) {
-            case "CONSTANTGRADIENT" -> new ProfileSegment.Grade(start, length, level, g0);
-            case "PARABOLICARC" -> new ProfileSegment.Parabola(start, length, level, g0, g1);
-            case "CIRCULARARC" -> {
-              double turned = Math.sin(Math.atan(g1)) - Math.sin(Math.atan(g0));
-              yield new ProfileSegment.Circle(start, length, level, g0, g1, length / turned);
-            }
-            default ->
-                throw new Refused(
-                    "its profile holds a segment of type " + type + ", which cannot be read yet");
-          });
-    }
-    return out.isEmpty() ? Optional.empty() : Optional.of(new Profile("Profile", out));
-  }
-
-  private Chainages chainages(List<Instance> children, String name) {
-    double start = 0;
-    List<Chainages.Equation> equations = new ArrayList<>();
-    List<double[]> labels = new ArrayList<>();
-    for (Instance c : children) {
-      if (!c.isA("IFCREFERENT")) {
-        continue;
-      }
-      Map<String, PropertyValue> stationing =
-          properties.of(c).stream()
-              .filter(s -> s.name().equals("Pset_Stationing"))
-              .findFirst()
-              .map(PropertySet::values)
-              .orElse(Map.of());
-      if (!(stationing.get("Station") instanceof PropertyValue.Length(double station))) {
-        continue;
-      }
-      double along =
-          c.ref("ObjectPlacement")
-                  .flatMap(p -> p.ref("RelativePlacement"))
-                  .flatMap(p -> p.ref("Location"))
-                  .map(p -> p.number("DistanceAlong"))
-                  .orElse(Double.NaN)
-              * geo.scale();
-      if (stationing.get("IncomingStation") instanceof PropertyValue.Length(double back)) {
-        boolean increasing =
-            !(stationing.get("HasIncreasingStation") instanceof PropertyValue.Flag(boolean up))
-                || up;
-        equations.add(new Chainages.Equation(along, back, station, increasing));
-      } else if (!(along > 0)) {
-        start = station;
-      } else {
-        labels.add(new double[] {along, station});
-      }
-    }
-    equations.sort(java.util.Comparator.comparingDouble(Chainages.Equation::distance));
-    Chainages out = new Chainages(start, equations);
-    for (double[] label : labels) {
-      double off = Math.abs(out.at(label[0]) - label[1]);
-      if (off > AlignmentJumps.JUMP) {
-        findings.add(
-            Finding.error(
-                RECEIVE,
-                "alignment.station",
-                name,
-                String.format(
-                    Locale.ROOT,
-                    "%s: the referent at %.3f m says the chainage %s, which is %.3f m from what its start gives.",
-                    name,
-                    label[0],
-                    Chainages.format(label[1]),
-                    off)));
-      }
-    }
-    return out;
+  private List<Instance> parameters(Instance layout) {
+    return nested.getOrDefault(layout.id(), List.of()).stream()
+        .flatMap(s -> s.ref("DesignParameters").stream())
+        .toList();
   }
 
   private Alignment shared(Alignment own, Placement placement, Chainages chainages, double dz) {
@@ -305,7 +300,17 @@ final class AlignmentReader {
       case PlanElement.Spiral s ->
           new PlanElement.Spiral(
               start, s.length() * k, s.startCurvature() / k, s.endCurvature() / k, s.law());
-      case PlanElement.Irregular i -> throw new IllegalStateException("a layout has none");
+      case PlanElement.Irregular i -> {
+        double[] xy = new double[i.xy().length];
+        for (int j = 0; j < xy.length; j += 2) {
+          double[] q = {i.xy()[j], i.xy()[j + 1], 0};
+          placement.apply(q, 0, 3);
+          geo.apply(q);
+          xy[j] = q[0];
+          xy[j + 1] = q[1];
+        }
+        yield new PlanElement.Irregular(xy);
+      }
     };
   }
 

@@ -137,7 +137,9 @@ final class CantReader {
       case "BLOSSCURVE" -> Cant.Law.BLOSS;
       case "COSINECURVE" -> Cant.Law.COSINE;
       case "SINECURVE" -> Cant.Law.SINE;
-      default -> Cant.Law.LINEAR;
+      case "HELMERTCURVE" -> Cant.Law.BIQUADRATIC;
+      case "VIENNESEBEND" -> Cant.Law.VIENNESE;
+      default -> Cant.Law.LINEAR; // the schema has no other one
     };
   }
 }

@@ -55,7 +55,8 @@ record FileReport(
                   RECEIVE,
                   "ifc.text",
                   "",
-                  texts + " × IfcTextLiteral is read as a point that is named by its words.")
+                  texts
+                      + " × IfcTextLiteral or tag of a grid is read as a point that is named by its words.")
               .withFigure(Figure.count(texts)));
     }
     if (soundness.check().wholeForReal() > 0) {

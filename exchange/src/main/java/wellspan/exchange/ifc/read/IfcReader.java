@@ -131,7 +131,7 @@ public final class IfcReader {
     return model.isA(product, "IFCALIGNMENT")
         || !grouped.contains(product)
             && !model.isA(product, "IFCLINEARELEMENT")
-            && !model.isA(product, "IFCPOSITIONINGELEMENT");
+            && (!model.isA(product, "IFCPOSITIONINGELEMENT") || model.isA(product, "IFCGRID"));
   }
 
   private void alignment(Instance p, AlignmentReader alignments) {

@@ -28,7 +28,7 @@ final class LineReader {
     List<double[]> out = new ArrayList<>();
     for (Instance item : elements(items)) {
       if (item.isA("IFCCURVE")) {
-        out.add(moved(product, curves.points(item), isFlat(item, 0)));
+        out.add(moved(product, curves.points(item), isFlat(item)));
       }
     }
     return out;
@@ -79,6 +79,10 @@ final class LineReader {
   }
 
   /** Whether a curve lies in a plane of two coordinates and so says nothing of levels. */
+  static boolean isFlat(Instance curve) {
+    return isFlat(curve, 0);
+  }
+
   private static boolean isFlat(Instance curve, int depth) {
     if (depth > 16) {
       return false;

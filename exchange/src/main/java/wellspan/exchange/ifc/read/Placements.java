@@ -26,6 +26,9 @@ final class Placements {
   private final Map<Integer, Placement> known = new HashMap<>();
   private final Map<Integer, LineByDistance> lines = new HashMap<>();
 
+  /** Made when something stands on a grid. */
+  private GridPlaces grids;
+
   /**
    * @param findings takes what is wrong with places
    */
@@ -77,12 +80,32 @@ final class Placements {
       own = Placement.axis(required(p, "RelativePlacement"));
     } else if (p.isA("IFCLINEARPLACEMENT")) {
       own = linear(p);
+    } else if (p.isA("IFCGRIDPLACEMENT") && curves.isPresent()) {
+      Placement grid = onGrid(p, open);
+      if (parent.isPresent() && away(base, grid) > SAME) {
+        throw new Unread(p, "stands on a grid and relative to something else, which is not read");
+      }
+      base = grid;
+      own = grids(p).of(p);
     } else {
       throw Unread.kind(p);
     }
     Placement result = base.after(own);
     known.put(p.id(), result);
     return result;
+  }
+
+  /** Where the grid that something stands on stands itself. */
+  private Placement onGrid(Instance p, Set<Integer> open) {
+    Optional<Instance> at = grids(p).grid(p).ref("ObjectPlacement");
+    return at.isEmpty() ? Placement.IDENTITY : of(at.get(), open);
+  }
+
+  private GridPlaces grids(Instance p) {
+    if (grids == null) {
+      grids = new GridPlaces(p.model(), curves.orElseThrow());
+    }
+    return grids;
   }
 
   private Placement linear(Instance p) {
@@ -138,8 +161,7 @@ final class Placements {
     if (!at.isA("IFCPOINTBYDISTANCEEXPRESSION")) {
       throw new Unread(place, "does not say how far along a line it is");
     }
-    if (at.get("DistanceAlong") instanceof Value.Typed(String type, Value v)
-        && type.equalsIgnoreCase("IFCPARAMETERVALUE")) {
+    if (isByParameter(at)) {
       throw new Unread(at, "is placed by a parameter, which is not read");
     }
     if (place.ref("RefDirection").isPresent()) {
@@ -166,6 +188,12 @@ final class Placements {
       at.number("OffsetLongitudinal", 0)
     };
     return line.placement(distance, offset, upright);
+  }
+
+  /** Whether a place on a line is told by the line's parameter instead of a length. */
+  static boolean isByParameter(Instance at) {
+    return at.get("DistanceAlong") instanceof Value.Typed(String type, Value _)
+        && type.equalsIgnoreCase("IFCPARAMETERVALUE");
   }
 
   private LineByDistance line(Instance p, Instance curve) {

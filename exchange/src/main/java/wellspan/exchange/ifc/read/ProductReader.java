@@ -96,7 +96,8 @@ final class ProductReader {
     Optional<Item> item = Optional.empty();
     if (fault.isPresent()) {
       leftOut(p, fault.get());
-    } else if (p.ref("Representation").isPresent()) { // else part of the structure only
+    } else if (p.ref("Representation").isPresent() || p.isA("IFCGRID")) {
+      // what has neither is part of the structure only
       item = shown(p);
     }
     List<Finding> said = findings.subList(before, findings.size());
@@ -190,7 +191,7 @@ final class ProductReader {
 
   /** A product without a body but with lines, texts, or a single point. */
   private Optional<Item> line(Instance p) {
-    List<Instance> items = Representations.items(p, false);
+    List<Instance> items = p.isA("IFCGRID") ? GridAxes.curves(p) : Representations.items(p, false);
     for (Instance i : items) {
       Optional<String> fault = soundness.whole(i);
       if (fault.isPresent()) {
@@ -199,7 +200,7 @@ final class ProductReader {
     }
     List<Polyline> found =
         lines.lines(p, items).stream().filter(xyz -> xyz.length >= 6).map(Polyline::new).toList();
-    List<NamedPoint> words = lines.texts(p, items);
+    List<NamedPoint> words = p.isA("IFCGRID") ? GridAxes.tags(p, lines) : lines.texts(p, items);
     points.addAll(words);
     texts += words.size();
     if (!found.isEmpty()) {

@@ -72,6 +72,8 @@ final class CantRecords {
       case BLOSS -> "BLOSSCURVE";
       case COSINE -> "COSINECURVE";
       case SINE -> "SINECURVE";
+      case BIQUADRATIC -> "HELMERTCURVE";
+      case VIENNESE -> "VIENNESEBEND";
     };
   }
 

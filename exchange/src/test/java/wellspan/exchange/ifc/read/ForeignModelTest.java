@@ -215,14 +215,14 @@ class ForeignModelTest {
     Received r =
         read(
             "IFC4X3_ADD2",
-            UNITS_MM + COMMON + ALIGNMENT.replace(".CIRCULARARC.);\n#75", ".VIENNESEBEND.);\n#75"));
+            UNITS_MM + COMMON + ALIGNMENT.replace("-0.01,$,.CIRCULARARC.", "-0.01,$,.CLOTHOID."));
     assertThat(r.items()).isEmpty();
     assertThat(r.findings())
         .singleElement()
         .satisfies(
             f -> {
               assertThat(f.code()).isEqualTo("alignment.unread");
-              assertThat(f.message()).contains("VIENNESEBEND");
+              assertThat(f.message()).contains("CLOTHOID");
             });
     Received none =
         read(
