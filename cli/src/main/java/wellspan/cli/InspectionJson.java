@@ -247,6 +247,11 @@ final class InspectionJson {
         b.setPoint().ifPresent(x -> o.set("setPoint", value(x)));
         yield o;
       }
+      case PropertyValue.Complex c -> {
+        ObjectNode o = JSON.objectNode();
+        c.values().forEach((name, x) -> o.set(name, value(x)));
+        yield o;
+      }
       case PropertyValue.Table t -> {
         ArrayNode a = JSON.arrayNode();
         for (int i = 0; i < t.defining().size(); i++) {

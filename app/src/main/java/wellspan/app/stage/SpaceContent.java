@@ -115,17 +115,20 @@ final class SpaceContent {
     return true;
   }
 
-  /** Whether a body may share a node with others: plain and light. */
+  /** Whether a body may share a node with others: plain, light and not seen through. */
   private static boolean isSmall(Build.BuiltItem i, Shape.Faces f) {
     return f.finishes().isEmpty()
         && f.mesh().triangleCount() <= FEW_TRIANGLES
-        && i.item().attributes().texture().isEmpty();
+        && i.item().attributes().texture().isEmpty()
+        && SpaceItems.transparency(i.item()) == 0;
   }
 
   private void show(Build.BuiltItem i, boolean asChosen) {
     List<MeshView> nodes = items.draw(i, asChosen);
     own.put(i.id(), nodes);
-    content.getChildren().addAll(nodes);
+    // what is seen through goes last: it hides what is drawn behind it later
+    boolean through = SpaceItems.transparency(i.item()) > 0;
+    content.getChildren().addAll(through ? content.getChildren().size() : 0, nodes);
   }
 
   private void together(GatheredBodies bodies, List<MeshView> into) {
@@ -244,7 +247,7 @@ final class SpaceContent {
   private void furniture(String what, DoubleFunction<TriangleMesh> of, Color colour) {
     MeshView view = items.bar(what, of, colour);
     view.setMouseTransparent(true);
-    content.getChildren().add(view);
+    content.getChildren().addFirst(view); // before what it is seen through
   }
 
   void setGrid(boolean shown) {

@@ -12,9 +12,12 @@ import javafx.scene.shape.DrawMode;
 import javafx.scene.shape.MeshView;
 import javafx.scene.shape.TriangleMesh;
 import wellspan.app.theme.Theme;
+import wellspan.core.attribute.Finish;
 import wellspan.core.build.Build;
+import wellspan.core.describe.Finishes;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
+import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Kind;
 import wellspan.core.picture.Texture;
@@ -80,10 +83,23 @@ record SpaceItems(
         out,
         i.id(),
         cut.of(i.id(), f.mesh()),
-        seen(colour, chosen),
+        through(seen(colour, chosen), asked ? 0 : transparency(i.item())),
         hard,
         asked ? Optional.empty() : i.item().attributes().texture());
     return out;
+  }
+
+  /** How much is seen through a thing, by its finish. */
+  static double transparency(Item item) {
+    return Finishes.standard(item).map(Finish::transparency).orElse(0.0);
+  }
+
+  /** Materials in space take colours that are multiplied with their opacity before. */
+  private static Color through(Color c, double transparency) {
+    double o = 1 - transparency;
+    return transparency == 0
+        ? c
+        : Color.color(o * c.getRed(), o * c.getGreen(), o * c.getBlue(), o);
   }
 
   private Color seen(Color colour, boolean chosen) {

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param groups groups and systems that it is a member of
  * @param type the type object that it is of; empty where it has none or one is made here
  * @param attributes what its entity says by itself ({@link EntityAttributes}), by name
+ * @param materials several ones that it is made of, the names of which are those of its finish
  */
 public record Description(
     EntityClass entityClass,
@@ -29,7 +30,8 @@ public record Description(
     List<Holder> structure,
     List<Holder> groups,
     Optional<Holder> type,
-    Map<String, PropertyValue> attributes) {
+    Map<String, PropertyValue> attributes,
+    Optional<MaterialSet> materials) {
 
   /** Of an item that a file says nothing of. */
   public static final Description NONE =
@@ -61,7 +63,8 @@ public record Description(
         List.of(),
         List.of(),
         Optional.empty(),
-        Map.of());
+        Map.of(),
+        Optional.empty());
   }
 
   /** Without codes. */
@@ -127,7 +130,8 @@ public record Description(
         structure,
         otherGroups,
         otherType,
-        attributes);
+        attributes,
+        materials);
   }
 
   /** With other attributes of its entity. */
@@ -142,6 +146,23 @@ public record Description(
         structure,
         groups,
         type,
+        others,
+        materials);
+  }
+
+  /** Made of several materials; empty where its finish says all. */
+  public Description madeOf(Optional<MaterialSet> others) {
+    return new Description(
+        entityClass,
+        globalId,
+        propertySets,
+        finish,
+        closed,
+        classification,
+        structure,
+        groups,
+        type,
+        attributes,
         others);
   }
 
@@ -152,6 +173,6 @@ public record Description(
       List<Classified> codes,
       List<Holder> path) {
     return new Description(
-        entityClass, id, sets, finish, body, codes, path, groups, type, attributes);
+        entityClass, id, sets, finish, body, codes, path, groups, type, attributes, materials);
   }
 }

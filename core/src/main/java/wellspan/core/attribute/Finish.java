@@ -9,8 +9,9 @@ import java.util.Map;
  *
  * @param material in the trade's words, may be empty
  * @param rgb colour, 0xRRGGBB
+ * @param transparency 0 for what nothing is seen through, 1 for what is not seen itself
  */
-public record Finish(String material, int rgb) {
+public record Finish(String material, int rgb, double transparency) {
   private static final int UNKNOWN = 0xA7A29A;
 
   /** Colours of materials by a word in their names, the more special word first. */
@@ -35,6 +36,11 @@ public record Finish(String material, int rgb) {
     COLOURS.put("earth", 0x8C7152);
     COLOURS.put("water", 0x6D9FB8);
     COLOURS.put("timber", 0x9C7A4F);
+  }
+
+  /** One that nothing is seen through. */
+  public Finish(String material, int rgb) {
+    this(material, rgb, 0);
   }
 
   /** The colour of a material by its name. */

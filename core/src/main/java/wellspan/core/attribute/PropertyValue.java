@@ -1,7 +1,10 @@
 package wellspan.core.attribute;
 
+import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 
 /** A property's value with its measure. Measures are in SI units. */
@@ -121,6 +124,27 @@ public sealed interface PropertyValue {
           + " … "
           + upper.map(PropertyValue::show).orElse("")
           + setPoint.map(p -> ", " + p.show()).orElse("");
+    }
+  }
+
+  /**
+   * Values that belong together.
+   *
+   * @param usage what they are put together for, as the standard calls it
+   * @param notes what a value is, for people, by its name; those that need none are not there
+   */
+  record Complex(String usage, Map<String, PropertyValue> values, Map<String, String> notes)
+      implements PropertyValue {
+    public Complex {
+      values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
+      notes = Map.copyOf(notes);
+    }
+
+    @Override
+    public String show() {
+      return String.join(
+          ", ",
+          values.entrySet().stream().map(e -> e.getKey() + ": " + e.getValue().show()).toList());
     }
   }
 

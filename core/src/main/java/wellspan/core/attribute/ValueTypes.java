@@ -18,13 +18,19 @@ public final class ValueTypes {
 
   /**
    * The set as a schema can hold it: values of types that it does not have go as plain ones, texts
-   * that are too long for their type as {@code IfcText}.
+   * that are too long for their type as {@code IfcText}, set points of ranges and lists without
+   * values not at all where it has none. {@link ValueLosses} says what is lost by that.
    */
   public static PropertySet fitting(PropertySet set, IfcSchema schema) {
     Schema tables = Schema.forFile(schema.id()).orElseThrow();
+    return set.with(fitting(set.values(), tables));
+  }
+
+  private static Map<String, PropertyValue> fitting(
+      Map<String, PropertyValue> values, Schema tables) {
     Map<String, PropertyValue> out = new LinkedHashMap<>();
-    set.values().forEach((name, v) -> out.put(name, fitting(v, tables)));
-    return new PropertySet(set.name(), out, set.quantities());
+    values.forEach((name, v) -> out.put(name, fitting(v, tables)));
+    return out;
   }
 
   private static PropertyValue fitting(PropertyValue v, Schema tables) {
@@ -33,15 +39,22 @@ public final class ValueTypes {
           text(has(tables, type) ? v : new PropertyValue.Label(text), text, tables, type);
       case PropertyValue.Measure(String type, double number) ->
           has(tables, type) ? v : new PropertyValue.Real(number);
+      case PropertyValue.Several(boolean e, List<PropertyValue> all)
+          when all.isEmpty() && !hasEmptyLists(tables) ->
+          new PropertyValue.Empty();
+      case PropertyValue.Table t when t.defining().isEmpty() && !hasEmptyLists(tables) ->
+          new PropertyValue.Empty();
       case PropertyValue.Several s ->
           new PropertyValue.Several(s.enumerated(), ofOneType(fitting(s.values(), tables)));
       case PropertyValue.Bounded b ->
           new PropertyValue.Bounded(
               fitting(b.lower(), tables),
               fitting(b.upper(), tables),
-              fitting(b.setPoint(), tables));
+              hasSetPoints(tables) ? fitting(b.setPoint(), tables) : Optional.empty());
       case PropertyValue.Table t ->
           new PropertyValue.Table(fitting(t.defining(), tables), fitting(t.defined(), tables));
+      case PropertyValue.Complex c ->
+          new PropertyValue.Complex(c.usage(), fitting(c.values(), tables), c.notes());
       case PropertyValue.Label l -> text(l, l.text(), tables, LABEL);
       case PropertyValue.Length l -> l;
       case PropertyValue.Area a -> a;
@@ -84,7 +97,17 @@ public final class ValueTypes {
     return v.map(x -> fitting(x, tables));
   }
 
-  private static boolean has(Schema tables, String type) {
+  /** Whether lists of values may be left out. */
+  private static boolean hasEmptyLists(Schema tables) {
+    return hasSetPoints(tables); // both came with IFC4
+  }
+
+  static boolean hasSetPoints(Schema tables) {
+    return tables.entity("IFCPROPERTYBOUNDEDVALUE").orElseThrow().attributes().stream()
+        .anyMatch(a -> a.name().equals("SetPointValue"));
+  }
+
+  static boolean has(Schema tables, String type) {
     return tables.selectMembers(VALUE).contains(type.toUpperCase(Locale.ROOT));
   }
 }

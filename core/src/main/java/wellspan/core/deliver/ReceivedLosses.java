@@ -3,14 +3,20 @@ package wellspan.core.deliver;
 import static wellspan.core.finding.Stop.DELIVER;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.MaterialSet;
 import wellspan.core.attribute.PropertyValue;
+import wellspan.core.attribute.ValueLosses;
+import wellspan.core.describe.HolderClasses;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
@@ -46,10 +52,14 @@ public final class ReceivedLosses {
     List<Finding> out = new ArrayList<>();
     if (format.schema().isEmpty()) {
       holders(format, all, out);
+      transparent(format, all, out);
     } else {
       classes(format.schema().get(), all, out);
+      values(format.schema().get(), all, out);
+      levels(format.schema().get(), all, out);
     }
     attributes(format, all, out);
+    materials(format, all, out);
     return out;
   }
 
@@ -76,6 +86,54 @@ public final class ReceivedLosses {
                         : " were" + words.formatted("go"))));
   }
 
+  /** Values of properties that do not go whole. */
+  private static void values(IfcSchema schema, List<Sent> all, List<Finding> out) {
+    ValueLosses losses = new ValueLosses(schema);
+    Set<String> what = new TreeSet<>();
+    List<Sent> lost = new ArrayList<>();
+    for (Sent s : all) {
+      Set<String> of = losses.of(s.item().said().propertySets());
+      if (!of.isEmpty()) {
+        lost.add(s);
+        what.addAll(of);
+      }
+    }
+    if (!lost.isEmpty()) {
+      out.add(
+          note(
+              "deliver.values",
+              lost,
+              (lost.size() == 1 ? " has" : " have")
+                  + " properties that go without "
+                  + String.join(", ", what)
+                  + ": "
+                  + schema.title()
+                  + " has no such thing."));
+    }
+  }
+
+  /** Layers and their like where the format has other words for them, or none. */
+  private static void materials(DeliveryFormat format, List<Sent> all, List<Finding> out) {
+    List<Sent> lost =
+        all.stream().filter(s -> isLost(s.item().said().materials(), format)).toList();
+    if (!lost.isEmpty()) {
+      out.add(
+          note(
+              "deliver.materials",
+              lost,
+              (lost.size() == 1 ? " is" : " are")
+                  + " made of layers or parts that go without their names, sections or thicknesses: "
+                  + format.title()
+                  + " has no place for these."));
+    }
+  }
+
+  private static boolean isLost(Optional<MaterialSet> set, DeliveryFormat format) {
+    return set.isPresent()
+        && (format.schema().isEmpty()
+            || !set.get().fitting(format.schema().get()).equals(set.get()));
+  }
+
   private static boolean has(Schema tables, Sent s) {
     EntityClass received = s.item().said().entityClass();
     return ProductClasses.has(tables, received.entity(), "")
@@ -93,6 +151,59 @@ public final class ReceivedLosses {
                   + " received in levels, assemblies, groups or of a type; "
                   + format.title()
                   + " has no word for these."));
+    }
+  }
+
+  private static void transparent(DeliveryFormat format, List<Sent> all, List<Finding> out) {
+    List<Sent> lost =
+        format.coverage().proves(Content.COLOURS)
+            ? all.stream().filter(s -> isSeenThrough(s.item().said())).toList()
+            : List.of();
+    if (!lost.isEmpty()) {
+      out.add(
+          note(
+              "deliver.transparency",
+              lost,
+              (lost.size() == 1 ? " is" : " are")
+                  + " seen through as received; "
+                  + format.title()
+                  + " gets the colour without that."));
+    }
+  }
+
+  private static boolean isSeenThrough(Description d) {
+    return d.finish().map(f -> f.transparency() > 0).orElse(false);
+  }
+
+  /** Levels of the structure that the schema has none for. */
+  private static void levels(IfcSchema schema, List<Sent> all, List<Finding> out) {
+    Map<List<Holder>, Boolean> known = new HashMap<>();
+    List<Sent> lost =
+        all.stream()
+            .filter(
+                s ->
+                    known.computeIfAbsent(
+                        s.item().said().structure(),
+                        path ->
+                            path.stream().anyMatch(h -> HolderClasses.place(h, schema).isEmpty())))
+            .toList();
+    if (!lost.isEmpty()) {
+      Holder first =
+          lost.getFirst().item().said().structure().stream()
+              .filter(h -> HolderClasses.place(h, schema).isEmpty())
+              .findFirst()
+              .orElseThrow();
+      out.add(
+          note(
+              "deliver.levels",
+              lost,
+              (lost.size() == 1 ? " stands in " : " stand in levels such as ")
+                  + first.name()
+                  + " ("
+                  + first.entityClass().entity()
+                  + "), which "
+                  + schema.title()
+                  + " has no place for here."));
     }
   }
 

@@ -128,6 +128,9 @@ public final class SpatialStructure {
       return List.of();
     }
     Optional<String> name = roadOf(item);
+    if (name.isEmpty() && !item.said().globalId().isEmpty()) {
+      return List.of(); // a model had it in the site, and made no road of it
+    }
     List<Holder> out = new ArrayList<>();
     out.add(road(whole.orElse(ROAD)));
     out.add(segment(name.map(SpatialStructure::segmentOf).orElse(NO_ROAD)));

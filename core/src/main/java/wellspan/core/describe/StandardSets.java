@@ -157,11 +157,11 @@ public final class StandardSets {
       Map<String, PropertyValue> own = new LinkedHashMap<>();
       s.values().forEach((name, v) -> (fits && has(s.name(), name) ? kept : own).put(name, v));
       if (!kept.isEmpty()) {
-        out.add(new PropertySet(s.name(), kept, s.quantities()));
+        out.add(s.with(kept));
       }
       if (!own.isEmpty()) {
         String name = OWN + s.name().substring(s.name().indexOf('_') + 1);
-        out.add(new PropertySet(name, own, s.quantities()));
+        out.add(s.with(own).named(name));
       }
     }
     return out;

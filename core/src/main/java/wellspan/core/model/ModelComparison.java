@@ -205,7 +205,9 @@ public record ModelComparison(String from, String to, int compared, List<Change>
     }
 
     private static List<String> shown(ModelProperty p) {
-      return p.values().stream().map(ModelValue::show).toList();
+      List<String> out = new ArrayList<>(p.values().stream().map(ModelValue::show).toList());
+      p.parts().forEach(x -> out.add(x.name() + ": " + String.join(", ", shown(x))));
+      return out;
     }
   }
 }

@@ -96,7 +96,7 @@ public final class ModelJson {
         .collect(Collectors.joining(", "));
   }
 
-  /** A property's value: plain, an array, bounds, or pairs. */
+  /** A property's value: plain, an array, bounds, pairs, or an object of what it is made of. */
   public static JsonNode value(ModelProperty p) {
     List<ModelValue> v = p.values();
     return switch (p.kind()) {
@@ -123,7 +123,14 @@ public final class ModelJson {
         }
         yield rows;
       }
-      case OTHER -> NullNode.instance;
+      case OTHER -> {
+        if (p.parts().isEmpty()) {
+          yield NullNode.instance;
+        }
+        ObjectNode n = JSON.objectNode();
+        p.parts().forEach(x -> n.set(x.name(), value(x)));
+        yield n;
+      }
     };
   }
 

@@ -68,10 +68,10 @@ public record ModelTable(List<String> head, List<List<Object>> rows) {
   }
 
   private static Object cell(ModelProperty p) {
-    if (p.given().isEmpty()) {
+    if (p.given().isEmpty() && p.parts().isEmpty()) {
       return null;
     }
-    if (p.values().size() > 1 || p.kind() == ModelProperty.Kind.BOUNDED) {
+    if (!p.parts().isEmpty() || p.values().size() > 1 || p.kind() == ModelProperty.Kind.BOUNDED) {
       return ModelJson.value(p).toString();
     }
     return switch (p.values().getFirst()) {

@@ -6,6 +6,7 @@ import java.util.Optional;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityAttributes;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.MaterialSet;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.ValueTypes;
 import wellspan.core.deliver.DeliveryFormat;
@@ -16,6 +17,7 @@ import wellspan.core.item.Item;
 import wellspan.core.rulebook.Rulebook;
 import wellspan.core.rulebook.Ruled;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.shape.FaceFinishes;
 import wellspan.core.shape.Shape;
 
 /**
@@ -47,7 +49,19 @@ record Saying(Rulebook book, Ruled ruled, PropertySet facts) {
         format
             .schema()
             .map(s -> EntityAttributes.fitting(item.said().attributes(), c.entity(), s))
-            .orElse(Map.of()));
+            .orElse(Map.of()),
+        format.schema().flatMap(s -> materials(item).map(m -> m.fitting(s))));
+  }
+
+  /** Those of its faces; else what was received, as long as the item is still made of it. */
+  private static Optional<MaterialSet> materials(Item item) {
+    List<String> ofFaces =
+        FaceFinishes.of(item.shape()).map(FaceFinishes::materials).orElse(List.of());
+    if (ofFaces.size() > 1) {
+      return Optional.of(MaterialSet.of(ofFaces));
+    }
+    String material = item.attributes().material();
+    return item.said().materials().filter(m -> m.materials().equals(material));
   }
 
   /**

@@ -227,7 +227,7 @@ public final class FileProof {
       said.classification(meant, came, both(Content.PARENT_CODES));
     }
     if (both(Content.MATERIALS)) {
-      said.materials(meant, came);
+      said.materials(meant, came, sent.format().equals(arrived.format()));
     }
     if (both(Content.COLOURS) && here.proves(Content.IDS)) {
       said.colours(meant, came);

@@ -264,7 +264,7 @@ public final class Prover {
           new PortComparison(holders, parcel.schema()).of(piece.item(), entry, limits.tolerance()));
     }
     if (coverage.proves(Content.MATERIALS)) {
-      said.materials(sent, arrived);
+      said.materials(sent, arrived, coverage.proves(Content.IDS));
     }
     if (coverage.proves(Content.COLOURS) && coverage.proves(Content.IDS)) {
       said.colours(sent, arrived);

@@ -69,7 +69,10 @@ final class Said {
     }
   }
 
-  void materials(Description sent, Description arrived) {
+  /**
+   * @param sets whether both sides can tell layers and other sets of materials
+   */
+  void materials(Description sent, Description arrived, boolean sets) {
     String here = sent.finish().map(Finish::material).orElse("");
     String there = arrived.finish().map(Finish::material).orElse("");
     if (!here.equals(there)) {
@@ -79,6 +82,15 @@ final class Said {
               + (here.isEmpty() ? "without a material" : "of " + here)
               + " and arrived "
               + (there.isEmpty() ? "without one" : "of " + there)
+              + ".");
+    }
+    if (sets && !Materials.same(sent.materials(), arrived.materials())) {
+      differs(
+          What.MATERIAL,
+          "was sent "
+              + Materials.words(sent.materials())
+              + " and arrived "
+              + Materials.words(arrived.materials())
               + ".");
     }
   }
@@ -132,15 +144,21 @@ final class Said {
   }
 
   void colours(Description sent, Description arrived) {
-    Optional<Integer> here = sent.finish().map(Finish::rgb);
-    Optional<Integer> there = arrived.finish().map(Finish::rgb);
+    String here = colour(sent.finish());
+    String there = colour(arrived.finish());
     if (!here.equals(there)) {
-      differs(What.COLOUR, "was sent " + colour(here) + " and arrived " + colour(there) + ".");
+      differs(What.COLOUR, "was sent " + here + " and arrived " + there + ".");
     }
   }
 
-  private static String colour(Optional<Integer> rgb) {
-    return rgb.map(c -> String.format(Locale.ROOT, "in the colour #%06X", c))
+  private static String colour(Optional<Finish> finish) {
+    return finish
+        .map(
+            f ->
+                String.format(Locale.ROOT, "in the colour #%06X", f.rgb())
+                    + (f.transparency() > 0
+                        ? String.format(Locale.ROOT, ", %.4f of it transparent", f.transparency())
+                        : ""))
         .orElse("without a colour");
   }
 
@@ -217,9 +235,47 @@ final class Said {
                 equal++;
               }
             });
+    if (!asText) {
+      notes(sent, arrived);
+    }
     arrived.values().keySet().stream()
         .filter(name -> !sent.values().containsKey(name))
         .forEach(name -> property(sent, sent.name() + "." + name + " arrived but was not sent"));
+  }
+
+  /** What is said of the set and of its properties. */
+  private void notes(PropertySet sent, PropertySet arrived) {
+    if (!sent.description().equals(arrived.description())) {
+      property(
+          sent,
+          "the description of "
+              + sent.name()
+              + " was sent as '"
+              + sent.description()
+              + "' and arrived as '"
+              + arrived.description()
+              + "'");
+    }
+    sent.values()
+        .keySet()
+        .forEach(
+            name -> {
+              String here = sent.notes().getOrDefault(name, "");
+              String there = arrived.notes().getOrDefault(name, "");
+              if (arrived.values().containsKey(name) && !here.equals(there)) {
+                property(
+                    sent,
+                    "the description of "
+                        + sent.name()
+                        + "."
+                        + name
+                        + " was sent as '"
+                        + here
+                        + "' and arrived as '"
+                        + there
+                        + "'");
+              }
+            });
   }
 
   private void property(PropertySet set, String what) {
@@ -306,6 +362,11 @@ final class Said {
               && same(x.lower(), y.lower())
               && same(x.upper(), y.upper())
               && same(x.setPoint(), y.setPoint());
+      case PropertyValue.Complex x ->
+          b instanceof PropertyValue.Complex y
+              && x.usage().equals(y.usage())
+              && x.notes().equals(y.notes())
+              && same(x.values(), y.values());
       case PropertyValue.Label l -> a.equals(b);
       case PropertyValue.Words w -> a.equals(b);
       case PropertyValue.Count c -> a.equals(b);
@@ -313,6 +374,11 @@ final class Said {
       case PropertyValue.Unknown u -> a.equals(b);
       case PropertyValue.Empty e -> a.equals(b);
     };
+  }
+
+  private static boolean same(Map<String, PropertyValue> a, Map<String, PropertyValue> b) {
+    return a.keySet().equals(b.keySet())
+        && a.entrySet().stream().allMatch(e -> same(e.getValue(), b.get(e.getKey())));
   }
 
   private static boolean same(Optional<PropertyValue> a, Optional<PropertyValue> b) {

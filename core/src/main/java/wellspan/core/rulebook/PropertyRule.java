@@ -15,7 +15,7 @@ import java.util.stream.Collectors;
  * @param type measure or type in the standard, such as {@code IfcLengthMeasure}; the one of the
  *     standard set, else that of the value, where nothing is said
  * @param oneOf the words that are allowed; for standard sets those of the standard count besides
- * @param description for people
+ * @param description of the property, for people; delivered with it where the format can hold it
  * @param mayBeMissing whether it is no gap where an item has no such value
  * @param off whether the rule is passed over
  */

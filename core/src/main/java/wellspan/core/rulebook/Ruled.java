@@ -64,7 +64,9 @@ public record Ruled(
       } else {
         Map<String, PropertyValue> all = new LinkedHashMap<>(there.values());
         all.putAll(s.values());
-        out.put(s.name(), new PropertySet(s.name(), all, there.quantities()));
+        Map<String, String> notes = new LinkedHashMap<>(there.notes());
+        notes.putAll(s.notes());
+        out.put(s.name(), there.with(all).saying(there.description(), notes));
       }
     }
     return List.copyOf(out.values());

@@ -66,9 +66,14 @@ public final class Ruling {
       chosen = Optional.empty();
     }
     Map<String, Map<String, PropertyValue>> sets = new LinkedHashMap<>();
+    Map<String, Map<String, String>> notes = new HashMap<>();
     List<Cell> cells = new ArrayList<>(book.properties().size());
     for (PropertyRule r : book.properties()) {
-      cells.add(r.off() || !holds(r.when(), s) ? Cell.NOTHING : put(r, cell(r, s), sets));
+      Cell cell = r.off() || !holds(r.when(), s) ? Cell.NOTHING : put(r, cell(r, s), sets);
+      cells.add(cell);
+      if (cell.state() == Cell.State.SAID && !r.description().isEmpty()) {
+        notes.computeIfAbsent(r.set(), k -> new HashMap<>()).put(r.property(), r.description());
+      }
     }
     List<Classified> codes = new ArrayList<>();
     List<Cell> codeCells = new ArrayList<>();
@@ -77,7 +82,14 @@ public final class Ruling {
     }
     List<PropertySet> said = new ArrayList<>();
     sets.forEach(
-        (name, values) -> said.add(new PropertySet(name, values, name.startsWith(QUANTITIES))));
+        (name, values) ->
+            said.add(
+                new PropertySet(
+                    name,
+                    values,
+                    name.startsWith(QUANTITIES),
+                    "",
+                    notes.getOrDefault(name, Map.of()))));
     return new Ruled(chosen, trouble, held, structure, said, codes, cells, codeCells);
   }
 

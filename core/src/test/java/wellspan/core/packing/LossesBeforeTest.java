@@ -6,11 +6,15 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.MaterialSet;
+import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
@@ -103,6 +107,53 @@ class LossesBeforeTest {
         .singleElement()
         .asString()
         .startsWith("Gate goes without OverallHeight: there is no such attribute in IFC4");
+  }
+
+  @Test
+  void aLevelThatTheSchemaHasNoPlaceForIsTold() {
+    Holder zone = new Holder(new EntityClass("IfcSpatialZone", ""), "Clearance");
+    Build b = build(door().saying(door().said().within(List.of(zone))));
+    assertThat(losses(b, new IfcFormat(IfcSchema.IFC4)))
+        .singleElement()
+        .asString()
+        .startsWith("Gate stands in Clearance (IfcSpatialZone), which IFC4 has no place for");
+  }
+
+  @Test
+  void valuesThatAnEarlierSchemaDoesNotHaveAreTold() {
+    PropertyValue.Length metre = new PropertyValue.Length(1);
+    Map<String, PropertyValue> values =
+        Map.of(
+            "Range",
+            new PropertyValue.Bounded(Optional.empty(), Optional.of(metre), Optional.of(metre)),
+            "Density",
+            new PropertyValue.Measure("IfcAreaDensityMeasure", 2));
+    Build b = build(door().saying(door().said().withSets(List.of(new PropertySet("S", values)))));
+    assertThat(losses(b, new IfcFormat(IfcSchema.IFC2X3)))
+        .anyMatch(m -> m.contains("set points, the type IfcAreaDensityMeasure: IFC2x3"));
+    assertThat(losses(b, new IfcFormat(IfcSchema.IFC4)))
+        .noneMatch(m -> m.contains("set points") || m.contains("IfcAreaDensityMeasure"));
+  }
+
+  @Test
+  void layersAreToldWhereTheFormatHasNone() {
+    MaterialSet set =
+        new MaterialSet(
+            MaterialSet.Form.LAYERS,
+            "Wall",
+            List.of(new MaterialSet.Part("Face", "Brick", "", OptionalDouble.of(0.1), false)));
+    Build b =
+        build(
+            door()
+                .saying(
+                    Description.of(List.of(), Optional.of(new Finish("Brick", 0xAA0000, 0.5)))
+                        .madeOf(Optional.of(set))));
+    assertThat(losses(b, new IfcFormat(IfcSchema.IFC4))).isEmpty();
+    assertThat(losses(b, new IfcFormat(IfcSchema.IFC2X3)))
+        .anyMatch(m -> m.startsWith("Gate is made of layers or parts that go without"));
+    assertThat(losses(b, new DxfFormat(DxfRelease.R2018, false)))
+        .anyMatch(m -> m.startsWith("Gate is made of layers"))
+        .anyMatch(m -> m.startsWith("Gate is seen through as received"));
   }
 
   @Test

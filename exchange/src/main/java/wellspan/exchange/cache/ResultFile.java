@@ -20,7 +20,7 @@ import wellspan.core.progress.Progress;
 
 /** One result in one file: a mark, a check sum of the rest, the rest. */
 final class ResultFile {
-  private static final byte[] MARK = "wellspan result 2\n".getBytes(StandardCharsets.US_ASCII);
+  private static final byte[] MARK = "wellspan result 3\n".getBytes(StandardCharsets.US_ASCII);
   private static final int BUFFER = 1 << 16;
 
   private ResultFile() {}

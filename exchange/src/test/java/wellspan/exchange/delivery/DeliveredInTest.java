@@ -13,16 +13,20 @@ import java.util.function.UnaryOperator;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.io.TempDir;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.Parcel;
+import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
+import wellspan.core.packing.ReceivedRoot;
 import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.proof.Prover;
+import wellspan.core.receive.Received;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.ifc.read.IfcReader;
@@ -53,6 +57,21 @@ abstract class DeliveredInTest {
   static Parcel settled(IfcSchema schema, Item... items) {
     Parcel p = parcel(schema, FRAME, LinearUnit.METRE, items);
     return Packing.loose(p.project(), p.format(), p.frame(), p.unit(), IDS, p.pieces());
+  }
+
+  /** What was received, on its way into another file. */
+  static Parcel onward(Received r, IfcSchema schema) {
+    IfcFormat format = new IfcFormat(schema);
+    List<Parcel.Piece> pieces =
+        r.items().stream()
+            .map(i -> Packing.loosePiece(IDS, ItemId.of("s", i), i, format, "b.ifc"))
+            .toList();
+    Parcel p = Packing.loose("out", ProjectInfo.NONE, format, FRAME, LinearUnit.METRE, IDS, pieces);
+    return ReceivedRoot.over(p, r.root().orElseThrow());
+  }
+
+  static Item item(Received r, String name) {
+    return r.items().stream().filter(i -> i.name().equals(name)).findFirst().orElseThrow();
   }
 
   static Parcel loose(Parcel.Piece piece) {

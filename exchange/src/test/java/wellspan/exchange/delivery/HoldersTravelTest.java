@@ -21,20 +21,16 @@ import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.ModelRoot;
 import wellspan.core.attribute.PropertyValue;
-import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.Parcel;
-import wellspan.core.deliver.ProjectInfo;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
 import wellspan.core.packing.Packing;
-import wellspan.core.packing.ReceivedRoot;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Difference;
 import wellspan.core.proof.Proof;
 import wellspan.core.proof.Prover;
 import wellspan.core.receive.Received;
 import wellspan.core.schema.IfcSchema;
-import wellspan.core.unit.LinearUnit;
 import wellspan.exchange.ifc.read.IfcReader;
 
 /**
@@ -114,20 +110,6 @@ class HoldersTravelTest extends DeliveredInTest {
 
   private Received received() throws IOException {
     return IfcReader.read(Files.writeString(dir.resolve("b.ifc"), model()), Progress.NONE);
-  }
-
-  private static Parcel onward(Received r, IfcSchema schema) {
-    IfcFormat format = new IfcFormat(schema);
-    List<Parcel.Piece> pieces =
-        r.items().stream()
-            .map(i -> Packing.loosePiece(IDS, ItemId.of("s", i), i, format, "b.ifc"))
-            .toList();
-    Parcel p = Packing.loose("out", ProjectInfo.NONE, format, FRAME, LinearUnit.METRE, IDS, pieces);
-    return ReceivedRoot.over(p, r.root().orElseThrow());
-  }
-
-  private static Item item(Received r, String name) {
-    return r.items().stream().filter(i -> i.name().equals(name)).findFirst().orElseThrow();
   }
 
   private static String value(List<Holder> holders, String of, String set, String property) {

@@ -41,8 +41,7 @@ final class AttributeReader {
     return switch (s.form()) {
       case LENGTH -> Optional.of(new PropertyValue.Length(d * units.length()));
       case WHOLE -> Optional.of(new PropertyValue.Count(Math.round(d)));
-      case NUMBER ->
-          Optional.of(new PropertyValue.Real(d * units.factor(Units.kindOf(s.type())).orElse(1.0)));
+      case NUMBER -> Optional.of(new PropertyValue.Real(units.si(s.type(), d).orElse(d)));
       case TEXT, FLAG -> Optional.empty();
     };
   }

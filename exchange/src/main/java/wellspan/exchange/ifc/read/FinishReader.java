@@ -7,6 +7,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import wellspan.core.attribute.Finish;
+import wellspan.core.attribute.MaterialSet;
 import wellspan.core.model.ModelObject.Material;
 
 /**
@@ -18,18 +19,21 @@ final class FinishReader {
   private static final int DEPTH = 8;
 
   private final MaterialReader materials;
-  private final Map<Integer, Integer> colours = new HashMap<>();
+  private final Map<Integer, Shade> colours = new HashMap<>();
   private final Map<Integer, Instance> maps = new HashMap<>();
-  private final Map<String, Integer> ofMaterial = new HashMap<>();
+  private final Map<String, Shade> ofMaterial = new HashMap<>();
   private boolean faces;
+
+  /** Colour, 0xRRGGBB, and how much is seen through it, 0 to 1. */
+  private record Shade(int rgb, double transparency) {}
 
   FinishReader(IfcModel model, MaterialReader materials) {
     this.materials = materials;
     for (Instance styled : model.all("IFCSTYLEDITEM")) {
-      Optional<Integer> rgb = colour(styled.refs("Styles"), 0);
+      Optional<Shade> shade = colour(styled.refs("Styles"), 0);
       Optional<Instance> item = styled.ref("Item");
-      if (item.isPresent() && rgb.isPresent()) {
-        colours.putIfAbsent(item.get().id(), rgb.get());
+      if (item.isPresent() && shade.isPresent()) {
+        colours.putIfAbsent(item.get().id(), shade.get());
         faces |= item.get().isA("IFCFACE");
       }
     }
@@ -37,47 +41,51 @@ final class FinishReader {
       map.ref("MappedTo").ifPresent(set -> maps.putIfAbsent(set.id(), map));
     }
     for (Instance of : model.all("IFCMATERIALDEFINITIONREPRESENTATION")) {
-      Optional<Integer> rgb =
+      Optional<Shade> shade =
           of.refs("Representations").stream()
               .flatMap(r -> r.refs("Items").stream())
               .map(styled -> colour(styled.refs("Styles"), 0))
               .flatMap(Optional::stream)
               .findFirst();
       Optional<Instance> material = of.ref("RepresentedMaterial");
-      if (material.isPresent() && rgb.isPresent()) {
-        ofMaterial.putIfAbsent(material.get().text("Name"), rgb.get());
+      if (material.isPresent() && shade.isPresent()) {
+        ofMaterial.putIfAbsent(material.get().text("Name"), shade.get());
       }
     }
   }
 
   /** Colour of an object's shape, 0xRRGGBB; empty if none is given. */
   Optional<Integer> colour(Instance object, Optional<Instance> type) {
+    return shade(object, type).map(Shade::rgb);
+  }
+
+  private Optional<Shade> shade(Instance object, Optional<Instance> type) {
     for (Instance representation : Representations.of(object)) {
       for (Instance item : representation.refs("Items")) {
-        Integer rgb = colour(item, 0);
-        if (rgb != null) {
-          return Optional.of(rgb);
+        Shade shade = colour(item, 0);
+        if (shade != null) {
+          return Optional.of(shade);
         }
       }
     }
     for (Material m : ofMaterial.isEmpty() ? List.<Material>of() : materials.of(object, type)) {
-      Integer rgb = ofMaterial.get(m.name());
-      if (rgb != null) {
-        return Optional.of(rgb);
+      Shade shade = ofMaterial.get(m.name());
+      if (shade != null) {
+        return Optional.of(shade);
       }
     }
     return Optional.empty();
   }
 
   /** Of an item itself, else of what it maps or of its faces; null if none is given. */
-  private Integer colour(Instance item, int depth) {
-    Integer own = colours.get(item.id());
+  private Shade colour(Instance item, int depth) {
+    Shade own = colours.get(item.id());
     if (own != null || depth > DEPTH) {
       return own;
     }
     if (!item.isA("IFCMAPPEDITEM")) {
       int[] each = ofFaces(item);
-      return each.length == 0 || each[0] < 0 ? null : Integer.valueOf(each[0]);
+      return each.length == 0 || each[0] < 0 ? null : new Shade(each[0], 0);
     }
     return item.ref("MappingSource").flatMap(m -> m.ref("MappedRepresentation")).stream()
         .flatMap(r -> r.refs("Items").stream())
@@ -89,7 +97,8 @@ final class FinishReader {
 
   /** Colour of an item itself; null if it has none. */
   Integer own(Instance item) {
-    return colours.get(item.id());
+    Shade own = colours.get(item.id());
+    return own == null ? null : Integer.valueOf(own.rgb());
   }
 
   /** Whether any single face of the file has a style. */
@@ -130,23 +139,36 @@ final class FinishReader {
             .collect(Collectors.joining(", "));
   }
 
+  /**
+   * Several materials of an object, which its faces do not tell apart.
+   *
+   * @param metres in the file's unit of lengths
+   */
+  Optional<MaterialSet> set(Instance object, Optional<Instance> type, double metres) {
+    return materials.setOf(object, type, metres);
+  }
+
   /** Empty if neither material nor colour is given. */
   Optional<Finish> of(Instance object, Optional<Instance> type) {
     String material = material(object, type);
-    Optional<Integer> rgb = colour(object, type);
-    return material.isEmpty() && rgb.isEmpty()
+    Optional<Shade> shade = shade(object, type);
+    return material.isEmpty() && shade.isEmpty()
         ? Optional.empty()
-        : Optional.of(new Finish(material, rgb.orElseGet(() -> Finish.colour(material))));
+        : Optional.of(
+            shade
+                .map(c -> new Finish(material, c.rgb(), c.transparency()))
+                .orElseGet(() -> new Finish(material, Finish.colour(material))));
   }
 
-  private static Optional<Integer> colour(List<Instance> styles, int depth) {
+  private static Optional<Shade> colour(List<Instance> styles, int depth) {
     if (depth > DEPTH) {
       return Optional.empty();
     }
     for (Instance s : styles) {
-      Optional<Integer> found =
+      Optional<Shade> found =
           s.isA("IFCSURFACESTYLESHADING")
-              ? s.ref("SurfaceColour").map(FinishReader::rgb)
+              ? s.ref("SurfaceColour")
+                  .map(c -> new Shade(rgb(c), Math.clamp(s.number("Transparency", 0), 0, 1)))
               : colour(s.refs("Styles"), depth + 1);
       if (found.isPresent()) {
         return found;

@@ -113,6 +113,7 @@ public final class IfcReader {
     groups.unread(products.unread());
     ports.unread(products.unread());
     properties.report();
+    structure.report(model, findings);
     new FileReport(tables, soundness, products, doubts, !items.isEmpty()).to(findings);
     return new Received(
             model.fileSchema(),

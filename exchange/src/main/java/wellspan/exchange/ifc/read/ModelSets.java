@@ -6,6 +6,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.model.ModelProperty;
@@ -16,6 +17,8 @@ import wellspan.core.schema.Attribute;
 
 /** The sets of objects with those of their types, property by property. */
 final class ModelSets {
+  private static final int DEEPEST = 16;
+
   private static final ModelValue NONE = new ModelValue.Unknown("");
 
   private final IfcModel model;
@@ -92,11 +95,11 @@ final class ModelSets {
     }
     if (quantities) {
       for (Instance q : set.refs("Quantities")) {
-        sound(set, q).ifPresent(p -> out.putIfAbsent(p.text("Name"), quantity(p)));
+        sound(set, q).ifPresent(p -> out.putIfAbsent(p.text("Name"), quantity(p, 0)));
       }
     } else if (set.isA("IFCPROPERTYSET")) {
       for (Instance q : set.refs("HasProperties")) {
-        sound(set, q).ifPresent(p -> out.putIfAbsent(p.text("Name"), property(p)));
+        sound(set, q).ifPresent(p -> out.putIfAbsent(p.text("Name"), property(p, 0)));
       }
     } else { // predefined sets hold their values as attributes
       List<Attribute> all = set.entity().attributes();
@@ -124,7 +127,7 @@ final class ModelSets {
     return fault.isEmpty() ? Optional.of(p) : Optional.empty();
   }
 
-  private ModelProperty property(Instance p) {
+  private ModelProperty property(Instance p, int depth) {
     String name = p.text("Name");
     Optional<Instance> unit = p.ref("Unit");
     return switch (p.entity().name()) {
@@ -149,8 +152,18 @@ final class ModelSets {
                   values.typed(p.get("UpperBoundValue"), unit).orElse(NONE),
                   values.typed(p.get("SetPointValue"), unit).orElse(NONE)));
       case "IfcPropertyTableValue" -> table(p, name);
+      case "IfcComplexProperty" ->
+          ModelProperty.madeOf(name, parts(p, "HasProperties", depth, x -> property(x, depth + 1)));
       default -> new ModelProperty(name, Kind.OTHER, List.of());
     };
+  }
+
+  /** What a property is made of; empty where it is deeper than any but one made of itself. */
+  private List<ModelProperty> parts(
+      Instance p, String attribute, int depth, Function<Instance, ModelProperty> read) {
+    return depth >= DEEPEST
+        ? List.of()
+        : p.refs(attribute).stream().flatMap(x -> sound(p, x).stream()).map(read).toList();
   }
 
   private ModelProperty table(Instance p, String name) {
@@ -164,7 +177,7 @@ final class ModelSets {
     return new ModelProperty(name, Kind.TABLE, all);
   }
 
-  private ModelProperty quantity(Instance q) {
+  private ModelProperty quantity(Instance q, int depth) {
     String name = q.text("Name");
     String[] of =
         switch (q.entity().name()) {
@@ -177,6 +190,10 @@ final class ModelSets {
           case "IfcQuantityNumber" -> new String[] {"NumberValue", "IfcNumericMeasure"};
           default -> new String[0];
         };
+    if (q.isA("IFCPHYSICALCOMPLEXQUANTITY")) {
+      return ModelProperty.madeOf(
+          name, parts(q, "HasQuantities", depth, x -> quantity(x, depth + 1)));
+    }
     if (of.length == 0) {
       return new ModelProperty(name, Kind.OTHER, List.of());
     }

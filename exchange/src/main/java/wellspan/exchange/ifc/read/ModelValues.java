@@ -54,7 +54,7 @@ final class ModelValues {
 
   /** A number of a measure, in SI units. */
   ModelValue measure(String type, double number, Optional<Instance> unit) {
-    return new ModelValue.Num(standard(type), number * factor(type, unit));
+    return new ModelValue.Num(standard(type), si(type, number, unit));
   }
 
   private Optional<ModelValue> simple(String type, Value v, Optional<Instance> unit) {
@@ -70,7 +70,7 @@ final class ModelValues {
           Optional.of(
               isInteger(type)
                   ? new ModelValue.Whole(name, Math.round(d))
-                  : new ModelValue.Num(name, d * factor(type, unit)));
+                  : new ModelValue.Num(name, si(type, d, unit)));
       case Value.Numbers n -> Optional.of(new ModelValue.Thing());
       default -> Optional.empty();
     };
@@ -89,12 +89,12 @@ final class ModelValues {
         .orElse(false);
   }
 
-  private double factor(String type, Optional<Instance> unit) {
+  private double si(String type, double number, Optional<Instance> unit) {
     if (unit.isPresent()) {
-      double si = Units.metres(unit.get());
-      return Double.isFinite(si) ? si : 1;
+      double si = Units.si(unit.get(), number);
+      return Double.isFinite(si) ? si : number;
     }
-    return units.factor(Units.kindOf(type)).orElse(1.0);
+    return units.si(type, number).orElse(number);
   }
 
   private String standard(String type) {

@@ -231,7 +231,11 @@ final class ProductReader {
                     tables.finishes().of(p, tables.definitions().typeOf(p)),
                     closed,
                     tables.classification().of(p, tables.definitions().typeOf(p)))
-                .withAttributes(AttributeReader.of(p, tables.units())));
+                .withAttributes(AttributeReader.of(p, tables.units()))
+                .madeOf(
+                    tables
+                        .finishes()
+                        .set(p, tables.definitions().typeOf(p), tables.units().length())));
   }
 
   private Optional<Item> body(Instance p) {

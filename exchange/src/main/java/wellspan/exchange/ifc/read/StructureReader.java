@@ -1,5 +1,7 @@
 package wellspan.exchange.ifc.read;
 
+import static wellspan.core.finding.Stop.RECEIVE;
+
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -7,8 +9,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import wellspan.core.attribute.Holder;
+import wellspan.core.finding.Figure;
+import wellspan.core.finding.Finding;
 import wellspan.exchange.file.UniqueNames;
 
 /**
@@ -18,6 +23,10 @@ import wellspan.exchange.file.UniqueNames;
 final class StructureReader {
   private final Map<Integer, Instance> containers = new HashMap<>();
   private final Map<Integer, Instance> wholes = new HashMap<>();
+
+  /** What is in two others, by its number. */
+  private final Map<Integer, List<Instance>> twice = new TreeMap<>();
+
   private final Map<Integer, List<Holder>> paths = new HashMap<>();
   private final Map<Integer, UniqueNames> namesIn = new HashMap<>();
   private final HolderReader holders;
@@ -29,7 +38,7 @@ final class StructureReader {
           .ifPresent(
               s -> {
                 for (int e : rel.ids("RelatedElements")) {
-                  containers.put(e, s);
+                  put(containers, e, s);
                 }
               });
     }
@@ -38,9 +47,50 @@ final class StructureReader {
           .ifPresent(
               w -> {
                 for (int p : rel.ids("RelatedObjects")) {
-                  wholes.put(p, w);
+                  put(wholes, p, w);
                 }
               });
+    }
+  }
+
+  /** What stands in two is in the first; that there is another one is told. */
+  private void put(Map<Integer, Instance> in, int part, Instance whole) {
+    Instance before = in.putIfAbsent(part, whole);
+    if (before != null && before.id() != whole.id()) {
+      twice.putIfAbsent(part, List.of(before, whole));
+    }
+  }
+
+  /** Names what stands in two parts of the structure at once, and sites besides the first. */
+  void report(IfcModel model, List<Finding> findings) {
+    twice.forEach(
+        (part, in) ->
+            findings.add(
+                Finding.warning(
+                    RECEIVE,
+                    "ifc.structure.twice",
+                    "",
+                    model.find(part).map(IfcReader::nameOf).orElse("#" + part)
+                        + " (#"
+                        + part
+                        + ") stands in "
+                        + IfcReader.nameOf(in.getFirst())
+                        + " and in "
+                        + IfcReader.nameOf(in.getLast())
+                        + "; the first counts.")));
+    List<Instance> sites = model.all("IFCSITE");
+    if (sites.size() > 1) {
+      findings.add(
+          Finding.warning(
+                  RECEIVE,
+                  "ifc.sites",
+                  "",
+                  "The model has "
+                      + sites.size()
+                      + " sites. What stands in them lies where it should, but all of it belongs to the first of them, "
+                      + IfcReader.nameOf(sites.getFirst())
+                      + ".")
+              .withFigure(Figure.count(sites.size())));
     }
   }
 

@@ -13,9 +13,10 @@ import wellspan.core.unit.LinearUnit;
  * The units of a file: SI units in one unit of each kind.
  *
  * @param factors by the kind of unit, such as {@code LENGTHUNIT}
+ * @param celsius whether temperatures count from the zero of the Celsius scale
  * @param unclear kinds whose unit is assigned and cannot be told
  */
-record Units(Map<String, Double> factors, Set<String> unclear) {
+record Units(Map<String, Double> factors, boolean celsius, Set<String> unclear) {
   private static final Map<String, Double> PREFIXES =
       Map.ofEntries(
           Map.entry("EXA", 1e18),
@@ -35,9 +36,15 @@ record Units(Map<String, Double> factors, Set<String> unclear) {
 
   private static final int DEEP = 16;
 
+  /** Kelvin at the zero of the Celsius scale. */
+  private static final double CELSIUS = 273.15;
+
+  private static final String TEMPERATURE = "THERMODYNAMICTEMPERATUREUNIT";
+
   static Units of(IfcModel model) {
     Map<String, Double> factors = new HashMap<>();
     Set<String> unclear = new HashSet<>();
+    boolean celsius = false;
     for (Instance project : model.all("IFCPROJECT")) {
       for (Instance u : project.ref("UnitsInContext").map(a -> a.refs("Units")).orElse(List.of())) {
         String kind = u.literal("UnitType");
@@ -46,13 +53,14 @@ record Units(Map<String, Double> factors, Set<String> unclear) {
           continue; // money
         }
         if (Double.isFinite(si) && si > 0) {
+          celsius |= !factors.containsKey(kind) && isCelsius(u);
           factors.putIfAbsent(kind, si);
         } else {
           unclear.add(kind);
         }
       }
     }
-    return new Units(Map.copyOf(factors), Set.copyOf(unclear));
+    return new Units(Map.copyOf(factors), celsius, Set.copyOf(unclear));
   }
 
   /** Metres in the file's length unit; one if it does not say. */
@@ -79,9 +87,32 @@ record Units(Map<String, Double> factors, Set<String> unclear) {
     return Optional.ofNullable(factors.get(kind));
   }
 
+  /**
+   * A number in the file's unit of its measure, in SI units; temperatures in Kelvin.
+   *
+   * @return empty if the file does not say the unit
+   */
+  Optional<Double> si(String measure, double number) {
+    String kind = kindOf(measure);
+    double zero = celsius && kind.equals(TEMPERATURE) ? CELSIUS : 0;
+    return factor(kind).map(f -> number * f + zero);
+  }
+
+  /** The same in a unit of its own; NaN if that cannot be told. */
+  static double si(Instance unit, double number) {
+    return number * metres(unit) + (isCelsius(unit) ? CELSIUS : 0);
+  }
+
+  private static boolean isCelsius(Instance unit) {
+    return unit.isA("IFCSIUNIT") && unit.literal("Name").equals("DEGREE_CELSIUS");
+  }
+
   /** The kind of unit that a measure counts in: IfcPositiveLengthMeasure in LENGTHUNIT. */
   static String kindOf(String measure) {
     String m = measure.toUpperCase(Locale.ROOT);
+    if (m.equals("IFCTHERMALCONDUCTIVITYMEASURE")) {
+      return "THERMALCONDUCTANCEUNIT";
+    }
     return m.replaceFirst("^IFC(POSITIVE|NONNEGATIVE)?", "").replaceFirst("MEASURE$", "") + "UNIT";
   }
 
@@ -105,6 +136,9 @@ record Units(Map<String, Double> factors, Set<String> unclear) {
         case "" -> Double.NaN;
         default -> prefix;
       };
+    }
+    if (unit.isA("IFCCONVERSIONBASEDUNITWITHOFFSET")) {
+      return Double.NaN; // senders differ in what its offset is added to
     }
     if (unit.isA("IFCCONVERSIONBASEDUNIT")) {
       return unit.ref("ConversionFactor")

@@ -13,12 +13,15 @@ import static wellspan.exchange.ifc.write.StepValue.whole;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import wellspan.core.attribute.Finish;
+import wellspan.core.attribute.MaterialSet;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.FaceFinishes;
@@ -33,7 +36,7 @@ final class FinishRecords {
   private final Map<Finish, Integer> shadings = new LinkedHashMap<>();
   private final Map<Look, Integer> styles = new LinkedHashMap<>();
   private final Map<String, List<Integer>> objects = new TreeMap<>();
-  private final Map<List<String>, List<Integer>> sets = new LinkedHashMap<>();
+  private final Map<MaterialSet, List<Integer>> sets = new LinkedHashMap<>();
   private final Map<String, Integer> materials = new HashMap<>();
 
   FinishRecords(StepWriter step, Parcel parcel) {
@@ -99,12 +102,11 @@ final class FinishRecords {
   /**
    * Notes what an object is made of.
    *
-   * @param each of its faces, where they have several materials
+   * @param set several materials, which tell more than the finish
    */
-  void made(int object, Finish finish, Optional<FaceFinishes> each) {
-    List<String> several = each.map(FaceFinishes::materials).orElse(List.of());
-    if (several.size() > 1) {
-      sets.computeIfAbsent(several, k -> new ArrayList<>()).add(object);
+  void made(int object, Finish finish, Optional<MaterialSet> set) {
+    if (set.isPresent()) {
+      sets.computeIfAbsent(set.get(), k -> new ArrayList<>()).add(object);
     } else if (!finish.material().isEmpty()) {
       objects.computeIfAbsent(finish.material(), k -> new ArrayList<>()).add(object);
     }
@@ -142,12 +144,30 @@ final class FinishRecords {
             real((f.rgb() >> 16 & 0xFF) / 255.0),
             real((f.rgb() >> 8 & 0xFF) / 255.0),
             real((f.rgb() & 0xFF) / 255.0));
-    int shading =
-        step.attributeCount("IfcSurfaceStyleShading") == 1
-            ? step.add("IfcSurfaceStyleShading", ref(colour))
-            : step.add("IfcSurfaceStyleShading", ref(colour), UNSET);
+    int shading = shading(colour, f.transparency());
     shadings.put(f, shading);
     return shading;
+  }
+
+  /** IFC2x3 says only of what is rendered how much is seen through it. */
+  private int shading(int colour, double transparency) throws IOException {
+    StepValue through = transparency == 0 ? UNSET : real(transparency);
+    if (step.attributeCount("IfcSurfaceStyleShading") > 1) {
+      return step.add("IfcSurfaceStyleShading", ref(colour), through);
+    }
+    return transparency == 0
+        ? step.add("IfcSurfaceStyleShading", ref(colour))
+        : step.add(
+            "IfcSurfaceStyleRendering",
+            ref(colour),
+            through,
+            UNSET,
+            UNSET,
+            UNSET,
+            UNSET,
+            UNSET,
+            UNSET,
+            literal("NOTDEFINED"));
   }
 
   /** Ties the materials to the objects made of them. */
@@ -155,8 +175,15 @@ final class FinishRecords {
     for (Map.Entry<String, List<Integer>> e : objects.entrySet()) {
       tie(e.getKey(), e.getValue(), material(e.getKey()));
     }
-    for (Map.Entry<List<String>, List<Integer>> e : sets.entrySet()) {
-      tie(String.join(" and ", e.getKey()), e.getValue(), set(e.getKey()));
+    Set<String> roles = new HashSet<>(objects.keySet());
+    for (Map.Entry<MaterialSet, List<Integer>> e : sets.entrySet()) {
+      List<String> names = e.getKey().parts().stream().map(MaterialSet.Part::material).toList();
+      String role = String.join(" and ", names);
+      for (int n = 2; !roles.add(role); n++) {
+        role = String.join(" and ", names) + " " + n;
+      }
+      int set = new MaterialSetRecords(step, parcel, this::material).write(e.getKey());
+      tie(role, e.getValue(), set);
     }
   }
 
@@ -180,19 +207,5 @@ final class FinishRecords {
       materials.put(name, known);
     }
     return known;
-  }
-
-  /** Constituents by name, or in IFC2x3, which has none, a list. */
-  private int set(List<String> names) throws IOException {
-    List<Integer> parts = new ArrayList<>();
-    for (String n : names) {
-      parts.add(
-          parcel.schema() == IfcSchema.IFC2X3
-              ? material(n)
-              : step.add("IfcMaterialConstituent", text(n), UNSET, ref(material(n)), UNSET, UNSET));
-    }
-    return parcel.schema() == IfcSchema.IFC2X3
-        ? step.add("IfcMaterialList", refs(parts))
-        : step.add("IfcMaterialConstituentSet", UNSET, UNSET, refs(parts));
   }
 }

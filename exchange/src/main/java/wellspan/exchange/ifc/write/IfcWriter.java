@@ -28,7 +28,6 @@ import wellspan.core.progress.Progress;
 import wellspan.core.schema.Attribute;
 import wellspan.core.schema.Schema;
 import wellspan.core.shape.CarriedBody;
-import wellspan.core.shape.FaceFinishes;
 import wellspan.core.shape.NamedPoint;
 import wellspan.core.shape.Shape;
 import wellspan.exchange.file.UniqueNames;
@@ -163,7 +162,7 @@ public final class IfcWriter {
     piece
         .description()
         .finish()
-        .ifPresent(f -> finishes.made(object, f, FaceFinishes.of(piece.item().shape())));
+        .ifPresent(f -> finishes.made(object, f, piece.description().materials()));
     relations.wrote(piece, object);
     classification.of(object, piece.description().classification());
     types.of(piece, object, likes.of(piece).map(p -> meshes.map(p.group())));

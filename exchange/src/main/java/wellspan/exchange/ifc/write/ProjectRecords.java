@@ -137,6 +137,7 @@ final class ProjectRecords {
     all.add(step.add("IfcSIUnit", DERIVED, literal("AREAUNIT"), UNSET, literal("SQUARE_METRE")));
     all.add(step.add("IfcSIUnit", DERIVED, literal("VOLUMEUNIT"), UNSET, literal("CUBIC_METRE")));
     all.add(step.add("IfcSIUnit", DERIVED, literal("PLANEANGLEUNIT"), UNSET, literal("RADIAN")));
+    all.addAll(new MeasureUnits(step, parcel).write(parcel));
     return step.add("IfcUnitAssignment", refs(all));
   }
 

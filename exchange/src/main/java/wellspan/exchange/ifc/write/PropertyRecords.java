@@ -42,17 +42,21 @@ final class PropertyRecords {
       List<Integer> properties = new ArrayList<>();
       for (Map.Entry<String, PropertyValue> p : set.values().entrySet()) {
         properties.add(
-            set.quantities()
-                ? quantity(p.getKey(), p.getValue())
-                : property(p.getKey(), p.getValue()));
+            record(set.quantities(), p.getKey(), p.getValue(), note(set.notes(), p.getKey())));
       }
       if (!properties.isEmpty()) {
         String id = parcel.ids().of(key, "set " + set.name());
+        StepValue description = set.description().isEmpty() ? UNSET : text(set.description());
         int written =
             set.quantities()
                 ? step.root(
-                    "IfcElementQuantity", id, text(set.name()), UNSET, UNSET, refs(properties))
-                : step.root("IfcPropertySet", id, text(set.name()), UNSET, refs(properties));
+                    "IfcElementQuantity",
+                    id,
+                    text(set.name()),
+                    description,
+                    UNSET,
+                    refs(properties))
+                : step.root("IfcPropertySet", id, text(set.name()), description, refs(properties));
         step.root(
             "IfcRelDefinesByProperties",
             parcel.ids().of(key, "sets " + set.name()),
@@ -64,20 +68,30 @@ final class PropertyRecords {
     }
   }
 
-  private int property(String name, PropertyValue v) throws IOException {
+  private static StepValue note(Map<String, String> notes, String name) {
+    String said = notes.getOrDefault(name, "");
+    return said.isEmpty() ? UNSET : text(said);
+  }
+
+  private int record(boolean quantity, String name, PropertyValue v, StepValue note)
+      throws IOException {
+    return quantity ? quantity(name, v, note) : property(name, v, note);
+  }
+
+  private int property(String name, PropertyValue v, StepValue note) throws IOException {
     StepValue n = text(name);
     return switch (v) {
       case PropertyValue.Several(boolean enumerated, List<PropertyValue> all) ->
           enumerated
-              ? step.add("IfcPropertyEnumeratedValue", n, UNSET, values(all), UNSET)
-              : step.add("IfcPropertyListValue", n, UNSET, values(all), UNSET);
-      case PropertyValue.Bounded b -> bounded(n, b);
+              ? step.add("IfcPropertyEnumeratedValue", n, note, values(all), UNSET)
+              : step.add("IfcPropertyListValue", n, note, values(all), UNSET);
+      case PropertyValue.Bounded b -> bounded(n, b, note);
       case PropertyValue.Table t ->
           step.attributeCount("IfcPropertyTableValue") == 7
               ? step.add(
                   "IfcPropertyTableValue",
                   n,
-                  UNSET,
+                  note,
                   values(t.defining()),
                   values(t.defined()),
                   UNSET,
@@ -86,26 +100,36 @@ final class PropertyRecords {
               : step.add(
                   "IfcPropertyTableValue",
                   n,
-                  UNSET,
+                  note,
                   values(t.defining()),
                   values(t.defined()),
                   UNSET,
                   UNSET,
                   UNSET,
                   UNSET);
-      default -> step.add("IfcPropertySingleValue", n, UNSET, value(v), UNSET);
+      case PropertyValue.Complex c ->
+          step.add("IfcComplexProperty", n, note, text(c.usage()), refs(parts(false, c)));
+      default -> step.add("IfcPropertySingleValue", n, note, value(v), UNSET);
     };
   }
 
-  private int bounded(StepValue name, PropertyValue.Bounded b) throws IOException {
+  private List<Integer> parts(boolean quantities, PropertyValue.Complex c) throws IOException {
+    List<Integer> out = new ArrayList<>();
+    for (Map.Entry<String, PropertyValue> e : c.values().entrySet()) {
+      out.add(record(quantities, e.getKey(), e.getValue(), note(c.notes(), e.getKey())));
+    }
+    return out;
+  }
+
+  private int bounded(StepValue name, PropertyValue.Bounded b, StepValue note) throws IOException {
     StepValue upper = b.upper().map(this::value).orElse(UNSET);
     StepValue lower = b.lower().map(this::value).orElse(UNSET);
     return step.attributeCount("IfcPropertyBoundedValue") == 5 // IFC2x3 has no set point
-        ? step.add("IfcPropertyBoundedValue", name, UNSET, upper, lower, UNSET)
+        ? step.add("IfcPropertyBoundedValue", name, note, upper, lower, UNSET)
         : step.add(
             "IfcPropertyBoundedValue",
             name,
-            UNSET,
+            note,
             upper,
             lower,
             UNSET,
@@ -117,32 +141,49 @@ final class PropertyRecords {
   }
 
   /** A measured quantity; numbers without a measure count something. */
-  private int quantity(String name, PropertyValue v) throws IOException {
+  private int quantity(String name, PropertyValue v, StepValue note) throws IOException {
     return switch (v) {
       case PropertyValue.Length(double m) ->
-          quantity("IfcQuantityLength", name, real(m / parcel.unit().metres()));
-      case PropertyValue.Area(double a) -> quantity("IfcQuantityArea", name, real(a));
+          quantity("IfcQuantityLength", name, note, real(m / parcel.unit().metres()));
+      case PropertyValue.Area(double a) -> quantity("IfcQuantityArea", name, note, real(a));
       case PropertyValue.Measure(String type, double d) ->
           switch (type) {
-            case "IfcVolumeMeasure" -> quantity("IfcQuantityVolume", name, real(d));
-            case "IfcMassMeasure" -> quantity("IfcQuantityWeight", name, real(d));
-            case "IfcTimeMeasure" -> quantity("IfcQuantityTime", name, real(d));
-            default -> quantity("IfcQuantityCount", name, real(d));
+            case "IfcVolumeMeasure" -> quantity("IfcQuantityVolume", name, note, real(d));
+            case "IfcMassMeasure" -> quantity("IfcQuantityWeight", name, note, real(d));
+            case "IfcTimeMeasure" -> quantity("IfcQuantityTime", name, note, real(d));
+            case "IfcNumericMeasure" ->
+                quantity(
+                    parcel.schema() == IfcSchema.IFC4X3 ? "IfcQuantityNumber" : "IfcQuantityCount",
+                    name,
+                    note,
+                    real(d));
+            default -> quantity("IfcQuantityCount", name, note, real(d));
           };
       case PropertyValue.Count(long n) ->
           quantity(
               "IfcQuantityCount",
               name,
+              note,
               parcel.schema() == IfcSchema.IFC4X3 ? whole(n) : real((double) n));
-      case PropertyValue.Real(double d) -> quantity("IfcQuantityCount", name, real(d));
+      case PropertyValue.Real(double d) -> quantity("IfcQuantityCount", name, note, real(d));
+      case PropertyValue.Complex c ->
+          step.add(
+              "IfcPhysicalComplexQuantity",
+              text(name),
+              note,
+              refs(parts(true, c)),
+              text(c.usage()),
+              UNSET,
+              UNSET);
       default -> throw new SchemaViolation(name + " is no quantity: " + v.show() + ".");
     };
   }
 
-  private int quantity(String entity, String name, StepValue value) throws IOException {
+  private int quantity(String entity, String name, StepValue note, StepValue value)
+      throws IOException {
     return step.attributeCount(entity) == 4 // IFC2x3 has no formula
-        ? step.add(entity, text(name), UNSET, UNSET, value)
-        : step.add(entity, text(name), UNSET, UNSET, value, UNSET);
+        ? step.add(entity, text(name), note, UNSET, value)
+        : step.add(entity, text(name), note, UNSET, value, UNSET);
   }
 
   private StepValue value(PropertyValue v) {
@@ -163,6 +204,7 @@ final class PropertyRecords {
       case PropertyValue.Several s -> throw nested(s);
       case PropertyValue.Bounded b -> throw nested(b);
       case PropertyValue.Table t -> throw nested(t);
+      case PropertyValue.Complex c -> throw nested(c);
     };
   }
 

@@ -22,6 +22,7 @@ final class ValueText {
       case PropertyValue.Unknown u -> u.show();
       case PropertyValue.Bounded b -> b.show();
       case PropertyValue.Table t -> t.show();
+      case PropertyValue.Complex c -> c.show();
     };
   }
 }
