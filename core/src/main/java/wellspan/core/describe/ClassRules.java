@@ -18,7 +18,14 @@ import wellspan.core.shape.Shape;
  */
 public final class ClassRules {
   private static final Set<SpiralLaw> LAYOUTS =
-      Set.of(SpiralLaw.CLOTHOID, SpiralLaw.BLOSS, SpiralLaw.COSINE, SpiralLaw.SINE);
+      Set.of(
+          SpiralLaw.CLOTHOID,
+          SpiralLaw.BLOSS,
+          SpiralLaw.COSINE,
+          SpiralLaw.SINE,
+          SpiralLaw.BIQUADRATIC,
+          SpiralLaw.VIENNESE,
+          SpiralLaw.CUBIC_PARABOLA);
 
   private ClassRules() {}
 

@@ -7,7 +7,9 @@ import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -23,6 +25,7 @@ import wellspan.core.deliver.DeliveryFormat;
 import wellspan.core.deliver.DxfFormat;
 import wellspan.core.deliver.DxfRelease;
 import wellspan.core.deliver.GlobalIds;
+import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
@@ -35,8 +38,10 @@ import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.receive.Received;
+import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.Shape;
 import wellspan.core.unit.LinearUnit;
+import wellspan.exchange.ifc.read.IfcReader;
 import wellspan.exchange.landxml.read.LandXmlReader;
 
 /** Alignments as LandXML keep their elements, profile and chainages; as drawings they are lines. */
@@ -104,6 +109,37 @@ class AlignmentDeliveryTest {
         }
       }
     }
+  }
+
+  /** What the layouts of IFC4.3 have no type for goes as a line, and that is told. */
+  @Test
+  void everySpiralThatAModelHasATypeForArrivesAsOne() throws IOException {
+    Map<SpiralLaw, Boolean> asElements = new EnumMap<>(SpiralLaw.class);
+    for (SpiralLaw law : SpiralLaw.values()) {
+      for (LinearUnit u : List.of(LinearUnit.METRE, LinearUnit.MILLIMETRE)) {
+        Alignment sent = road(law);
+        Proof p = run(parcel(sent, new IfcFormat(IfcSchema.IFC4X3), LOCAL, u), "road.ifc");
+        assertThat(p.findings().stream().filter(Finding::isError)).as(law + " " + u).isEmpty();
+        Shape shape =
+            IfcReader.read(dir.resolve("road.ifc"), Progress.NONE).items().getFirst().shape();
+        boolean whole = shape instanceof Shape.Axis;
+        asElements.put(law, whole);
+        if (whole) {
+          Alignment back = ((Shape.Axis) shape).alignment();
+          assertThat(back.elements()).hasSameSizeAs(sent.elements());
+          assertThat(((PlanElement.Spiral) back.elements().get(1)).law()).isEqualTo(law);
+          assertThat(((PlanElement.Spiral) back.elements().get(3)).law()).isEqualTo(law);
+        } else {
+          assertThat(p.findings()).extracting(Finding::code).contains("deliver.chords");
+        }
+      }
+    }
+    assertThat(asElements.keySet().stream().filter(l -> !asElements.get(l)))
+        .containsExactlyInAnyOrder(
+            SpiralLaw.CUBIC,
+            SpiralLaw.BIQUADRATIC_PARABOLA,
+            SpiralLaw.SINE_HALF_WAVE,
+            SpiralLaw.RADIOID);
   }
 
   @Test

@@ -47,7 +47,13 @@ final class DeliveredItems {
     double sign = 1;
     plan.add(new PlanElement.Line(at, 60));
     for (SpiralLaw law :
-        List.of(SpiralLaw.CLOTHOID, SpiralLaw.BLOSS, SpiralLaw.COSINE, SpiralLaw.SINE)) {
+        List.of(
+            SpiralLaw.CLOTHOID,
+            SpiralLaw.BLOSS,
+            SpiralLaw.COSINE,
+            SpiralLaw.SINE,
+            SpiralLaw.BIQUADRATIC,
+            SpiralLaw.VIENNESE)) {
       at = plan.getLast().end();
       plan.add(new PlanElement.Spiral(at, 50, 0, sign / 180, law));
       plan.add(new PlanElement.Arc(plan.getLast().end(), 70, sign * 180));

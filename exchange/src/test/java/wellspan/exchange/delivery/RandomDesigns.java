@@ -27,7 +27,13 @@ import wellspan.core.road.SectionPoint;
 /** Designs as they might come: any alignment, any road along one. */
 final class RandomDesigns {
   private static final SpiralLaw[] LAWS = {
-    SpiralLaw.CLOTHOID, SpiralLaw.BLOSS, SpiralLaw.COSINE, SpiralLaw.SINE
+    SpiralLaw.CLOTHOID,
+    SpiralLaw.BLOSS,
+    SpiralLaw.COSINE,
+    SpiralLaw.SINE,
+    SpiralLaw.BIQUADRATIC,
+    SpiralLaw.VIENNESE,
+    SpiralLaw.CUBIC_PARABOLA
   };
 
   private RandomDesigns() {}

@@ -1,5 +1,6 @@
 package wellspan.exchange.ifc.read;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.DoubleUnaryOperator;
 
@@ -9,6 +10,18 @@ import java.util.function.DoubleUnaryOperator;
  * check each other.
  */
 interface ParentCurve {
+  /** Terms of polynomial spirals by their power of the length. */
+  List<String> TERMS =
+      List.of(
+          "ConstantTerm",
+          "LinearTerm",
+          "QuadraticTerm",
+          "CubicTerm",
+          "QuarticTerm",
+          "QuinticTerm",
+          "SexticTerm",
+          "SepticTerm");
+
   /** x, y and direction (radians) at a length along the curve. */
   double[] at(double s);
 
@@ -39,13 +52,10 @@ interface ParentCurve {
         double a = curve.number("ClothoidConstant");
         yield Optional.of(spiral(metre, s -> Math.signum(a) * s * s / (2 * a * a)));
       }
-      case "IfcThirdOrderPolynomialSpiral" -> {
-        double k3 = coefficient(curve, "CubicTerm", 4);
-        double k2 = coefficient(curve, "QuadraticTerm", 3);
-        double k1 = coefficient(curve, "LinearTerm", 2);
-        double k0 = coefficient(curve, "ConstantTerm", 1);
-        yield Optional.of(spiral(metre, s -> s * (k0 + s * (k1 / 2 + s * (k2 / 3 + s * k3 / 4)))));
-      }
+      case "IfcSecondOrderPolynomialSpiral",
+          "IfcThirdOrderPolynomialSpiral",
+          "IfcSeventhOrderPolynomialSpiral" ->
+          Optional.of(spiral(metre, turned(curve)));
       case "IfcCosineSpiral" -> {
         double k = coefficient(curve, "CosineTerm", 1);
         double k0 = coefficient(curve, "ConstantTerm", 1);
@@ -63,6 +73,21 @@ interface ParentCurve {
       case "IfcPolynomialCurve" ->
           Optional.of(polynomial(curve.numbers("CoefficientsX"), curve.numbers("CoefficientsY")));
       default -> Optional.empty();
+    };
+  }
+
+  /** The direction along a polynomial spiral: the sum of kₙ·sⁿ⁺¹/(n+1). */
+  private static DoubleUnaryOperator turned(Instance curve) {
+    double[] k = new double[TERMS.size()];
+    for (int n = 0; n < k.length; n++) {
+      k[n] = coefficient(curve, TERMS.get(n), n + 1) / (n + 1);
+    }
+    return s -> {
+      double sum = 0;
+      for (int n = k.length - 1; n >= 0; n--) {
+        sum = (sum + k[n]) * s;
+      }
+      return sum;
     };
   }
 

@@ -18,10 +18,7 @@ import wellspan.core.align.ProfileSegment;
 
 /**
  * Writes curve geometry: each segment is a piece of a parent curve (line, circle, spiral,
- * parabola), laid so that its start falls on the segment's placement. Spiral terms by ISO
- * 16739-1:2024: curvature of the clothoid is A/|A³|·s, of the third order spiral A₃/|A₃⁵|·s³ +
- * 1/A₂³·s² + A₁/|A₁³|·s + 1/A₀, of the cosine spiral 1/A₀ + 1/A₁·cos(πs/L), of the sine spiral 1/A₀
- * + A₁/|A₁|·(s/A₁)²/s + 1/A₂·sin(2πs/L).
+ * parabola), laid so that its start falls on the segment's placement.
  */
 final class AlignmentCurves {
   private final StepWriter step;
@@ -43,7 +40,7 @@ final class AlignmentCurves {
                           elements.get(i + 1).start().direction() - e.end().direction(),
                           2 * Math.PI))
                   < 1e-6;
-      segments.add(planSegment(e, smooth));
+      segments.addAll(planSegments(e, smooth));
     }
     PlanPoint end = elements.getLast().end();
     segments.add(
@@ -56,78 +53,19 @@ final class AlignmentCurves {
     return step.add("IfcCompositeCurve", refs(segments), literal("F"));
   }
 
-  private int planSegment(PlanElement e, boolean smooth) throws IOException {
+  private List<Integer> planSegments(PlanElement e, boolean smooth) throws IOException {
     String transition = smooth ? "CONTSAMEGRADIENT" : "CONTINUOUS";
     int at = placement(e.start().east() / unit, e.start().north() / unit, e.start().direction());
     double length = e.length() / unit;
     return switch (e) {
-      case PlanElement.Line l -> segment(transition, at, 0, length, line());
+      case PlanElement.Line l -> List.of(segment(transition, at, 0, length, line()));
       case PlanElement.Arc a -> {
         int circle = step.add("IfcCircle", ref(origin()), real(Math.abs(a.radius()) / unit));
-        yield segment(transition, at, 0, Math.signum(a.radius()) * length, circle);
+        yield List.of(segment(transition, at, 0, Math.signum(a.radius()) * length, circle));
       }
-      case PlanElement.Spiral s -> spiral(s, transition, at, length);
+      case PlanElement.Spiral s -> new SpiralCurves(step, this, unit).segments(s, transition, at);
       case PlanElement.Irregular i -> throw new IllegalStateException("taken to pieces before");
     };
-  }
-
-  private int spiral(PlanElement.Spiral s, String transition, int at, double length)
-      throws IOException {
-    double k0 = s.startCurvature() * unit;
-    double change = s.endCurvature() * unit - k0;
-    return switch (s.law()) {
-      case CLOTHOID -> {
-        double a = Math.signum(change) * Math.sqrt(length / Math.abs(change));
-        int parent = step.add("IfcClothoid", ref(origin()), real(a));
-        yield segment(transition, at, k0 * a * Math.abs(a), length, parent);
-      }
-      case BLOSS -> {
-        double cubic = term(-2 * change / Math.pow(length, 3), 4);
-        double quadratic = term(3 * change / (length * length), 3);
-        int parent =
-            step.add(
-                "IfcThirdOrderPolynomialSpiral",
-                ref(origin()),
-                real(cubic),
-                real(quadratic),
-                UNSET,
-                constant(k0));
-        yield segment(transition, at, 0, length, parent);
-      }
-      case COSINE -> {
-        int parent =
-            step.add(
-                "IfcCosineSpiral", ref(origin()), real(-2 / change), constant(k0 + change / 2));
-        yield segment(transition, at, 0, length, parent);
-      }
-      case SINE -> {
-        int parent =
-            step.add(
-                "IfcSineSpiral",
-                ref(origin()),
-                real(-2 * Math.PI / change),
-                real(term(change / length, 2)),
-                constant(k0));
-        yield segment(transition, at, 0, length, parent);
-      }
-      case BIQUADRATIC,
-          VIENNESE,
-          CUBIC,
-          CUBIC_PARABOLA,
-          BIQUADRATIC_PARABOLA,
-          SINE_HALF_WAVE,
-          RADIOID ->
-          throw new IllegalStateException(SpiralTypes.of(s));
-    };
-  }
-
-  /** The length A with sign(A)/|A|ⁿ = coefficient. */
-  private static double term(double coefficient, int power) {
-    return Math.signum(coefficient) * Math.pow(Math.abs(coefficient), -1.0 / power);
-  }
-
-  private static StepValue constant(double curvature) {
-    return curvature == 0 ? UNSET : real(1 / curvature);
   }
 
   int gradient(Profile profile, int base) throws IOException {
@@ -182,7 +120,7 @@ final class AlignmentCurves {
     return (g * root + Math.log(g + root)) / 2;
   }
 
-  private int segment(String transition, int placement, double start, double length, int parent)
+  int segment(String transition, int placement, double start, double length, int parent)
       throws IOException {
     return step.add(
         "IfcCurveSegment",
@@ -193,13 +131,13 @@ final class AlignmentCurves {
         ref(parent));
   }
 
-  private int placement(double x, double y, double direction) throws IOException {
+  int placement(double x, double y, double direction) throws IOException {
     int point = step.add("IfcCartesianPoint", reals(x, y));
     int along = step.add("IfcDirection", reals(Math.cos(direction), Math.sin(direction)));
     return step.add("IfcAxis2Placement2D", ref(point), ref(along));
   }
 
-  private int origin() throws IOException {
+  int origin() throws IOException {
     return placement(0, 0, 0);
   }
 

@@ -12,13 +12,10 @@ final class SpiralTypes {
       case BLOSS -> "BLOSSCURVE";
       case COSINE -> "COSINECURVE";
       case SINE -> "SINECURVE";
-      case BIQUADRATIC,
-          VIENNESE,
-          CUBIC,
-          CUBIC_PARABOLA,
-          BIQUADRATIC_PARABOLA,
-          SINE_HALF_WAVE,
-          RADIOID ->
+      case BIQUADRATIC -> "HELMERTCURVE";
+      case VIENNESE -> "VIENNESEBEND";
+      case CUBIC_PARABOLA -> "CUBIC";
+      case CUBIC, BIQUADRATIC_PARABOLA, SINE_HALF_WAVE, RADIOID ->
           throw new SchemaViolation(
               "A transition of the kind " + s.law() + " cannot stand in a layout of IFC4.3.");
     };
