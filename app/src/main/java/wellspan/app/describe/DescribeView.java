@@ -1,5 +1,6 @@
 package wellspan.app.describe;
 
+import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -7,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import javafx.scene.Node;
+import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.CardColumn;
@@ -14,7 +16,9 @@ import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.MaterialSet;
 import wellspan.core.attribute.PropertySet;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.build.Build;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.IfcFormat;
@@ -129,10 +133,12 @@ public final class DescribeView extends CardColumn {
     said.type().ifPresent(t -> v.getChildren().add(row("Type", t.name())));
     said.attributes().entrySet().stream()
         .sorted(Map.Entry.comparingByKey())
-        .forEach(a -> v.getChildren().add(row(a.getKey(), ShownValue.of(a.getValue()))));
+        .forEach(
+            a -> v.getChildren().add(row(a.getKey(), ShownValue.of(a.getKey(), a.getValue()))));
     said.finish()
         .filter(f -> !f.material().isEmpty())
         .ifPresent(f -> v.getChildren().add(Parts.row("Material", f.material())));
+    said.materials().ifPresent(m -> v.getChildren().addAll(parts(m)));
     said.classification().forEach(c -> v.getChildren().add(row("Code", c.show())));
     Set<String> received = new HashSet<>();
     i.item().said().propertySets().forEach(s -> received.add(s.name()));
@@ -142,11 +148,31 @@ public final class DescribeView extends CardColumn {
         .forEach(h -> ofHolder(v, h));
   }
 
+  /** Layers and other parts with what is known of each. */
+  private static List<Node> parts(MaterialSet set) {
+    String kind = set.form() == MaterialSet.Form.LAYERS ? "Layer " : "Part ";
+    List<Node> out = new ArrayList<>();
+    for (MaterialSet.Part p : set.parts()) {
+      String name = p.name().isEmpty() ? kind + (out.size() + 1) : p.name();
+      out.add(row(name, (p.material() + " " + figure(set, p)).strip()));
+    }
+    return out;
+  }
+
+  private static String figure(MaterialSet set, MaterialSet.Part p) {
+    return p.measure().isEmpty()
+        ? ""
+        : set.form() == MaterialSet.Form.LAYERS
+            ? ShownValue.of(new PropertyValue.Length(p.measure().getAsDouble()))
+            : Figures.number(100 * p.measure().getAsDouble(), 0) + " %";
+  }
+
   /** What is said of something that the item stands in or is a member of. */
   private static void ofHolder(VBox v, Holder h) {
     for (PropertySet set : h.propertySets()) {
       v.getChildren().addAll(Parts.line(), Parts.label(h.name() + ": " + set.name(), "name"));
-      set.values().forEach((key, value) -> v.getChildren().add(row(key, ShownValue.of(value))));
+      set.values()
+          .forEach((key, value) -> v.getChildren().add(row(key, ShownValue.of(key, value))));
     }
   }
 
@@ -161,7 +187,19 @@ public final class DescribeView extends CardColumn {
     for (PropertySet set : sets.subList(0, Math.min(SHOWN, sets.size()))) {
       String name = set.name() + (received.contains(set.name()) ? ", as received" : "");
       v.getChildren().addAll(Parts.line(), Parts.label(name, "name"));
-      set.values().forEach((key, value) -> v.getChildren().add(row(key, ShownValue.of(value))));
+      if (!set.description().isEmpty()) {
+        v.getChildren().add(Parts.wrapped(set.description(), "muted"));
+      }
+      set.values()
+          .forEach(
+              (key, value) -> {
+                Node shown = row(key, ShownValue.of(key, value));
+                String note = set.notes().getOrDefault(key, "");
+                if (!note.isEmpty()) {
+                  Tooltip.install(shown, new Tooltip(note));
+                }
+                v.getChildren().add(shown);
+              });
     }
     if (sets.size() > SHOWN) {
       v.getChildren()

@@ -145,7 +145,7 @@ final class ItemTable extends TableView<Build.BuiltItem> {
     out.add(
         plain(
             "Class",
-            200,
+            250,
             i -> {
               EntityClass c = session.build().classOf(i, desk.schemaProperty().get());
               return desk.ruled(i).heldBack()
