@@ -22,13 +22,28 @@ public record Alignment(
   /** Places of a line that lie nearer to each other are one, metres along it. */
   public static final double SAME_END = 1e-3;
 
+  /** The circumference of the earth in millimetres, which is the smallest unit of readers. */
+  private static final double LONGEST = 4.1e10;
+
+  /** A line is looked at in no more steps than this. */
+  private static final double MOST_STEPS = 1e6;
+
   /**
-   * @throws IllegalArgumentException if there is no element
+   * @throws IllegalArgumentException if there is no element, or it goes farther than round the
+   *     earth
    */
   public Alignment {
     elements = List.copyOf(elements);
     if (elements.isEmpty()) {
       throw new IllegalArgumentException("an alignment needs at least one element");
+    }
+    double whole = elements.stream().mapToDouble(PlanElement::length).sum();
+    if (!(whole <= LONGEST)) {
+      throw new IllegalArgumentException(
+          String.format(
+              java.util.Locale.ROOT,
+              "it is %.3g long, farther than round the earth; a coordinate, a length or their unit is wrong",
+              whole));
     }
   }
 
@@ -177,9 +192,9 @@ public record Alignment(
     };
   }
 
-  /** Extent of the line, found at metre steps and element ends. */
+  /** Extent of the line, found at metre steps (longer ones beyond 1000 km) and element ends. */
   public Box bounds() {
-    List<AlignmentPoint> points = everyWithEnds(1);
+    List<AlignmentPoint> points = everyWithEnds(Math.max(1, length() / MOST_STEPS));
     double[] xyz = new double[3 * points.size()];
     for (int i = 0; i < points.size(); i++) {
       xyz[3 * i] = points.get(i).east();

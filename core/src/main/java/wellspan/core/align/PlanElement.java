@@ -54,6 +54,13 @@ public sealed interface PlanElement {
    * @param radius positive to the left, negative to the right, metres
    */
   record Arc(PlanPoint start, double length, double radius) implements PlanElement {
+    /**
+     * @throws IllegalArgumentException if it goes round and round as no road does
+     */
+    public Arc {
+      Turns.notMany(length / radius);
+    }
+
     @Override
     public double startCurvature() {
       return 1 / radius;
@@ -103,13 +110,15 @@ public sealed interface PlanElement {
     };
 
     /**
-     * @throws IllegalArgumentException if a law over the tangent is to run between two arcs
+     * @throws IllegalArgumentException if a law over the tangent is to run between two arcs, or if
+     *     it goes round and round as no road does
      */
     public Spiral {
       if (!law.alongCurve() && startCurvature != 0 && endCurvature != 0) {
         throw new IllegalArgumentException(
             "a transition over its tangent cannot run between two arcs");
       }
+      Turns.notMany((Math.abs(startCurvature) + Math.abs(endCurvature)) / 2 * length);
     }
 
     @Override

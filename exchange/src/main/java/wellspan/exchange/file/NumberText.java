@@ -13,6 +13,9 @@ public final class NumberText {
     1e17, 1e18, 1e19, 1e20, 1e21, 1e22
   };
 
+  /** The circumference of the earth in tenths of a millimetre is half of it. */
+  private static final double ON_EARTH = 1e12;
+
   /** What may reach the slow way: no hexadecimal numbers, no suffixes, no words. */
   private static final Pattern DECIMAL =
       Pattern.compile("[-+]?(\\d+\\.?\\d*|\\.\\d+)([eEdD][-+]?\\d+)?");
@@ -46,6 +49,24 @@ public final class NumberText {
       at++;
     }
     return at < end;
+  }
+
+  /**
+   * A number of a design, which no coordinate, length or station on earth exceeds in any unit.
+   *
+   * @throws NumberFormatException with the token, if it is no such number
+   */
+  public double nextOnEarth() {
+    double v = nextDouble();
+    if (!isOnEarth(v)) {
+      throw new NumberFormatException(Double.toString(v));
+    }
+    return v;
+  }
+
+  /** Whether a number could be one of a design. */
+  public static boolean isOnEarth(double v) {
+    return Math.abs(v) <= ON_EARTH;
   }
 
   /**

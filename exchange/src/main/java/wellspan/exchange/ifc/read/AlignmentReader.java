@@ -189,12 +189,12 @@ final class AlignmentReader {
         .orElse(said);
   }
 
-  /** What its segments say, and where it stands. */
+  /** Its segments, and where it stands. */
   private List<Instance> parts(Instance alignment) {
     List<Instance> out = new ArrayList<>(alignment.ref("ObjectPlacement").stream().toList());
     for (String layout :
         List.of("IFCALIGNMENTHORIZONTAL", "IFCALIGNMENTVERTICAL", "IFCALIGNMENTCANT")) {
-      out.addAll(parameters(alignment, layout));
+      layout(alignment, layout).ifPresent(l -> out.addAll(nested.getOrDefault(l.id(), List.of())));
     }
     return out;
   }

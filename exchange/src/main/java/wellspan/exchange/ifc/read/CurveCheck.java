@@ -10,6 +10,11 @@ import wellspan.core.align.AlignmentPoint;
  * coordinates.
  */
 final class CurveCheck {
+  /** Where on a parent curve that is summed up in steps a segment may begin and end, metres. */
+  private static final double FARTHEST = 1e6;
+
+  private static final double MOST_TURN = 200 * Math.PI;
+
   private final double metre;
   private double largest;
   private boolean readable = true;
@@ -64,8 +69,16 @@ final class CurveCheck {
     if (parent.isEmpty()) {
       return Optional.empty();
     }
+    boolean summed =
+        !segment.ref("ParentCurve").map(c -> c.isA("IFCLINE") || c.isA("IFCCONIC")).orElse(false);
+    if (summed && !(Math.max(Math.abs(start), Math.abs(start + length)) <= FARTHEST * metre)) {
+      throw new Unread(segment, "lies farther along its curve than any road is long");
+    }
     double sign = length < 0 ? -1 : 1;
     double[] from = parent.get().at(start);
+    if (!(Math.abs(parent.get().at(start + length)[2] - from[2]) <= MOST_TURN)) {
+      throw new Unread(segment, "turns more than a hundred times round");
+    }
     double fromDirection = from[2] + (sign < 0 ? Math.PI : 0);
     double[] m = Placement.axis(segment.ref("Placement")).m();
     double turn = Math.atan2(m[4], m[0]) - fromDirection;

@@ -122,7 +122,7 @@ final class DrawnAlignment {
           }
           default -> {
             byPoints.add(parent.entity().name());
-            yield irregular(segment, chords(laid, length));
+            yield irregular(segment, chords(segment, laid, length));
           }
         });
   }
@@ -132,9 +132,11 @@ final class DrawnAlignment {
   }
 
   /** Points along a segment, near enough to each other for its chords to lie within tolerance. */
-  private double[] chords(ParentCurve laid, double length) {
+  private double[] chords(Instance segment, ParentCurve laid, double length) {
     double bend = Math.sqrt(LaidLine.curvature(laid, length) / (8 * curves.tolerance()));
-    int n = (int) Math.max(1, Math.ceil(length * Math.max(1 / curves.metre(), bend)));
+    double pieces = Math.max(1, Math.ceil(length * Math.max(1 / curves.metre(), bend)));
+    Unread.beforeTooMany(segment, pieces);
+    int n = (int) pieces;
     double[] out = new double[3 * (n + 1)];
     for (int i = 0; i <= n; i++) {
       System.arraycopy(laid.at(length * i / n), 0, out, 3 * i, 2);
@@ -169,7 +171,7 @@ final class DrawnAlignment {
       profile.add(parabola);
     } else {
       byPoints.add(parent.entity().name());
-      grades(chords(laid, length));
+      grades(chords(segment, laid, length));
     }
   }
 

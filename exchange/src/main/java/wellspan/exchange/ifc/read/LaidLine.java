@@ -16,6 +16,7 @@ final class LaidLine extends LineByDistance {
   private static final int STEPS = 8;
 
   private static final int ROUNDS = 12;
+  private static final double MOST_PIECES = 1e6;
 
   private final List<Piece> plan;
   private final List<Piece> profile;
@@ -93,6 +94,9 @@ final class LaidLine extends LineByDistance {
       }
       last = to;
       double run = upright ? to[0] - from[0] : length;
+      if (!(run > 0)) {
+        throw new Unread(s, "does not go on along its alignment");
+      }
       out.add(new Piece(upright ? from[0] : reached, run, length, c));
       reached += length;
     }
@@ -118,7 +122,11 @@ final class LaidLine extends LineByDistance {
         }
         double k = curvature(p.curve(), p.length());
         double outer = some == plan ? 1 + k * reach : 1;
-        int n = (int) Math.ceil((high - low) * Math.sqrt(k * outer / (8 * chord)) - 1e-9);
+        double pieces = Math.ceil((high - low) * Math.sqrt(k * outer / (8 * chord)) - 1e-9);
+        if (!(pieces <= MOST_PIECES)) {
+          throw new Left("the line it is carried along bends too sharply, or its unit is wrong");
+        }
+        int n = (int) pieces;
         for (int i = 0; i <= n; i++) {
           out.add(low + (high - low) * i / Math.max(1, n));
         }

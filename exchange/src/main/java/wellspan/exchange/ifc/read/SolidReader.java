@@ -11,6 +11,11 @@ import wellspan.core.solid.SolidBoolean;
 
 /** Reads solids that are swept, primitive, or made of others, as closed meshes. */
 final class SolidReader {
+  /**
+   * What is round may be cut by others: it must not have more corners than that leaves room for.
+   */
+  private static final double FACES_BESIDE = 200;
+
   private static final double TURN = 2 * Math.PI;
 
   /** A round thing has so many at least. */
@@ -137,6 +142,9 @@ final class SolidReader {
     double[] o = Placement.point(axis.ref("Location"));
     double[] a = Placement.direction(axis.ref("Axis"), axis);
     double angle = s.number("Angle") * curves.angle();
+    if (!(Math.abs(angle) <= TURN * (1 + 1e-9))) {
+      throw new Unread(s, "turns by more than once round; the unit of its angle is wrong");
+    }
     boolean ring = Math.abs(Math.abs(angle) - TURN) < 1e-9;
     List<Mesh> out = new ArrayList<>();
     List<List<double[]>> begins = profiles.areas(part(s, "SweptArea"));
@@ -154,7 +162,9 @@ final class SolidReader {
               .max()
               .orElse(0);
       double step = 2 * Math.acos(1 - Math.min(1, curves.tolerance() / Math.max(radius, 1e-12)));
-      int n = (int) Math.ceil(Math.abs(angle) / Math.min(step, TURN / CORNERS));
+      double pieces = Math.ceil(Math.abs(angle) / Math.min(step, TURN / CORNERS));
+      Unread.beforeTooMany(s, pieces * from.stream().mapToInt(l -> l.length / 2).sum());
+      int n = (int) pieces;
       List<List<double[]>> sections = new ArrayList<>();
       for (int i = 0; i < (ring ? n : n + 1); i++) {
         double by = angle * i / n;
@@ -214,14 +224,14 @@ final class SolidReader {
         yield placed(prism(new double[] {0, 0, x, 0, x, y, 0, y}, top, s.number("Height")), p);
       }
       case "IfcRightCircularCylinder" -> {
-        double[] base = circle(s.number("Radius"), corners(s.number("Radius")));
+        double[] base = circle(s.number("Radius"), corners(s, s.number("Radius")));
         yield placed(prism(base, base, s.number("Height")), p);
       }
       case "IfcRightCircularCone" -> {
-        double[] base = circle(s.number("BottomRadius"), corners(s.number("BottomRadius")));
+        double[] base = circle(s.number("BottomRadius"), corners(s, s.number("BottomRadius")));
         yield placed(prism(base, new double[base.length], s.number("Height")), p);
       }
-      default -> placed(sphere(s.number("Radius")), p);
+      default -> placed(sphere(s), p);
     };
   }
 
@@ -231,9 +241,12 @@ final class SolidReader {
   }
 
   /** Corners of a circle: as many as the tolerance asks for, a multiple of four. */
-  private int corners(double radius) {
+  private int corners(Instance s, double radius) {
     double step = 2 * Math.acos(1 - Math.min(1, curves.tolerance() / Math.max(radius, 1e-12)));
-    return 4 * (int) Math.ceil(Math.max(CORNERS, TURN / step) / 4);
+    double quarter = Math.ceil(Math.max(CORNERS, TURN / step) / 4);
+    double faces = s.isA("IFCSPHERE") ? 8 * quarter * quarter : FACES_BESIDE * 4 * quarter;
+    Unread.beforeTooMany(s, faces);
+    return 4 * (int) quarter;
   }
 
   private static double[] circle(double radius, int corners) {
@@ -245,9 +258,10 @@ final class SolidReader {
     return xy;
   }
 
-  private Mesh sphere(double radius) {
+  private Mesh sphere(Instance s) {
+    double radius = s.number("Radius");
     List<List<double[]>> rings = new ArrayList<>();
-    int corners = corners(radius);
+    int corners = corners(s, radius);
     for (int i = 0; i <= corners / 2; i++) {
       double a = TURN * i / corners - Math.PI / 2;
       boolean pole = i == 0 || i == corners / 2;

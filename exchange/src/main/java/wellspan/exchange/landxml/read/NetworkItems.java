@@ -23,6 +23,7 @@ import wellspan.core.network.Pipe;
 import wellspan.core.network.PipeSection;
 import wellspan.core.shape.Curved;
 import wellspan.core.shape.Shape;
+import wellspan.exchange.file.NumberText;
 import wellspan.exchange.file.UniqueNames;
 
 /** Makes pipes and chambers of pipe networks, in metres. */
@@ -100,16 +101,20 @@ final class NetworkItems {
       return Double.NaN;
     }
     try {
-      return Double.parseDouble(text.strip()) * scale;
+      double v = Double.parseDouble(text.strip());
+      if (NumberText.isOnEarth(v)) {
+        return v * scale;
+      }
     } catch (NumberFormatException e) {
-      findings.add(
-          Finding.error(
-              RECEIVE,
-              "landxml.number",
-              of,
-              of + ": the " + what + " \"" + text + "\" is no number; it is taken as not given."));
-      return Double.NaN;
+      // said below
     }
+    findings.add(
+        Finding.error(
+            RECEIVE,
+            "landxml.number",
+            of,
+            of + ": the " + what + " \"" + text + "\" is no number; it is taken as not given."));
+    return Double.NaN;
   }
 
   private double size(PipeNetworkSection.RawForm f, String attribute, String of) {

@@ -35,9 +35,9 @@ final class PointListText {
         if (n + 3 > xyz.length) {
           xyz = Arrays.copyOf(xyz, 2 * xyz.length);
         }
-        xyz[n + 1] = t.nextDouble();
-        xyz[n] = t.nextDouble();
-        xyz[n + 2] = each == 3 ? t.nextDouble() : Double.NaN;
+        xyz[n + 1] = t.nextOnEarth();
+        xyz[n] = t.nextOnEarth();
+        xyz[n + 2] = each == 3 ? t.nextOnEarth() : Double.NaN;
         n += 3;
       }
     } catch (NumberFormatException e) {

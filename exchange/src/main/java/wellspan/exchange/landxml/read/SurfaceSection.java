@@ -182,9 +182,9 @@ final class SurfaceSection {
       xyz = Arrays.copyOf(xyz, 2 * xyz.length);
     }
     try {
-      double north = t.nextDouble();
-      double east = t.nextDouble();
-      double level = t.nextDouble();
+      double north = t.nextOnEarth();
+      double east = t.nextOnEarth();
+      double level = t.nextOnEarth();
       xyz[3 * points] = east;
       xyz[3 * points + 1] = north;
       xyz[3 * points + 2] = level;

@@ -205,7 +205,7 @@ final class XmlCursor implements AutoCloseable {
     }
     try {
       double d = Double.parseDouble(v.get());
-      if (Double.isFinite(d)) {
+      if (NumberText.isOnEarth(d)) {
         return d;
       }
     } catch (NumberFormatException e) {
@@ -276,7 +276,7 @@ final class XmlCursor implements AutoCloseable {
     int n = 0;
     try {
       while (t.hasNext()) {
-        double v = t.nextDouble();
+        double v = t.nextOnEarth();
         if (n == max) {
           throw fault("<" + element + "> holds more than " + max + " numbers.");
         }
