@@ -71,7 +71,7 @@ final class DeliveredItems {
                 new Pvi(350, 30, new Pvi.Rounding.Parabola(30, 60)),
                 new Pvi(550, 35, new Pvi.Rounding.Circle(2000)),
                 new Pvi(700, 33, none),
-                new Pvi(820, 31, none)));
+                new Pvi(1200, 31, none)));
     return Item.alignment(
         "Road",
         new Alignment(
