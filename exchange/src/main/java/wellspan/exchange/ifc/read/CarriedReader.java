@@ -131,7 +131,7 @@ final class CarriedReader {
               now.isEmpty() ? 2 * Math.PI : -2 * Math.PI); // the hole runs the other way
       now.add(java.util.Arrays.copyOf(loop, loop.length - 3));
     }
-    Unread.beforeTooMany(s, (double) n * now.stream().mapToInt(l -> l.length / 3).sum());
+    Unread.notTooMany(s, (double) n * now.stream().mapToInt(l -> l.length / 3).sum());
     List<List<double[]>> sections = new ArrayList<>();
     sections.add(onPlane(now, first, at, ring ? halving(last, first) : first, s));
     for (int i = 1; i < n; i++) {

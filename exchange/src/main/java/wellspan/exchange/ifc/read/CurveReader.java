@@ -308,9 +308,7 @@ final class CurveReader {
     double length = Math.abs(segment.number("SegmentLength", 0));
     ParentCurve c = CurveCheck.laid(segment, metre).orElseThrow(() -> Unread.kind(segment));
     double bend = length > 0 ? Math.sqrt(LaidLine.curvature(c, length) / (8 * tolerance)) : 0;
-    double pieces = Math.max(1, Math.ceil(length * Math.max(1 / metre, bend)));
-    Unread.beforeTooMany(segment, pieces);
-    int n = (int) pieces;
+    int n = Unread.notTooMany(segment, Math.max(1, Math.ceil(length * Math.max(1 / metre, bend))));
     double[] out = new double[3 * (n + 1)];
     for (int i = 0; i <= n; i++) {
       double[] p = c.at(length * i / n);

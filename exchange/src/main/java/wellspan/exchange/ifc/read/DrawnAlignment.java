@@ -134,9 +134,8 @@ final class DrawnAlignment {
   /** Points along a segment, near enough to each other for its chords to lie within tolerance. */
   private double[] chords(Instance segment, ParentCurve laid, double length) {
     double bend = Math.sqrt(LaidLine.curvature(laid, length) / (8 * curves.tolerance()));
-    double pieces = Math.max(1, Math.ceil(length * Math.max(1 / curves.metre(), bend)));
-    Unread.beforeTooMany(segment, pieces);
-    int n = (int) pieces;
+    double fine = Math.max(1 / curves.metre(), bend);
+    int n = Unread.notTooMany(segment, Math.max(1, Math.ceil(length * fine)));
     double[] out = new double[3 * (n + 1)];
     for (int i = 0; i <= n; i++) {
       System.arraycopy(laid.at(length * i / n), 0, out, 3 * i, 2);

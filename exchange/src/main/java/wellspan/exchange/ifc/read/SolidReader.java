@@ -163,7 +163,7 @@ final class SolidReader {
               .orElse(0);
       double step = 2 * Math.acos(1 - Math.min(1, curves.tolerance() / Math.max(radius, 1e-12)));
       double pieces = Math.ceil(Math.abs(angle) / Math.min(step, TURN / CORNERS));
-      Unread.beforeTooMany(s, pieces * from.stream().mapToInt(l -> l.length / 2).sum());
+      Unread.notTooMany(s, pieces * from.stream().mapToInt(l -> l.length / 2).sum());
       int n = (int) pieces;
       List<List<double[]>> sections = new ArrayList<>();
       for (int i = 0; i < (ring ? n : n + 1); i++) {
@@ -245,7 +245,7 @@ final class SolidReader {
     double step = 2 * Math.acos(1 - Math.min(1, curves.tolerance() / Math.max(radius, 1e-12)));
     double quarter = Math.ceil(Math.max(CORNERS, TURN / step) / 4);
     double faces = s.isA("IFCSPHERE") ? 8 * quarter * quarter : FACES_BESIDE * 4 * quarter;
-    Unread.beforeTooMany(s, faces);
+    Unread.notTooMany(s, faces);
     return 4 * (int) quarter;
   }
 

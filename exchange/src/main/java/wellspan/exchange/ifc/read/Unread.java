@@ -13,11 +13,11 @@ final class Unread extends RuntimeException {
   }
 
   /**
-   * Whether so many pieces can be made of something; a size or a unit is wrong where it cannot.
+   * So many pieces, if they can be made of something; a size or a unit is wrong where they cannot.
    *
    * @throws Unread if there are too many
    */
-  static void beforeTooMany(Instance at, double pieces) {
+  static int notTooMany(Instance at, double pieces) {
     if (!(pieces <= MOST_PIECES)) {
       throw new Unread(
           at,
@@ -26,6 +26,7 @@ final class Unread extends RuntimeException {
               "would need %.3g pieces to keep within its tolerance; its size or its unit is wrong",
               pieces));
     }
+    return (int) pieces;
   }
 
   /** For kinds of geometry that are not read. */
