@@ -20,9 +20,9 @@ import wellspan.core.shape.Shape;
 /**
  * Where in the structure of a model items stand: where a rule puts them, else where they were
  * received, else by their bridge or road. In IFC4.3 each road is a segment with its carriageway,
- * footways and others as parts, and what is of no road is in one of its own, but ground and points
- * are in the site; earlier schemas have no roads, so all of that stands in the site there. Any
- * thread may use it.
+ * footways and others as parts, and what is of no road is in one of its own, but ground, points and
+ * what a model had in its site are in the site; earlier schemas have no roads, so all of that
+ * stands in the site there. Any thread may use it.
  */
 public final class SpatialStructure {
   /** What the road is called where nobody names it. */
