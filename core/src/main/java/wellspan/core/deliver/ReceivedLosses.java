@@ -98,34 +98,19 @@ public final class ReceivedLosses {
         what.addAll(of);
       }
     }
-    if (!lost.isEmpty()) {
-      out.add(
-          note(
-              "deliver.values",
-              lost,
-              (lost.size() == 1 ? " has" : " have")
-                  + " properties that go without "
-                  + String.join(", ", what)
-                  + ": "
-                  + schema.title()
-                  + " has no such thing."));
-    }
+    String rest = String.join(", ", what) + ": " + schema.title() + " has no such thing.";
+    tell(out, "deliver.values", lost, " has", " have", " properties that go without " + rest);
   }
 
   /** Layers and their like where the format has other words for them, or none. */
   private static void materials(DeliveryFormat format, List<Sent> all, List<Finding> out) {
     List<Sent> lost =
         all.stream().filter(s -> isLost(s.item().said().materials(), format)).toList();
-    if (!lost.isEmpty()) {
-      out.add(
-          note(
-              "deliver.materials",
-              lost,
-              (lost.size() == 1 ? " is" : " are")
-                  + " made of layers or parts that go without their names, sections or thicknesses: "
-                  + format.title()
-                  + " has no place for these."));
-    }
+    String rest =
+        " made of layers or parts that go without their names, sections or thicknesses: "
+            + format.title()
+            + " has no place for these.";
+    tell(out, "deliver.materials", lost, " is", " are", rest);
   }
 
   private static boolean isLost(Optional<MaterialSet> set, DeliveryFormat format) {
@@ -142,16 +127,11 @@ public final class ReceivedLosses {
 
   private static void holders(DeliveryFormat format, List<Sent> all, List<Finding> out) {
     List<Sent> lost = all.stream().filter(s -> isHeld(s.item().said())).toList();
-    if (!lost.isEmpty()) {
-      out.add(
-          note(
-              "deliver.holders",
-              lost,
-              (lost.size() == 1 ? " was" : " were")
-                  + " received in levels, assemblies, groups or of a type; "
-                  + format.title()
-                  + " has no word for these."));
-    }
+    String rest =
+        " received in levels, assemblies, groups or of a type; "
+            + format.title()
+            + " has no word for these.";
+    tell(out, "deliver.holders", lost, " was", " were", rest);
   }
 
   private static void transparent(DeliveryFormat format, List<Sent> all, List<Finding> out) {
@@ -159,16 +139,8 @@ public final class ReceivedLosses {
         format.coverage().proves(Content.COLOURS)
             ? all.stream().filter(s -> isSeenThrough(s.item().said())).toList()
             : List.of();
-    if (!lost.isEmpty()) {
-      out.add(
-          note(
-              "deliver.transparency",
-              lost,
-              (lost.size() == 1 ? " is" : " are")
-                  + " seen through as received; "
-                  + format.title()
-                  + " gets the colour without that."));
-    }
+    String rest = " seen through as received; " + format.title() + " gets the colour without that.";
+    tell(out, "deliver.transparency", lost, " is", " are", rest);
   }
 
   private static boolean isSeenThrough(Description d) {
@@ -233,6 +205,14 @@ public final class ReceivedLosses {
                   + ": there is no such attribute in "
                   + format.title()
                   + (lost.size() == 1 ? " for what it goes as." : " for what they go as.")));
+    }
+  }
+
+  /** Tells a loss, if there is any; one thing and several take other verbs. */
+  private static void tell(
+      List<Finding> out, String code, List<Sent> lost, String one, String several, String rest) {
+    if (!lost.isEmpty()) {
+      out.add(note(code, lost, (lost.size() == 1 ? one : several) + rest));
     }
   }
 

@@ -15,6 +15,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import wellspan.core.attribute.MaterialSet;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
@@ -205,12 +206,19 @@ class FactsTravelTest extends DeliveredInTest {
     assertThat(proof.differences()).extracting(Difference::what).contains(what);
   }
 
-  @Test
-  void aUnitWithAnOffsetIsADoubt() throws IOException {
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "WITHOFFSET(#11,.THERMODYNAMICTEMPERATUREUNIT.,'fahrenheit',#10,-459.67)",
+        "(#11,.THERMODYNAMICTEMPERATUREUNIT.,'fahrenheit',#10)"
+      })
+  void degreesWhoseZeroCannotBeToldAreADoubt(String unit) throws IOException {
     String odd =
         MODEL.replace(
             "#6=IFCSIUNIT(*,.THERMODYNAMICTEMPERATUREUNIT.,$,.DEGREE_CELSIUS.);",
-            "#12=IFCSIUNIT(*,.THERMODYNAMICTEMPERATUREUNIT.,$,.KELVIN.);\n#10=IFCMEASUREWITHUNIT(IFCREAL(0.5556),#12);\n#11=IFCDIMENSIONALEXPONENTS(0,0,0,0,1,0,0);\n#6=IFCCONVERSIONBASEDUNITWITHOFFSET(#11,.THERMODYNAMICTEMPERATUREUNIT.,'fahrenheit',#10,-459.67);");
+            "#12=IFCSIUNIT(*,.THERMODYNAMICTEMPERATUREUNIT.,$,.KELVIN.);\n#10=IFCMEASUREWITHUNIT(IFCREAL(0.5556),#12);\n#11=IFCDIMENSIONALEXPONENTS(0,0,0,0,1,0,0);\n#6=IFCCONVERSIONBASEDUNIT"
+                + unit
+                + ";");
     Received r = IfcReader.read(Files.writeString(dir.resolve("b.ifc"), odd), Progress.NONE);
     assertThat(r.findings())
         .filteredOn(Finding::isError)

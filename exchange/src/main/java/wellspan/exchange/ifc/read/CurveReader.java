@@ -304,7 +304,7 @@ final class CurveReader {
   }
 
   /** A curve segment of an alignment, by points at every metre, nearer where it bends sharply. */
-  private double[] laid(Instance segment) {
+  double[] laid(Instance segment) {
     double length = Math.abs(segment.number("SegmentLength", 0));
     ParentCurve c = CurveCheck.laid(segment, metre).orElseThrow(() -> Unread.kind(segment));
     double bend = length > 0 ? Math.sqrt(LaidLine.curvature(c, length) / (8 * tolerance)) : 0;

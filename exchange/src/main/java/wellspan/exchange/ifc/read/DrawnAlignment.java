@@ -122,25 +122,13 @@ final class DrawnAlignment {
           }
           default -> {
             byPoints.add(parent.entity().name());
-            yield irregular(segment, chords(segment, laid, length));
+            yield irregular(segment, curves.laid(segment));
           }
         });
   }
 
   private ParentCurve laid(Instance segment) {
     return CurveCheck.laid(segment, curves.metre()).orElseThrow(() -> Unread.kind(segment));
-  }
-
-  /** Points along a segment, near enough to each other for its chords to lie within tolerance. */
-  private double[] chords(Instance segment, ParentCurve laid, double length) {
-    double bend = Math.sqrt(LaidLine.curvature(laid, length) / (8 * curves.tolerance()));
-    double fine = Math.max(1 / curves.metre(), bend);
-    int n = Unread.notTooMany(segment, Math.max(1, Math.ceil(length * fine)));
-    double[] out = new double[3 * (n + 1)];
-    for (int i = 0; i <= n; i++) {
-      System.arraycopy(laid.at(length * i / n), 0, out, 3 * i, 2);
-    }
-    return out;
   }
 
   /** A segment of the profile: x is the distance along the plan, y the level. */
@@ -170,7 +158,7 @@ final class DrawnAlignment {
       profile.add(parabola);
     } else {
       byPoints.add(parent.entity().name());
-      grades(chords(segment, laid, length));
+      grades(curves.laid(segment));
     }
   }
 

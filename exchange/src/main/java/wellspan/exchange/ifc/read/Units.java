@@ -52,7 +52,7 @@ record Units(Map<String, Double> factors, boolean celsius, Set<String> unclear) 
         if (kind.isEmpty()) {
           continue; // money
         }
-        if (Double.isFinite(si) && si > 0) {
+        if (Double.isFinite(si) && si > 0 && !hasOtherZero(u)) {
           celsius |= !factors.containsKey(kind) && isCelsius(u);
           factors.putIfAbsent(kind, si);
         } else {
@@ -100,7 +100,18 @@ record Units(Map<String, Double> factors, boolean celsius, Set<String> unclear) 
 
   /** The same in a unit of its own; NaN if that cannot be told. */
   static double si(Instance unit, double number) {
-    return number * metres(unit) + (isCelsius(unit) ? CELSIUS : 0);
+    return hasOtherZero(unit)
+        ? Double.NaN
+        : number * metres(unit) + (isCelsius(unit) ? CELSIUS : 0);
+  }
+
+  /**
+   * Whether it counts from a zero that cannot be told: senders differ in what an offset is added
+   * to, and degrees of another scale without one say nothing of their zero.
+   */
+  private static boolean hasOtherZero(Instance unit) {
+    return unit.isA("IFCCONVERSIONBASEDUNITWITHOFFSET")
+        || unit.isA("IFCCONVERSIONBASEDUNIT") && unit.literal("UnitType").equals(TEMPERATURE);
   }
 
   private static boolean isCelsius(Instance unit) {
@@ -136,9 +147,6 @@ record Units(Map<String, Double> factors, boolean celsius, Set<String> unclear) 
         case "" -> Double.NaN;
         default -> prefix;
       };
-    }
-    if (unit.isA("IFCCONVERSIONBASEDUNITWITHOFFSET")) {
-      return Double.NaN; // senders differ in what its offset is added to
     }
     if (unit.isA("IFCCONVERSIONBASEDUNIT")) {
       return unit.ref("ConversionFactor")
