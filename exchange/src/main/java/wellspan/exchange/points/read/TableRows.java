@@ -43,7 +43,6 @@ final class TableRows implements Closeable {
         CSVFormat.DEFAULT
             .builder()
             .setDelimiter(separator)
-            .setTrim(true)
             .setIgnoreEmptyLines(true)
             .setIgnoreSurroundingSpaces(true)
             .setCommentMarker('#')
@@ -106,12 +105,19 @@ final class TableRows implements Closeable {
   /**
    * The next row, empty at the end.
    *
-   * @throws ReadException if the text is no table
+   * @throws ReadException if quotation marks stand around something else than a column: one for
+   *     inches or for "as above" would take all points up to the next one away
    */
   Optional<List<String>> next() throws IOException {
+    long before = line();
     try {
       while (records.hasNext()) {
         List<String> row = new ArrayList<>(records.next().toList());
+        if (row.stream().anyMatch(this::holdsRows)) {
+          throw marks(before);
+        }
+        row.replaceAll(String::trim);
+        before = line();
         if (!row.isEmpty() && row.getFirst().startsWith("\uFEFF")) {
           row.set(0, row.getFirst().substring(1));
         }
@@ -124,8 +130,21 @@ final class TableRows implements Closeable {
       }
       return Optional.empty();
     } catch (IllegalArgumentException | UncheckedIOException e) {
-      throw new ReadException(file, "the table cannot be read (" + e.getMessage() + ").", e);
+      throw marks(before); // there is nothing else that is no table
     }
+  }
+
+  /** Remarks may have several lines, but not several columns. */
+  private boolean holdsRows(String value) {
+    int end = value.indexOf('\n');
+    return end >= 0 && value.indexOf(separator, end) >= 0;
+  }
+
+  private ReadException marks(long before) {
+    return new ReadException(
+        file,
+        before + 1,
+        "quotation marks in this line, or in a following one, do not stand around a whole column. Take them away or double them.");
   }
 
   @Override

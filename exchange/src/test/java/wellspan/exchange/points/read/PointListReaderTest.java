@@ -58,6 +58,27 @@ class PointListReaderTest {
     assertThatThrownBy(() -> read("id,lat,lon\nA,58°61'0\",7\n")).hasMessageContaining("line 2");
   }
 
+  @Test
+  void marksThatWouldTakePointsAwayAreNamed() throws IOException {
+    String points = "A;1;2;3;wall\nB;2;3;4;\"\nC;3;4;5;\"\nD;4;5;6;wall\n"; // as above
+    for (String text :
+        List.of(points, "A;1;2;3;wall\nB;2;3;4;\"\nC;3;4;5;x\n", "A;1;2;3;x\nB;2;3;4;\"2\" in\n")) {
+      assertThatThrownBy(() -> read("id;e;n;level;code\n" + text))
+          .isInstanceOf(ReadException.class)
+          .hasMessageStartingWith("control.csv, line 3: ")
+          .hasMessageContaining("quotation marks");
+    }
+    Shape.Points g =
+        (Shape.Points)
+            read("id;e;n;level;code\nA;1;2;3;\"old\ntree\"\nB;2;3;4;pipe 2\"\n")
+                .items()
+                .getFirst()
+                .shape();
+    assertThat(g.points()).hasSize(2);
+    assertThat(g.points().getFirst().code()).isEqualTo("old\ntree");
+    assertThat(g.points().getLast().code()).isEqualTo("pipe 2\"");
+  }
+
   private NamedPoint first(String text) throws IOException {
     return ((Shape.Points) read(text).items().getFirst().shape()).points().getFirst();
   }
