@@ -2,6 +2,8 @@ package wellspan.app;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Optional;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -55,6 +57,22 @@ class MakeAgainWindowTest extends WindowTest {
     fillIn("#sweep-from-chainage", "soon");
     fire("#sweep-go");
     assertThat(text("#sweep-problem")).contains("\"soon\" is not a number");
+    assertThat(session.job().recipes()).isEmpty();
+  }
+
+  @Test
+  void aSurfaceThatCannotBeMadeIsExplainedUnderItsButton() throws Exception {
+    Path file = dir.resolve("on-one-line.csv");
+    StringBuilder points = new StringBuilder("name,east,north,level\n");
+    for (int i = 0; i < 8; i++) {
+      points.append("P%d,%d,%d,%d%n".formatted(i, 412000 + 10 * i, 6534000 + 10 * i, i));
+    }
+    Files.writeString(file, points);
+    receive(file);
+    fire("#next-surface");
+    settle(() -> session.shape().making().refusedProperty().get().isPresent());
+    String why = session.shape().making().refusedProperty().get().orElseThrow().why();
+    assertThat(card("#next")).contains(why);
     assertThat(session.job().recipes()).isEmpty();
   }
 

@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
+import wellspan.app.session.MakeDesk;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
@@ -23,6 +24,7 @@ import wellspan.core.triangulate.LevelRule;
 /** What to do next with what was received, each a click. */
 final class NextCard extends VBox {
   private static final int FEWEST_POINTS = 3;
+  private static final String SURFACE = "next-surface";
 
   private final Session session;
 
@@ -34,6 +36,7 @@ final class NextCard extends VBox {
     session.findingsProperty().addListener((o, a, b) -> refresh());
     session.deliveries().inHandProperty().addListener((o, a, b) -> refresh());
     session.deliveries().latestProperty().addListener((o, a, b) -> refresh());
+    session.shape().making().refusedProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
 
@@ -55,6 +58,9 @@ final class NextCard extends VBox {
           b.setMaxWidth(Double.MAX_VALUE);
           b.setWrapText(true);
           getChildren().add(b);
+          if (b.getId().equals(SURFACE)) {
+            refusal().ifPresent(why -> getChildren().add(Parts.wrapped(why, "error")));
+          }
         });
   }
 
@@ -111,7 +117,7 @@ final class NextCard extends VBox {
     }
     return Optional.of(
         step(
-            "next-surface",
+            SURFACE,
             "Make a surface of the " + Figures.count(count) + " points",
             () ->
                 session
@@ -126,6 +132,17 @@ final class NextCard extends VBox {
                             List.of(),
                             LevelRule.MEAN,
                             LevelRule.MEAN))));
+  }
+
+  /** Why the surface that was asked for here could not be made. */
+  private Optional<String> refusal() {
+    return session
+        .shape()
+        .making()
+        .refusedProperty()
+        .get()
+        .filter(r -> r.recipe() instanceof Triangulation)
+        .map(MakeDesk.Refused::why);
   }
 
   /** A delivery that is not proven yet, the one in hand before others; else what was delivered. */
