@@ -11,12 +11,12 @@ import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import wellspan.app.session.DescribeCard;
 import wellspan.app.session.RuleDesk;
 import wellspan.app.session.RuleRef;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.PropertyValue;
@@ -248,6 +248,10 @@ final class ItemTable extends TableView<Build.BuiltItem> {
     cell.setText(ShownValue.of(v));
     if (ShownValue.isNumber(v)) {
       cell.getStyleClass().add("number-cell");
+      List<String> heading = cell.getTableColumn().getStyleClass();
+      if (!heading.contains("of-numbers")) { // it stands above its figures
+        heading.add("of-numbers");
+      }
     }
   }
 
@@ -288,7 +292,7 @@ final class ItemTable extends TableView<Build.BuiltItem> {
     protected void updateItem(Cell cell, boolean empty) {
       super.updateItem(cell, empty);
       getStyleClass().removeAll("gap-cell", "wrong-cell", "number-cell", "in-hand");
-      setTooltip(null);
+      Hint.say(this, "");
       if (desk.selectedProperty().get().filter(rule::equals).isPresent()) {
         getStyleClass().add("in-hand");
       }
@@ -308,7 +312,7 @@ final class ItemTable extends TableView<Build.BuiltItem> {
       int colon = cell.message().indexOf(": ");
       setText(sign + cell.message().substring(colon < 0 ? 0 : colon + 2));
       getStyleClass().add(style);
-      setTooltip(new Tooltip(cell.message()));
+      Hint.say(this, cell.message());
     }
   }
 }
