@@ -3,6 +3,7 @@ package wellspan.app;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.logging.Level;
 import java.util.logging.Logger;
 import javafx.application.Application;
@@ -27,9 +28,7 @@ public final class Main {
     }
     QUIET.forEach(l -> l.setLevel(Level.SEVERE));
     Drawing.choose();
-    if (args.length == 2) {
-      WarmUp.reading(args[1]);
-    }
+    WarmUp.begin(args.length == 2 ? Optional.of(args[1]) : Optional.empty());
     Application.launch(WellspanApp.class, args);
   }
 }

@@ -8,7 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
@@ -296,7 +296,7 @@ class PlaceWindowTest extends WindowTest {
 
   @SuppressWarnings("unchecked")
   private void choose(String query, String value) {
-    ComboBox<String> box = lookup(query).queryAs(ComboBox.class);
+    ChoiceBox<String> box = lookup(query).queryAs(ChoiceBox.class);
     interact(() -> box.setValue(value));
     calm();
   }

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.Optional;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -258,11 +259,12 @@ class ShapeWindowTest extends WindowTest {
   @Test
   void theDistanceOfDrawnContoursIsChosenOnTheStage() throws Exception {
     receive(DEMO.resolve("road/quay-road.xml"));
-    choose("#contour-interval", "every 5 m");
+    ChoiceBox<String> interval = lookup("#contour-interval").queryAs(ChoiceBox.class);
+    interact(() -> interval.setValue("every 5 m"));
     interact(() -> lookup("#run-off").queryAs(javafx.scene.control.ToggleButton.class).fire());
     idle();
     assertThat(lookup("#contour-interval").query().isVisible()).isTrue();
-    ComboBox<SurfaceStyle> styles = lookup("#surface-style").queryAs(ComboBox.class);
+    ChoiceBox<SurfaceStyle> styles = lookup("#surface-style").queryAs(ChoiceBox.class);
     interact(() -> styles.setValue(SurfaceStyle.SHADE));
     assertThat(lookup("#contour-interval").query().isVisible()).isFalse();
   }

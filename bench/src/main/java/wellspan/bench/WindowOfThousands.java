@@ -22,6 +22,7 @@ import javafx.scene.input.MouseEvent;
 import javafx.scene.shape.Rectangle;
 import javafx.stage.Stage;
 import wellspan.app.Drawing;
+import wellspan.app.WarmUp;
 import wellspan.app.session.Session;
 import wellspan.app.shell.ShellView;
 import wellspan.app.stage.StageView;
@@ -45,6 +46,7 @@ public final class WindowOfThousands {
 
   public static void main(String[] args) {
     Drawing.choose();
+    WarmUp.begin(Optional.of(args[0])); // as the command does
     Application.launch(Window.class, args);
   }
 

@@ -14,7 +14,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Background;
 import javafx.scene.layout.BackgroundFill;
@@ -27,6 +26,7 @@ import javafx.scene.layout.VBox;
 import wellspan.app.session.CellState;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
 import wellspan.core.build.Build;
@@ -263,7 +263,7 @@ public final class DeliverView extends BorderPane {
     button.setMinWidth(36);
     button.setDisable(share == ManifestRows.Share.CANNOT);
     button.setAccessibleText(b.band().title() + " in " + d.name() + ": " + words);
-    button.setTooltip(new Tooltip(words));
+    Hint.say(button, words);
     return button;
   }
 
@@ -279,7 +279,7 @@ public final class DeliverView extends BorderPane {
     b.setMinWidth(36);
     b.setDisable(!s.isChoice());
     b.setAccessibleText(i.item().name() + " in " + d.name() + ": " + s.words());
-    b.setTooltip(new Tooltip(s.words()));
+    Hint.say(b, s.words());
     return b;
   }
 

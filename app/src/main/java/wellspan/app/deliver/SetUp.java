@@ -3,7 +3,7 @@ package wellspan.app.deliver;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Deliveries;
@@ -35,7 +35,7 @@ final class SetUp extends VBox {
     this.delivery = delivery;
     Deliveries desk = session.deliveries();
     String name = delivery.name();
-    ComboBox<String> format = new ComboBox<>();
+    ChoiceBox<String> format = new ChoiceBox<>();
     format.setId("schema");
     format.setPrefWidth(CHOICE);
     List<DeliveryFormat> formats = DeliveryFormat.all();
@@ -47,7 +47,7 @@ final class SetUp extends VBox {
           DeliveryFormat f = formats.get(format.getSelectionModel().getSelectedIndex());
           desk.change("Deliver " + name + " as " + f.title(), name, d -> d.withFormat(f));
         });
-    ComboBox<String> unit = new ComboBox<>();
+    ChoiceBox<String> unit = new ChoiceBox<>();
     unit.setId("delivery-unit");
     unit.setPrefWidth(CHOICE);
     unit.getItems().addAll("m", "mm", "ft", "ftUS");
@@ -60,7 +60,7 @@ final class SetUp extends VBox {
                     u ->
                         desk.change(
                             "Deliver " + name + " in " + u.title(), name, d -> d.withUnit(u))));
-    ComboBox<String> zero = new ComboBox<>();
+    ChoiceBox<String> zero = new ChoiceBox<>();
     zero.setId("zero");
     zero.setPrefWidth(CHOICE);
     zero.getItems().addAll(ZEROS);

@@ -2,7 +2,7 @@ package wellspan.app.deliver;
 
 import java.util.List;
 import java.util.Optional;
-import javafx.scene.control.ComboBox;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Choices;
@@ -27,7 +27,7 @@ final class SplitChoice extends VBox {
     super(6);
     this.session = session;
     this.delivery = delivery;
-    ComboBox<String> choice = new ComboBox<>();
+    ChoiceBox<String> choice = new ChoiceBox<>();
     choice.setId("split");
     choice.setPrefWidth(SetUp.CHOICE);
     choice.getItems().addAll(WORDS);

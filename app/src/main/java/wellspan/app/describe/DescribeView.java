@@ -8,11 +8,11 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import javafx.scene.Node;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
 import wellspan.app.theme.CardColumn;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Holder;
@@ -196,7 +196,7 @@ public final class DescribeView extends CardColumn {
                 Node shown = row(key, ShownValue.of(key, value));
                 String note = set.notes().getOrDefault(key, "");
                 if (!note.isEmpty()) {
-                  Tooltip.install(shown, new Tooltip(note));
+                  Hint.say(shown, note);
                 }
                 v.getChildren().add(shown);
               });

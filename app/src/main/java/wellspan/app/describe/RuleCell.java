@@ -8,13 +8,13 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ProgressBar;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.RuleDesk;
 import wellspan.app.session.RuleRef;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.rulebook.Cell;
@@ -39,6 +39,7 @@ final class RuleCell extends ListCell<RuleLine> {
     super.updateItem(line, empty);
     setText(null);
     if (empty || line == null) {
+      Hint.say(this, "");
       setGraphic(null);
       return;
     }
@@ -59,7 +60,7 @@ final class RuleCell extends ListCell<RuleLine> {
       row.getStyleClass().add("selected");
     }
     row.setOpacity(line.off() ? 0.5 : 1);
-    setTooltip(new Tooltip("For " + line.when()));
+    Hint.say(this, "For " + line.when());
     setGraphic(row);
   }
 

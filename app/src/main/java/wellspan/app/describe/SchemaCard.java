@@ -9,7 +9,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -20,6 +19,7 @@ import wellspan.app.session.SchemaDesk;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Choices;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.item.ItemId;
 import wellspan.core.model.ModelComparison;
@@ -172,7 +172,7 @@ final class SchemaCard extends VBox {
     b.setMaxWidth(Double.MAX_VALUE);
     String words = "Select what " + x.what().words() + ": " + x.from() + " " + x.to();
     b.setAccessibleText(words);
-    b.setTooltip(new Tooltip(words));
+    Hint.say(b, words);
     List<ItemId> items = c.items(x.objects());
     b.setDisable(items.isEmpty());
     b.setOnAction(

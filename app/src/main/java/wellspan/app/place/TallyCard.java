@@ -19,6 +19,7 @@ import wellspan.app.theme.FigureEntry.Row;
 import wellspan.app.theme.FigureEntry.Takes;
 import wellspan.app.theme.FigureField;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.geom.Position;
 import wellspan.core.place.Control;
@@ -122,7 +123,7 @@ final class TallyCard extends VBox {
     for (ControlTally.Line l : t.lines()) {
       boolean good = l.within(t.tolerance());
       var point = Parts.label((good ? "" : "✕ ") + l.name(), "name");
-      point.setTooltip(new javafx.scene.control.Tooltip("found as " + l.by().title()));
+      Hint.say(point, "found as " + l.by().title());
       point.setOnMouseClicked(e -> session.aim().at(l.known()));
       g.add(point, 0, row);
       g.add(Parts.label(mm(l.east()), "figure"), 1, row);

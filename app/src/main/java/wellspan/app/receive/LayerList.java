@@ -13,13 +13,13 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.scene.paint.Color;
 import javafx.scene.shape.Rectangle;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.job.Source;
 import wellspan.core.receive.Layer;
@@ -147,7 +147,7 @@ final class LayerList extends VBox {
     name.setMinWidth(USE_PREF_SIZE);
     String contents = contents(l);
     Label what = Parts.label(contents, "muted");
-    what.setTooltip(new Tooltip(l.name() + ": " + contents));
+    Hint.say(what, l.name() + ": " + contents);
     return Parts.row(name, what);
   }
 

@@ -79,11 +79,13 @@ public enum CellState {
    */
   public static CellState of(Session session, Delivery d, List<Build.BuiltItem> items) {
     CellState out = CANNOT;
+    PastRun run = session.deliveries().latestProperty().get().get(d.name());
+    CellState most = run == null ? INCLUDED : run.pass() ? PENDING : FAILED;
     for (Build.BuiltItem i : items) {
       CellState s = of(session, d, i);
       out = s.weight() > out.weight() ? s : out;
-      if (out == FAILED || out == PENDING) {
-        break; // one proof leaves not both, so no other wants looking at more
+      if (out == most) {
+        break; // after such a proof, or none, no other wants looking at more
       }
     }
     return out;

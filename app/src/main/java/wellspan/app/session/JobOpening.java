@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.Executor;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.function.Consumer;
 import wellspan.core.build.Build;
 import wellspan.core.build.DeferredCache;
@@ -27,6 +28,9 @@ public final class JobOpening implements SourceIntake.SoFar {
   private boolean ended;
   private boolean keeping;
   private volatile long shown;
+
+  /** What the window is to show as soon as it comes to it. */
+  private final AtomicReference<Build> latest = new AtomicReference<>();
 
   JobOpening(Session session, JobStore store, Executor window) {
     this.session = session;
@@ -87,7 +91,7 @@ public final class JobOpening implements SourceIntake.SoFar {
     Map<String, PastRun> earlier = earlier(why -> window.execute(() -> session.complain(why)));
     Build build = SourceIntake.build(store, job, cache, this, progress);
     show(build);
-    build.findings(); // worked out here, the window does not wait for it
+    build.workedOut(); // here: the window does not wait for it
     return new Opened(build, earlier);
   }
 
@@ -109,12 +113,15 @@ public final class JobOpening implements SourceIntake.SoFar {
   @Override
   public void show(Build early) {
     shown = System.nanoTime();
-    window.execute(
-        () -> {
-          if (underWay) {
-            session.showEarly(early);
-          }
-        });
+    if (latest.getAndSet(early) == null) { // else the window has not come to the one before
+      window.execute(
+          () -> {
+            Build now = latest.getAndSet(null);
+            if (underWay) {
+              session.showEarly(now);
+            }
+          });
+    }
   }
 
   private void opened(Opened read) {

@@ -273,8 +273,8 @@ public final class Session {
     } else {
       Job job = job();
       markStale();
-      work.start(
-          "Preparing items", p -> before.next(job, received, p), this::shaped, this::takeBack);
+      Work.Task<Build> next = p -> before.next(job, received, p).workedOut();
+      work.start("Preparing items", next, this::shaped, this::takeBack);
     }
   }
 

@@ -6,8 +6,8 @@ import java.util.Locale;
 import javafx.scene.control.Hyperlink;
 import javafx.scene.control.Label;
 import javafx.scene.control.Labeled;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.VBox;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.finding.Stop;
 
@@ -39,20 +39,18 @@ final class DocketCell extends VBox {
     if (linesUsed == lines.size()) {
       Label l = new Label();
       l.setMaxWidth(Double.MAX_VALUE);
-      l.setTooltip(new Tooltip());
       lines.add(l);
       lineBox.getChildren().add(l);
     }
     Label l = lines.get(linesUsed++);
     boolean figure = List.of(styles).contains("figure");
     show(l, text, "label", figure ? "" : "docket-line", styles);
-    l.getTooltip().setText(text);
+    Hint.say(l, text);
   }
 
   void link(String id, String text, String tip, Runnable action, String... styles) {
     if (linksUsed == links.size()) {
       Hyperlink h = new Hyperlink();
-      h.setTooltip(new Tooltip());
       links.add(h);
       linkBox.getChildren().add(h);
     }
@@ -61,7 +59,7 @@ final class DocketCell extends VBox {
     h.setVisited(false);
     h.setOnAction(e -> action.run());
     show(h, text, "hyperlink", "docket-line", styles);
-    h.getTooltip().setText(tip);
+    Hint.say(h, tip);
   }
 
   private static void show(Labeled node, String text, String kind, String own, String... styles) {

@@ -11,7 +11,6 @@ import java.util.stream.Collectors;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
@@ -22,6 +21,7 @@ import org.kordamp.ikonli.javafx.FontIcon;
 import wellspan.app.session.FindingTopicsFile;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.build.Build;
 import wellspan.core.check.Check;
@@ -144,7 +144,7 @@ final class FindingsView extends BorderPane {
               () -> session.mends().look(code));
       all.setId(Parts.id("mend-all-", code));
       all.setAccessibleText("Mend all of " + code);
-      all.setTooltip(new Tooltip("Shows first what it would do"));
+      Hint.say(all, "Shows first what it would do");
       buttons.getChildren().add(all);
     }
     boolean error = of.stream().anyMatch(Finding::isError);
@@ -191,7 +191,7 @@ final class FindingsView extends BorderPane {
               Button b =
                   Parts.button(
                       "Mend", "small", () -> session.shape().add(f.subject().orElseThrow(), step));
-              b.setTooltip(new Tooltip(step.title()));
+              Hint.say(b, step.title());
               b.setAccessibleText(step.title());
               text.getChildren().add(b);
             });

@@ -10,6 +10,7 @@ import javafx.scene.layout.HBox;
 import wellspan.app.session.RunningTask;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.align.Chainages;
 import wellspan.core.align.Footpoint;
@@ -55,8 +56,8 @@ final class ReadingLine extends HBox {
     message.visibleProperty().bind(session.work().changingProperty().not());
     message.managedProperty().bind(session.work().changingProperty().not());
     message.setMinWidth(40);
-    message.setTooltip(new javafx.scene.control.Tooltip());
-    message.getTooltip().textProperty().bind(session.messages().sentenceProperty());
+    message.textProperty().addListener((o, a, said) -> Hint.say(message, said));
+    Hint.say(message, message.getText());
     shared.setMinWidth(USE_PREF_SIZE);
     local.setMinWidth(USE_PREF_SIZE);
     along.setMinWidth(USE_PREF_SIZE);

@@ -6,10 +6,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.control.Hyperlink;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Hint;
 import wellspan.core.item.ItemId;
 import wellspan.core.item.Relation;
 
@@ -50,7 +50,7 @@ final class RelationLinks {
     l.setMaxWidth(Double.MAX_VALUE);
     l.setWrapText(true);
     l.setMinHeight(Region.USE_PREF_SIZE);
-    l.setTooltip(new Tooltip("Select " + (others.size() == 1 ? "it" : "them")));
+    Hint.say(l, "Select " + (others.size() == 1 ? "it" : "them"));
     l.setOnAction(e -> session.selection().choose(others));
     return l;
   }

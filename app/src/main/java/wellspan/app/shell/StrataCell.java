@@ -8,13 +8,13 @@ import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Background;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import org.kordamp.ikonli.feather.Feather;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.app.theme.Theme;
 import wellspan.core.attribute.PropertyValue;
@@ -30,7 +30,6 @@ final class StrataCell extends ListCell<StrataRows.Row> {
   private static final double ITEM_HEIGHT = 26;
 
   private final Session session;
-  private final Tooltip tip = new Tooltip();
   private StrataItemLine line;
   private final Consumer<StrataRows.Row> openOrClose;
 
@@ -49,7 +48,7 @@ final class StrataCell extends ListCell<StrataRows.Row> {
     super.updateItem(row, empty);
     setText(null);
     if (!(row instanceof StrataRows.ItemRow)) {
-      setTooltip(null);
+      Hint.say(this, "");
       setUserData(null);
       setAccessibleText(null);
     }
@@ -97,7 +96,7 @@ final class StrataCell extends ListCell<StrataRows.Row> {
     String title = g.title().isEmpty() ? "(says nothing)" : g.title();
     Label name = Parts.label((g.open() ? "\u25be " : "\u25b8 ") + title);
     name.setMinWidth(20);
-    setTooltip(new Tooltip(title));
+    Hint.say(this, title);
     setAccessibleText(title + ", " + g.ids().size() + " items");
     name.setOnMouseClicked(e -> openOrClose.accept(g));
     HBox row =
@@ -130,9 +129,9 @@ final class StrataCell extends ListCell<StrataRows.Row> {
         colours(i.band(), 0.55),
         shown,
         () -> session.visibility().set(i.ids(), !shown));
-    tip.setText(
+    Hint.say(
+        this,
         stale ? item.name() + " is not as the job has it yet; it is being made." : item.name());
-    setTooltip(tip);
     setUserData(i.item().id()); // an id of the node would have all its styles looked up again
     setAccessibleText(item.kind() + " " + item.name());
     return line;

@@ -9,6 +9,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import org.kordamp.ikonli.feather.Feather;
 import org.kordamp.ikonli.javafx.FontIcon;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 
 /** The line of an item in the strata, used again for other items as the list is scrolled. */
@@ -66,7 +67,7 @@ final class StrataItemLine extends HBox {
     }
     String what = (shown ? "Hide " : "Show ") + title;
     eye.setAccessibleText(what);
-    eye.getTooltip().setText(what);
+    Hint.say(eye, what);
     eye.setOnAction(e -> flip.run());
   }
 }

@@ -9,11 +9,12 @@ import java.util.Set;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
-import javafx.scene.control.ComboBox;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TextField;
+import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -48,7 +49,7 @@ final class StrataView extends BorderPane {
   private final Session session;
   private final ListView<StrataRows.Row> list = new ListView<>();
   private final TextField search = new TextField();
-  private final ComboBox<Grouping> grouping = new ComboBox<>();
+  private final ChoiceBox<Grouping> grouping = new ChoiceBox<>();
   private final Label found = Parts.label("", "muted");
   private final Set<Band> open = EnumSet.noneOf(Band.class);
   private final Set<String> openGroups = new HashSet<>();
@@ -122,6 +123,7 @@ final class StrataView extends BorderPane {
     grouping.setAccessibleText("Group items");
     grouping.getStyleClass().add("small");
     grouping.setOnAction(e -> refresh());
+    grouping.setPrefWidth(136);
     grouping.setMinWidth(0); // the count is read before the grouping
     found.setMinWidth(Region.USE_PREF_SIZE);
     HBox below = new HBox(4, grouping, Parts.space(), found);
@@ -138,7 +140,7 @@ final class StrataView extends BorderPane {
     again.setId("peel-back");
     away.setAccessibleText("Peel the topmost away");
     again.setAccessibleText("Put back what was peeled last");
-    ComboBox<Visibility.Peeled> what = new ComboBox<>();
+    ChoiceBox<Visibility.Peeled> what = new ChoiceBox<>();
     what.setId("peeled");
     what.setAccessibleText("What is peeled from the top");
     what.getItems().setAll(Visibility.Peeled.values());
@@ -299,11 +301,19 @@ final class StrataView extends BorderPane {
           first = first < 0 ? i : first;
         }
       }
-      if (first >= 0 && ids.size() == 1) {
+      if (first >= 0 && ids.size() == 1 && !isSeen(first)) {
         list.scrollTo(Math.max(0, first - 3));
       }
     } finally {
       telling = false;
     }
+  }
+
+  /** Whether a row stands in sight already: a list that jumps at each click loses its reader. */
+  private boolean isSeen(int row) {
+    return list.lookup(".virtual-flow") instanceof VirtualFlow<?> rows
+        && rows.getFirstVisibleCell() != null
+        && rows.getFirstVisibleCell().getIndex() <= row
+        && row <= rows.getLastVisibleCell().getIndex();
   }
 }

@@ -15,13 +15,13 @@ import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.ToggleButton;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 import wellspan.app.session.Pick;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.colouring.ColourBy;
 import wellspan.core.colouring.Colouring;
@@ -57,14 +57,14 @@ final class ColourChoice extends VBox {
     ToggleButton measure = new ToggleButton("Measure");
     measure.setId("measure");
     measure.getStyleClass().setAll("toggle-button", "segment");
-    measure.setTooltip(new Tooltip("Distances, slopes and areas between points (D)"));
+    Hint.say(measure, "Distances, slopes and areas between points (D)");
     session.place().pickProperty().addListener((o, a, b) -> measure.setSelected(b == Pick.MEASURE));
     measure.setOnAction(
         e -> session.place().pickProperty().set(measure.isSelected() ? Pick.MEASURE : Pick.NONE));
     ToggleButton views = new ToggleButton("Views");
     views.setId("show-views");
     views.getStyleClass().setAll("toggle-button", "segment");
-    views.setTooltip(new Tooltip("Where you looked, kept by name (V)"));
+    Hint.say(views, "Where you looked, kept by name (V)");
     views.selectedProperty().bindBidirectional(session.aim().viewsProperty());
     HBox segment = new HBox(views, measure);
     segment.getStyleClass().add("segments");
@@ -129,7 +129,7 @@ final class ColourChoice extends VBox {
     b.setGraphic(row);
     b.getStyleClass().setAll("legend-line");
     b.setAccessibleText(e.value() + ", " + e.items().size() + " items; press to select them");
-    b.setTooltip(new Tooltip(e.value() + ": press to select these " + e.items().size()));
+    Hint.say(b, e.value() + ": press to select these " + e.items().size());
     b.setOnAction(x -> session.selection().choose(e.items()));
     return b;
   }

@@ -8,11 +8,10 @@ import javafx.geometry.Pos;
 import javafx.geometry.Rectangle2D;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
-import javafx.scene.control.ComboBox;
+import javafx.scene.control.ChoiceBox;
 import javafx.scene.control.SplitPane;
 import javafx.scene.control.ToggleButton;
 import javafx.scene.control.ToggleGroup;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.Image;
 import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.FlowPane;
@@ -20,9 +19,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
-import javafx.util.StringConverter;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Choices;
 import wellspan.app.theme.Figures;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.OnDemand;
 import wellspan.app.theme.Theme;
 import wellspan.core.job.SavedView;
@@ -46,11 +46,14 @@ public final class StageView extends StackPane {
   /** Room at both sides of the tools, pixels; in a narrow window they take two rows. */
   private static final double BESIDE_TOOLS = 24;
 
+  /** Width of a list to choose from, pixels: left alone it is as wide as its open list. */
+  private static final double CHOICE = 112;
+
   private static final double[] INTERVALS = {0.1, 0.25, 0.5, 1, 2, 5, 10};
 
   private final Session session;
-  private final ComboBox<String> interval = new ComboBox<>();
-  private final ComboBox<Integer> levels = new ComboBox<>();
+  private final ChoiceBox<String> interval = new ChoiceBox<>();
+  private final ChoiceBox<Integer> levels = new ChoiceBox<>();
   private final PlanView plan;
   private final SpaceView space;
   private final SectionView section;
@@ -165,23 +168,13 @@ public final class StageView extends StackPane {
   }
 
   private HBox styles() {
-    ComboBox<SurfaceStyle> styles = new ComboBox<>();
+    ChoiceBox<SurfaceStyle> styles = new ChoiceBox<>();
     styles.setId("surface-style");
     styles.setAccessibleText("How surfaces are drawn");
     styles.getItems().setAll(SurfaceStyle.values());
-    styles.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(SurfaceStyle s) {
-            return s == null ? "" : s.title();
-          }
-
-          @Override
-          public SurfaceStyle fromString(String title) {
-            return null;
-          }
-        });
+    styles.setConverter(Choices.words(SurfaceStyle::title));
     styles.setValue(SurfaceStyle.CONTOURS);
+    styles.setPrefWidth(CHOICE);
     styles
         .valueProperty()
         .addListener(
@@ -198,7 +191,7 @@ public final class StageView extends StackPane {
   private HBox planOptions() {
     ToggleButton runOff = segment("Run-off", null);
     runOff.setId("run-off");
-    runOff.setTooltip(new Tooltip("Arrows down the steepest fall"));
+    Hint.say(runOff, "Arrows down the steepest fall");
     runOff.setOnAction(e -> plan.setRunOff(runOff.isSelected()));
     HBox segment = segments();
     segment.getChildren().add(runOff);
@@ -209,6 +202,7 @@ public final class StageView extends StackPane {
       interval.getItems().add("every " + Figures.number(d, d < 1 ? 2 : 0) + " m");
     }
     interval.getSelectionModel().selectFirst();
+    interval.setPrefWidth(CHOICE);
     interval.setOnAction(
         e -> {
           int i = interval.getSelectionModel().getSelectedIndex();
@@ -231,19 +225,8 @@ public final class StageView extends StackPane {
     levels.setAccessibleText("Levels shown so many times higher");
     levels.getItems().setAll(1, 2, 5, 10);
     levels.setValue(1);
-    levels.setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(Integer factor) {
-            return "levels × " + factor;
-          }
-
-          @Override
-          public Integer fromString(String words) {
-            return null;
-          }
-        });
-    levels.setPrefWidth(112);
+    levels.setConverter(Choices.words(factor -> "levels × " + factor));
+    levels.setPrefWidth(CHOICE);
     levels.setOnAction(e -> space.setExaggeration(levels.getValue()));
     HBox all = new HBox(8, h, levels);
     all.setAlignment(Pos.CENTER_LEFT);

@@ -80,8 +80,8 @@ final class JobWindow {
 
   void show(Stage in, Scene scene) throws IOException {
     stage = in;
+    shell.setTheme(ChosenTheme.get()); // before it is shown: else all styles are looked up twice
     stage.setScene(scene);
-    shell.setTheme(ChosenTheme.get());
     stage.setMinWidth(1080);
     stage.setMinHeight(640);
     stage

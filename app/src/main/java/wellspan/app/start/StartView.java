@@ -14,7 +14,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.image.ImageView;
 import javafx.scene.input.DragEvent;
 import javafx.scene.input.TransferMode;
@@ -28,6 +27,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Rectangle;
 import javafx.stage.DirectoryChooser;
 import org.kordamp.ikonli.feather.Feather;
+import wellspan.app.theme.Hint;
 import wellspan.app.theme.Parts;
 import wellspan.core.job.JobException;
 
@@ -224,7 +224,7 @@ final class StartView extends BorderPane {
     card.getStyleClass().setAll("button", "job-card");
     card.setAccessibleText("Open " + s.name() + ", " + s.place() + ", saved " + s.date());
     card.setOnAction(e -> open(s.folder()));
-    card.setTooltip(new Tooltip(s.folder().toString()));
+    Hint.say(card, s.folder().toString());
     Button forget =
         Parts.icon(
             Feather.X,

@@ -4,7 +4,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -39,7 +38,7 @@ public final class Parts {
     b.setGraphic(new FontIcon(icon));
     b.getStyleClass().setAll("button", "bar-button");
     b.setAccessibleText(name);
-    b.setTooltip(new Tooltip(name));
+    Hint.say(b, name);
     b.setOnAction(e -> action.run());
     return b;
   }

@@ -16,8 +16,6 @@ import wellspan.core.deliver.Delivery;
 import wellspan.core.deliver.GlobalIds;
 import wellspan.core.describe.ClassRules;
 import wellspan.core.finding.Finding;
-import wellspan.core.finding.Stop;
-import wellspan.core.frame.FrameChecks;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.OnceAsked;
 import wellspan.core.geom.Position;
@@ -29,10 +27,8 @@ import wellspan.core.job.Job;
 import wellspan.core.job.Origin;
 import wellspan.core.job.Source;
 import wellspan.core.job.SourceNames;
-import wellspan.core.place.Contradictions;
 import wellspan.core.place.Control;
 import wellspan.core.place.ControlTally;
-import wellspan.core.place.PlacementChecks;
 import wellspan.core.place.Placer;
 import wellspan.core.place.SourcePlacement;
 import wellspan.core.progress.Progress;
@@ -326,6 +322,22 @@ public record Build(
         : known.ruled.get(schema).get(() -> rule(schema)).getOrDefault(id, Ruled.NOTHING);
   }
 
+  /**
+   * Works out what is asked for as soon as it is shown, findings and what the rules decide for the
+   * deliveries, so that whoever shows it need not wait. Any thread; takes as long as the checks.
+   *
+   * @return this
+   */
+  public Build workedOut() {
+    findings();
+    if (!job.rulebook().equals(Rulebook.NONE)) {
+      for (Delivery d : job.deliveries()) {
+        known.ruled.get(d.schema()).get(() -> rule(d.schema()));
+      }
+    }
+    return this;
+  }
+
   private Map<ItemId, Ruled> rule(IfcSchema schema) {
     Ruling ruling = new Ruling(job.rulebook(), schema);
     return subjects().entrySet().parallelStream()
@@ -353,28 +365,7 @@ public record Build(
 
   /** Everything the checks find but for flaws of the ground; worked out once. */
   public List<Finding> findings() {
-    return known.findings.get(this::look);
-  }
-
-  private List<Finding> look() {
-    List<Finding> all = new ArrayList<>();
-    received.forEach(
-        (source, r) -> {
-          all.addAll(r.findings());
-          all.addAll(Contradictions.check(source, r.places()));
-          all.addAll(
-              PlacementChecks.check(
-                  source,
-                  raw.get(source),
-                  job.source(source).map(Source::placement).orElse(SourcePlacement.SHARED),
-                  job.frame(),
-                  reference(source)));
-        });
-    all.addAll(FrameChecks.check(job.frame(), bounds()));
-    tallies.forEach(t -> all.addAll(t.findings(Stop.PLACE)));
-    all.addAll(results.findings());
-    all.addAll(RuleFindings.of(this));
-    return List.copyOf(all);
+    return known.findings.get(() -> BuildFindings.of(this));
   }
 
   /** Extent of the control points and of all sources but one: where the others say the work is. */
