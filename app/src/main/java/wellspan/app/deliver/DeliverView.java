@@ -224,12 +224,7 @@ public final class DeliverView extends BorderPane {
         .computeIfAbsent(b.band(), k -> new HashMap<>())
         .computeIfAbsent(
             d.name(),
-            k -> {
-              List<Build.BuiltItem> along = ManifestRows.goingAlong(d, b.items());
-              return new Stand(
-                  ManifestRows.share(d, along),
-                  CellState.of(session, d, along.isEmpty() ? b.items() : along));
-            });
+            k -> new Stand(ManifestRows.share(d, b.items()), CellState.of(session, d, b.items())));
   }
 
   /** All of a stratum at once: included, held back, or some of both. */
@@ -255,7 +250,8 @@ public final class DeliverView extends BorderPane {
                     .deliveries()
                     .holdBack(
                         d.name(),
-                        ManifestRows.goingAlong(d, b.items()).stream()
+                        b.items().stream()
+                            .filter(i -> ManifestRows.goesAlong(d, i))
                             .map(Build.BuiltItem::id)
                             .toList(),
                         share != ManifestRows.Share.NONE));

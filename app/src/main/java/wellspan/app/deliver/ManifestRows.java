@@ -52,24 +52,25 @@ final class ManifestRows {
     return out;
   }
 
-  /**
-   * What a delivery takes of a stratum.
-   *
-   * @param along those of it that could go along
-   */
-  static Share share(Delivery d, List<Build.BuiltItem> along) {
-    long held = along.stream().filter(i -> d.heldBack().contains(i.id())).count();
-    if (along.isEmpty()) {
-      return Share.CANNOT;
+  /** What a delivery takes of a stratum; looks no further than to the answer. */
+  static Share share(Delivery d, List<Build.BuiltItem> items) {
+    boolean some = false;
+    boolean held = false;
+    for (Build.BuiltItem i : items) {
+      if (some && (held || d.heldBack().isEmpty())) {
+        break;
+      }
+      if (goesAlong(d, i)) {
+        boolean back = d.heldBack().contains(i.id());
+        held |= back;
+        some |= !back;
+      }
     }
-    return held == 0 ? Share.ALL : held == along.size() ? Share.NONE : Share.SOME;
+    return some ? held ? Share.SOME : Share.ALL : held ? Share.NONE : Share.CANNOT;
   }
 
-  /** Those that could go: the format carries them, and they lie in the delivery's chainages. */
-  static List<Build.BuiltItem> goingAlong(Delivery d, List<Build.BuiltItem> items) {
-    return items.stream()
-        .filter(i -> d.carries(i.item()))
-        .filter(i -> d.range().map(r -> Extract.reaches(i.item(), r)).orElse(true))
-        .toList();
+  /** Whether it could go: the format carries it, and it lies in the delivery's chainages. */
+  static boolean goesAlong(Delivery d, Build.BuiltItem i) {
+    return d.carries(i.item()) && d.range().map(r -> Extract.reaches(i.item(), r)).orElse(true);
   }
 }

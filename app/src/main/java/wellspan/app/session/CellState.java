@@ -73,10 +73,7 @@ public enum CellState {
     return this != CANNOT && this != BEYOND;
   }
 
-  /**
-   * How several items stand that all go along, or none of them do: as the one that wants looking at
-   * most.
-   */
+  /** How several items stand: as the one that wants looking at most. */
   public static CellState of(Session session, Delivery d, List<Build.BuiltItem> items) {
     CellState out = CANNOT;
     PastRun run = session.deliveries().latestProperty().get().get(d.name());
