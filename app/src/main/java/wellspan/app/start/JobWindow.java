@@ -29,6 +29,10 @@ final class JobWindow {
   private final ShellView shell;
   private final OpeningPicture opening;
   private Optional<JobLock> lock = Optional.empty();
+
+  /** Whether what is shown is not what the job's file says, as its edits were given up. */
+  private boolean dropped;
+
   private Stage stage;
 
   /**
@@ -141,18 +145,23 @@ final class JobWindow {
       return;
     }
     takePicture();
+    if (isAsNextOpened() && !dropped && shell.stage().plan().isVisible()) {
+      opening.keepAtEnd(store, session.job().name(), shell.stage().plan());
+    }
   }
 
   /** What is seen once all is read is what the next opening will come to. */
   private void keepOpening() {
-    boolean asOpened =
-        session.opening().unfinished().isEmpty()
-            && !session.unsavedProperty().get()
-            && session.stopProperty().get() == Stop.RECEIVE
-            && shell.stage().plan().isWhole();
-    if (lock.isPresent() && asOpened) {
+    if (isAsNextOpened() && session.stopProperty().get() == Stop.RECEIVE) {
       opening.keep(store, session.job().name(), shell.stage().plan());
     }
+  }
+
+  private boolean isAsNextOpened() {
+    return lock.isPresent()
+        && session.opening().unfinished().isEmpty()
+        && !session.unsavedProperty().get()
+        && shell.stage().plan().isWhole();
   }
 
   private void takePicture() {
@@ -191,6 +200,7 @@ final class JobWindow {
     }
     if (answer == drop) {
       session.discardUnsaved();
+      dropped = true;
       return true;
     }
     return false;

@@ -66,13 +66,36 @@ final class OpeningPicture {
    * The picture is taken at once, on the window's thread, and written by a thread of its own.
    */
   void keep(JobStore store, String job, PlanView plan) {
-    Bounds at = plan.localToScene(plan.getLayoutBounds());
-    if (last.isPresent() || state.isEmpty() || at.getWidth() < 1 || at.getHeight() < 1) {
-      return;
+    if (last.isEmpty() && !state.isEmpty()) {
+      shot(store, job, plan).ifPresent(Thread.ofPlatform().daemon().name("picture")::start);
     }
-    double scale = plan.getScene().getWindow().getOutputScaleX();
-    PlanShot shot = PlanShot.of(plan, scale);
-    Thread.ofPlatform().daemon().name("picture").start(() -> write(store, job, shot, at));
+  }
+
+  /**
+   * Keeps what is seen when the window of a job is closed, if the job was changed and saved since
+   * it was opened. Window's thread; waits until it is written, as the program may end.
+   */
+  void keepAtEnd(JobStore store, String job, PlanView plan) {
+    try {
+      String now = state(store);
+      if (!now.equals(state)) {
+        new OpeningPicture(kept, now, Optional.empty())
+            .shot(store, job, plan)
+            .ifPresent(Runnable::run);
+      }
+    } catch (IOException | UncheckedIOException cannot) {
+      tellNone(cannot);
+    }
+  }
+
+  /** The plan as it is seen now, ready to be written; nothing if it has no room. */
+  private Optional<Runnable> shot(JobStore store, String job, PlanView plan) {
+    Bounds at = plan.localToScene(plan.getLayoutBounds());
+    if (at.getWidth() < 1 || at.getHeight() < 1) {
+      return Optional.empty();
+    }
+    PlanShot shot = PlanShot.of(plan, plan.getScene().getWindow().getOutputScaleX());
+    return Optional.of(() -> write(store, job, shot, at));
   }
 
   private void write(JobStore store, String job, PlanShot shot, Bounds at) {
@@ -91,9 +114,13 @@ final class OpeningPicture {
                 Double.toString(at.getHeight()),
                 job.replace('\n', ' ')));
       }
-    } catch (IOException | UncheckedIOException cannot) { // the next opening has none
-      System.err.println("No picture for the next opening: " + cannot.getMessage());
+    } catch (IOException | UncheckedIOException cannot) {
+      tellNone(cannot);
     }
+  }
+
+  private static void tellNone(Exception cannot) {
+    System.err.println("No picture for the next opening: " + cannot.getMessage());
   }
 
   private static Optional<OpeningView.Look> look(Path kept, String state) throws IOException {

@@ -12,11 +12,13 @@ import java.util.Optional;
 import java.util.concurrent.TimeUnit;
 import javafx.application.Platform;
 import javafx.scene.Node;
+import javafx.scene.control.ButtonBase;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.stage.Window;
+import javafx.stage.WindowEvent;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.BeforeEach;
@@ -87,6 +89,10 @@ class OpeningWindowTest extends ApplicationTest {
     return lookup(what).tryQuery().isPresent();
   }
 
+  private void fire(String button) {
+    interact(() -> lookup(button).queryAs(ButtonBase.class).fire());
+  }
+
   private OpeningPicture picture() {
     return WaitForAsyncUtils.waitForAsyncFx(5000, () -> OpeningPicture.of(store));
   }
@@ -109,6 +115,27 @@ class OpeningWindowTest extends ApplicationTest {
           assertThat(titles()).as("its name, not its folder's").contains("Harbour road – Wellspan");
         });
     WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> shown("#plan") && !shown("#last-look"));
+  }
+
+  @Test
+  void aJobThatWasChangedAndSavedHasItsPictureToo() throws Exception {
+    interact(() -> windows.openFirst(store.folder()));
+    seen();
+    fire("#stop-deliver");
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> shown("#add-delivery"));
+    fire("#add-delivery");
+    interact(() -> Window.getWindows().getFirst().requestFocus());
+    push(KeyCode.CONTROL, KeyCode.S);
+    WaitForAsyncUtils.waitFor(
+        20, TimeUnit.SECONDS, () -> titles().contains("Harbour road \u2013 Wellspan"));
+    assertThat(picture().last()).as("no picture of what the job is now").isEmpty();
+    fire("#stop-receive");
+    WaitForAsyncUtils.waitForFxEvents();
+    interact(
+        () ->
+            List.copyOf(Window.getWindows())
+                .forEach(w -> w.fireEvent(new WindowEvent(w, WindowEvent.WINDOW_CLOSE_REQUEST))));
+    assertThat(picture().last()).isPresent();
   }
 
   @Test
