@@ -3,9 +3,12 @@ package wellspan.app.start;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.net.URISyntaxException;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.FileSystemNotFoundException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.security.CodeSource;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -149,7 +152,7 @@ final class OpeningPicture {
 
   /** Tells a job's decisions and files from any others: by their bytes, and by size and time. */
   private static String state(JobStore store) throws IOException {
-    StringBuilder all = new StringBuilder(WORDS).append(ChosenTheme.get());
+    StringBuilder all = new StringBuilder(WORDS).append(program()).append(ChosenTheme.get());
     all.append(Sha256.of(Files.readAllBytes(store.jobFile())));
     Path unsaved = store.journal().file();
     all.append(Files.exists(unsaved) ? Files.size(unsaved) : 0);
@@ -164,6 +167,20 @@ final class OpeningPicture {
       }
     }
     return Sha256.of(all.toString().getBytes(StandardCharsets.UTF_8));
+  }
+
+  /** When the program was built: another one may draw otherwise. Empty if it is no file. */
+  private static String program() throws IOException {
+    CodeSource from = OpeningPicture.class.getProtectionDomain().getCodeSource();
+    if (from == null || from.getLocation() == null) {
+      return "";
+    }
+    try {
+      Path file = Path.of(from.getLocation().toURI());
+      return Files.getLastModifiedTime(file).toString();
+    } catch (URISyntaxException | IllegalArgumentException | FileSystemNotFoundException noFile) {
+      return "";
+    }
   }
 
   static Path picture(Path kept) {
