@@ -145,22 +145,25 @@ final class JobWindow {
       return;
     }
     takePicture();
-    if (isAsNextOpened() && !dropped && shell.stage().plan().isVisible()) {
+    if (isAsNextOpened() && !dropped) {
       opening.keepAtEnd(store, session.job().name(), shell.stage().plan());
     }
   }
 
   /** What is seen once all is read is what the next opening will come to. */
   private void keepOpening() {
-    if (isAsNextOpened() && session.stopProperty().get() == Stop.RECEIVE) {
+    if (isAsNextOpened()) {
       opening.keep(store, session.job().name(), shell.stage().plan());
     }
   }
 
+  /** At other stops the plan has another width, or marks of its own. */
   private boolean isAsNextOpened() {
     return lock.isPresent()
         && session.opening().unfinished().isEmpty()
         && !session.unsavedProperty().get()
+        && session.stopProperty().get() == Stop.RECEIVE
+        && shell.stage().plan().isVisible()
         && shell.stage().plan().isWhole();
   }
 
