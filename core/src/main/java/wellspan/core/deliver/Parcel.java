@@ -9,6 +9,8 @@ import wellspan.core.item.Item;
 import wellspan.core.item.Relation;
 import wellspan.core.place.Control;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.schema.ProductClasses;
+import wellspan.core.schema.Schema;
 import wellspan.core.unit.LinearUnit;
 
 /**
@@ -92,6 +94,17 @@ public record Parcel(
   /** Version of the model's schema; IFC4.3 where the format has none. */
   public IfcSchema schema() {
     return format.schema().orElse(IfcSchema.IFC4X3);
+  }
+
+  /** Pieces that are levels of the structure by their class, as rooms are; in their order. */
+  public List<Piece> levels() {
+    if (format.schema().isEmpty()) {
+      return List.of();
+    }
+    Schema tables = Schema.forFile(schema().id()).orElseThrow();
+    return pieces.stream()
+        .filter(p -> ProductClasses.isLevel(tables, p.description().entityClass().entity()))
+        .toList();
   }
 
   /**

@@ -39,14 +39,22 @@ public final class ClassRules {
     if (received.entity().isEmpty() || saysNothing(received)) {
       return standard(item, schema);
     }
+    if (isWordless(received)) {
+      return of(item, new EntityClass(received.entity(), "NOTDEFINED"), schema);
+    }
     if (fits(received, item, schema)) {
       return received;
     }
     return EquivalentClasses.of(received, schema).stream()
         .filter(c -> isPlainBody(item.kind()) || c.entity().equals(received.entity()))
-        .filter(c -> fits(new EntityClass(c.entity(), ""), item, schema))
+        .filter(c -> fits(c, item, schema) || fits(new EntityClass(c.entity(), ""), item, schema))
         .findFirst()
         .orElseGet(() -> standard(item, schema));
+  }
+
+  /** Such a type says nothing, and no schema allows it. */
+  private static boolean isWordless(EntityClass c) {
+    return c.predefinedType().equals("USERDEFINED") && c.objectType().isEmpty();
   }
 
   /** Of such a kind nothing is known here but that it is a body. */
@@ -69,8 +77,10 @@ public final class ClassRules {
       return c.entity()
           .equals("IfcAlignment"); // its layouts and segments belong to this class only
     }
-    return ProductClasses.has(
-        Schema.forFile(schema.id()).orElseThrow(), c.entity(), c.predefinedType());
+    Schema tables = Schema.forFile(schema.id()).orElseThrow();
+    boolean body = item.shape() instanceof Shape.Faces;
+    return ProductClasses.has(tables, c.entity(), c.predefinedType())
+        && (body || !ProductClasses.isLevel(tables, c.entity()));
   }
 
   /** Whether the layouts of IFC4.3 hold all transitions of an alignment. */

@@ -98,6 +98,7 @@ final class EquivalentClasses {
     boolean same = entity.equals(received.entity());
     String word = type.isEmpty() && !same ? received.entity().substring(3) : type;
     boolean typed = ProductClasses.has(target, entity, "USERDEFINED");
-    return new EntityClass(entity, typed && !word.isEmpty() ? "USERDEFINED" : "", word);
+    String unsaid = ProductClasses.has(target, entity, "") ? "" : "NOTDEFINED";
+    return new EntityClass(entity, typed && !word.isEmpty() ? "USERDEFINED" : unsaid, word);
   }
 }

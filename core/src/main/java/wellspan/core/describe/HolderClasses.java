@@ -1,14 +1,16 @@
 package wellspan.core.describe;
 
+import static wellspan.core.schema.ProductClasses.isTyped;
+
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import wellspan.core.attribute.EntityAttributes;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.ValueTypes;
-import wellspan.core.schema.Attribute;
 import wellspan.core.schema.Entity;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.ProductClasses;
@@ -51,23 +53,20 @@ public final class HolderClasses {
 
   /** The class with its type as an entity can say it, else as the own word. */
   private static EntityClass typed(EntityClass c, Entity entity, Schema tables) {
-    boolean hasType = attribute(entity, "PredefinedType").isPresent();
-    if (hasType && (c.predefinedType().isEmpty() || allows(entity, c.predefinedType(), tables))) {
+    boolean worded = !c.predefinedType().equals("USERDEFINED") || !c.objectType().isEmpty();
+    if (worded && isTyped(tables, entity, c.predefinedType())) {
       return new EntityClass(entity.name(), c.predefinedType(), c.objectType());
     }
-    String word = c.type().equals("NOTDEFINED") ? "" : c.type();
+    String word = worded && !c.type().equals("NOTDEFINED") ? c.type() : "";
     String own = word.isEmpty() ? c.objectType() : word;
-    return new EntityClass(entity.name(), hasType ? "USERDEFINED" : "", own);
-  }
-
-  private static boolean allows(Entity entity, String type, Schema tables) {
-    return attribute(entity, "PredefinedType")
-        .map(a -> ProductClasses.allows(tables, a.type(), type))
-        .orElse(false);
-  }
-
-  private static Optional<Attribute> attribute(Entity entity, String name) {
-    return entity.attributes().stream().filter(a -> a.name().equals(name)).findFirst();
+    String literal = own.isEmpty() ? "" : "USERDEFINED";
+    return new EntityClass(
+        entity.name(),
+        Stream.of(literal, "", "NOTDEFINED")
+            .filter(l -> isTyped(tables, entity, l))
+            .findFirst()
+            .orElseThrow(),
+        own);
   }
 
   private static boolean needsNothingElse(Entity e) {
@@ -107,8 +106,7 @@ public final class HolderClasses {
   private static Entity spatial(String entity, Schema tables) {
     return tables
         .entity(entity)
-        .filter(e -> !e.isAbstract() && tables.isA(e, "IFCSPATIALSTRUCTUREELEMENT"))
-        .filter(e -> !tables.isA(e, "IFCSITE"))
+        .filter(e -> !e.isAbstract() && ProductClasses.isLevel(tables, e.name()))
         .orElse(null);
   }
 

@@ -42,18 +42,28 @@ final class ReceivedIds {
   }
 
   /** The same of what holds pieces: an id that something else has is made from its name instead. */
-  static List<Parcel.Piece> ofHolders(List<Parcel.Piece> pieces) {
-    Map<String, List<Holder>> owners = new HashMap<>();
-    pieces.forEach(p -> owners.put(p.description().globalId(), List.of()));
+  static List<Parcel.Piece> ofHolders(Parcel parcel) {
+    Map<String, List<Holder>> owners = owners(parcel);
     Map<List<Holder>, List<Holder>> known = new HashMap<>();
-    return pieces.stream().map(p -> p.with(own(p.description(), known, owners))).toList();
+    return parcel.pieces().stream().map(p -> p.with(own(p.description(), known, owners))).toList();
+  }
+
+  /** By their GlobalIds the pieces: as levels where they are some, else as what holds nothing. */
+  private static Map<String, List<Holder>> owners(Parcel parcel) {
+    Map<String, List<Holder>> owners = new HashMap<>();
+    parcel.pieces().forEach(p -> owners.put(p.description().globalId(), List.of()));
+    for (Parcel.Piece p : parcel.levels()) {
+      List<Holder> path = new ArrayList<>(p.description().structure());
+      path.add(PiecesAsLevels.holder(p));
+      owners.put(p.description().globalId(), path.stream().map(Holder::bare).toList());
+    }
+    return owners;
   }
 
   /** The same of levels, those of the pieces among them. */
-  static List<List<Holder>> ofLevels(List<List<Holder>> levels, List<Parcel.Piece> pieces) {
-    Map<String, List<Holder>> owners = new HashMap<>();
-    pieces.forEach(p -> owners.put(p.description().globalId(), List.of()));
-    pieces.forEach(p -> own(p.description().structure(), owners));
+  static List<List<Holder>> ofLevels(List<List<Holder>> levels, Parcel parcel) {
+    Map<String, List<Holder>> owners = owners(parcel);
+    parcel.pieces().forEach(p -> own(p.description().structure(), owners));
     return levels.stream().map(path -> own(path, owners)).toList();
   }
 

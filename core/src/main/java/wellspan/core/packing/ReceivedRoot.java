@@ -1,10 +1,11 @@
 package wellspan.core.packing;
 
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.ModelRoot;
 import wellspan.core.deliver.Parcel;
@@ -35,16 +36,19 @@ public final class ReceivedRoot {
             or(stated.phase(), root.phase()),
             or(stated.site(), site.map(Holder::name).orElse("")),
             stated.facility());
+    Map<String, List<Holder>> places = new HashMap<>();
+    parcel.pieces().forEach(p -> places.put(p.key(), p.description().structure()));
+    PiecesAsLevels rooms = new PiecesAsLevels(parcel, places);
     List<List<Holder>> levels =
         root.levels().stream()
             .map(path -> path.stream().flatMap(h -> HolderClasses.place(h, schema).stream()))
-            .map(Stream::toList)
+            .map(path -> rooms.in(path.toList()))
             .filter(path -> !path.isEmpty())
             .toList();
     return parcel.in(
         or(project.name(), parcel.project()),
         info,
-        new ModelRoot(project, root.phase(), site, ReceivedIds.ofLevels(levels, parcel.pieces())));
+        new ModelRoot(project, root.phase(), site, ReceivedIds.ofLevels(levels, parcel)));
   }
 
   private static String or(String stated, String otherwise) {

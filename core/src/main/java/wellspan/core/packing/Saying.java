@@ -37,10 +37,7 @@ record Saying(Rulebook book, Ruled ruled, PropertySet facts) {
         sets(c, item, format),
         faces ? Finishes.standard(item) : item.kind().finish(),
         faces
-            ? Optional.of(
-                !item.kind().surface()
-                    && item.shape() instanceof Shape.Faces b
-                    && b.mesh().isClosed())
+            ? Optional.of(item.shape() instanceof Shape.Faces b && b.mesh().isClosed())
             : Optional.empty(),
         format.schema().isPresent() ? ruled.codesOver(item.said().classification()) : List.of(),
         ruled.structure().isEmpty() ? item.said().structure() : ruled.structure(),

@@ -2,8 +2,10 @@ package wellspan.core.packing;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.RelationType;
 import wellspan.core.deliver.CarriedRelations;
@@ -40,9 +42,13 @@ final class StructurePlaces {
               ? List.of()
               : structure.of(p.item(), p.description()));
     }
+    PiecesAsLevels levels = new PiecesAsLevels(parcel, Map.copyOf(places));
+    places.replaceAll((key, path) -> levels.in(path));
+    Set<String> rooms = new HashSet<>();
+    parcel.levels().forEach(p -> rooms.add(p.key()));
     Map<String, String> wholes = new HashMap<>();
     CarriedRelations.of(parcel).stream()
-        .filter(r -> r.type() == RelationType.PART_OF)
+        .filter(r -> r.type() == RelationType.PART_OF && !rooms.contains(r.from().value()))
         .forEach((Relation r) -> wholes.put(r.from().value(), r.to().value()));
     List<Parcel.Piece> out = new ArrayList<>(parcel.pieces().size());
     for (Parcel.Piece p : parcel.pieces()) {
@@ -52,6 +58,7 @@ final class StructurePlaces {
       }
       out.add(p.with(p.description().within(places.get(stands))));
     }
-    return parcel.withPieces(ReceivedIds.ofHolders(out));
+    Parcel placed = parcel.withPieces(out);
+    return placed.withPieces(ReceivedIds.ofHolders(placed));
   }
 }

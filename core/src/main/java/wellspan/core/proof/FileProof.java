@@ -41,7 +41,7 @@ public final class FileProof {
   private final List<ItemPair> paired = new ArrayList<>();
   private final List<Difference> differences = new ArrayList<>();
   private final List<String> propertyMismatches = new ArrayList<>();
-  private final HolderComparison holders = new HolderComparison(IfcSchema.IFC4X3);
+  private final HolderComparison holders = new HolderComparison(IfcSchema.IFC4X3, Set.of());
   private int propertiesEqual;
 
   private FileProof(Received sent, Received arrived) {

@@ -26,6 +26,7 @@ import wellspan.core.schema.IfcSchema;
  */
 final class HolderComparison {
   private final IfcSchema schema;
+  private final Set<String> items;
   private final List<Difference> differences = new ArrayList<>();
   private final List<String> mismatches = new ArrayList<>();
   private final Set<List<Holder>> seen = new HashSet<>();
@@ -34,9 +35,11 @@ final class HolderComparison {
 
   /**
    * @param schema that things were sent in
+   * @param items GlobalIds of levels that are items themselves, which are compared as such
    */
-  HolderComparison(IfcSchema schema) {
+  HolderComparison(IfcSchema schema, Set<String> items) {
     this.schema = schema;
+    this.items = items;
   }
 
   /**
@@ -114,7 +117,9 @@ final class HolderComparison {
     for (int i = 0; i < Math.min(sent.structure().size(), arrived.structure().size()); i++) {
       Holder here = sent.structure().get(i);
       Holder there = arrived.structure().get(i);
-      if (here.bare().equals(there.bare()) && seen.add(bare(sent.structure().subList(0, i + 1)))) {
+      if (!items.contains(here.globalId())
+          && here.bare().equals(there.bare())
+          && seen.add(bare(sent.structure().subList(0, i + 1)))) {
         said(here.toString(), here, there);
       }
     }

@@ -10,6 +10,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import wellspan.core.attribute.Description;
 import wellspan.core.deliver.Content;
 import wellspan.core.deliver.Coverage;
@@ -37,12 +38,17 @@ public final class Prover {
   private final List<String> propertyMismatches = new ArrayList<>();
   private final List<Difference> differences = new ArrayList<>();
   private final HolderComparison holders;
+  private final Set<String> levels; // GlobalIds
   private int propertiesEqual;
 
   private Prover(Parcel parcel) {
     this.parcel = parcel;
     coverage = Coverage.of(parcel.format().id());
-    holders = new HolderComparison(parcel.schema());
+    levels =
+        parcel.levels().stream()
+            .map(p -> p.description().globalId())
+            .collect(Collectors.toUnmodifiableSet());
+    holders = new HolderComparison(parcel.schema(), levels);
     limits =
         new Limits(
             Tolerance.ofDecimals(parcel.format().decimals(parcel.unit()), parcel.unit()),
@@ -256,7 +262,7 @@ public final class Prover {
       said.classification(sent, arrived, coverage.proves(Content.PARENT_CODES));
     }
     if (coverage.proves(Content.STRUCTURE)) {
-      said.structure(sent, arrived);
+      said.structure(sent, arrived, levels);
       holders.of(piece.item().name(), sent, arrived);
     }
     if (coverage.proves(Content.RELATIONS)) {

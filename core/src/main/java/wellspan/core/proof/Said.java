@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.stream.Collectors;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.Finish;
@@ -95,8 +96,11 @@ final class Said {
     }
   }
 
-  void structure(Description sent, Description arrived) {
-    if (!bare(sent).equals(bare(arrived))) {
+  /**
+   * @param items GlobalIds of levels that are items themselves; their names are compared there
+   */
+  void structure(Description sent, Description arrived, Set<String> items) {
+    if (!places(sent, items).equals(places(arrived, items))) {
       differs(
           What.STRUCTURE,
           "was sent in "
@@ -107,8 +111,12 @@ final class Said {
     }
   }
 
-  private static List<Holder> bare(Description d) {
-    return d.structure().stream().map(Holder::bare).toList();
+  private static List<Holder> places(Description d, Set<String> items) {
+    return d.structure().stream()
+        .map(
+            h ->
+                items.contains(h.globalId()) ? new Holder(h.entityClass(), h.globalId()) : h.bare())
+        .toList();
   }
 
   private static String path(List<Holder> structure) {

@@ -1,6 +1,8 @@
 package wellspan.core.schema;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 
 /**
  * An entity of a schema.
@@ -11,6 +13,22 @@ import java.util.List;
  */
 public record Entity(
     String name, String supertype, boolean isAbstract, List<Attribute> attributes, int number) {
+  private static final String OF_SPACES = "InteriorOrExteriorSpace";
+  private static final Set<String> TYPES = Set.of("PredefinedType", OF_SPACES);
+
+  /** The attribute that tells the predefined type; in IFC2x3 that of a space has its own name. */
+  public Optional<Attribute> typeAttribute() {
+    return attributes.stream().filter(a -> TYPES.contains(a.name())).findFirst();
+  }
+
+  /**
+   * Whether a literal of the type says that nobody knows it, because the schema has no way to leave
+   * it out: so it is for spaces of IFC2x3.
+   */
+  public boolean isUnsaid(String literal) {
+    return literal.equals("NOTDEFINED")
+        && typeAttribute().filter(a -> a.name().equals(OF_SPACES)).isPresent();
+  }
 
   /** Place of an attribute in the record, −1 if the entity has none of this name. */
   public int indexOf(String attribute) {

@@ -2,18 +2,28 @@ package wellspan.core.schema;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
  * Which classes of a schema can stand for an item of a delivery: products that are contained in the
- * structure of a site and say nothing that only a relation to another object could give.
+ * structure of a site, or are a level of it as a room is, and say nothing that only a relation to
+ * another object could give.
  */
 public final class ProductClasses {
   /** Openings and additions live by the element that they change. */
   private static final String FEATURES = "IFCFEATUREELEMENT";
 
+  /** What a writer gives of itself. */
   private static final Set<String> GIVEN =
-      Set.of("GlobalId", "OwnerHistory", "Name", "ObjectPlacement", "Representation");
+      Set.of(
+          "GlobalId",
+          "OwnerHistory",
+          "Name",
+          "ObjectPlacement",
+          "Representation",
+          "CompositionType",
+          "UsageType");
 
   private ProductClasses() {}
 
@@ -27,19 +37,42 @@ public final class ProductClasses {
     if (e == null
         || e.isAbstract()
         || schema.isA(e, FEATURES)
-        || !schema.isA(e, "IFCELEMENT") && !schema.isA(e, "IFCANNOTATION")) {
+        || !schema.isA(e, "IFCELEMENT")
+            && !schema.isA(e, "IFCANNOTATION")
+            && !isLevel(schema, entity)) {
       return false;
     }
-    boolean typed = predefinedType.isEmpty();
-    for (Attribute a : e.attributes()) {
-      boolean type = a.name().equals("PredefinedType");
-      if (type && !predefinedType.isEmpty()) {
-        typed = allows(schema, a.type(), predefinedType);
-      } else if (!a.optional() && !a.derived() && !GIVEN.contains(a.name())) {
-        return false;
-      }
+    Optional<Attribute> type = e.typeAttribute();
+    return isTyped(schema, e, predefinedType)
+        && e.attributes().stream()
+            .filter(a -> !type.equals(Optional.of(a)))
+            .allMatch(a -> a.optional() || a.derived() || GIVEN.contains(a.name()));
+  }
+
+  /**
+   * Whether an entity can be of a predefined type.
+   *
+   * @param literal empty for none
+   */
+  public static boolean isTyped(Schema schema, Entity e, String literal) {
+    Optional<Attribute> type = e.typeAttribute();
+    if (type.isEmpty() || literal.isEmpty()) {
+      return literal.isEmpty()
+          && (type.isEmpty() || type.get().optional() || e.isUnsaid("NOTDEFINED"));
     }
-    return typed;
+    return !e.isUnsaid(literal) && allows(schema, type.get().type(), literal);
+  }
+
+  /**
+   * Whether things of a class are levels of the structure themselves: rooms and zones, also
+   * buildings and works that come with a shape. The site is none, every file has it anyway.
+   */
+  public static boolean isLevel(Schema schema, String entity) {
+    return schema
+        .entity(entity)
+        .filter(e -> !schema.isA(e, "IFCSITE"))
+        .map(e -> schema.isA(e, "IFCSPATIALSTRUCTUREELEMENT") || schema.isA(e, "IFCSPATIALELEMENT"))
+        .orElse(false);
   }
 
   /** Names of all classes that some item can be delivered as, in the order of the alphabet. */
@@ -57,14 +90,13 @@ public final class ProductClasses {
     if (has(schema, entity, "")) {
       out.add("");
     }
-    for (Attribute a : schema.entity(entity).map(Entity::attributes).orElse(List.of())) {
-      if (a.name().equals("PredefinedType") && a.type() instanceof TypeRef.Named(String name)) {
-        schema.enumeration(name).stream()
-            .flatMap(Set::stream)
-            .filter(l -> !l.equals("USERDEFINED") && has(schema, entity, l))
-            .sorted()
-            .forEach(out::add);
-      }
+    Optional<Attribute> type = schema.entity(entity).flatMap(Entity::typeAttribute);
+    if (type.isPresent() && type.get().type() instanceof TypeRef.Named(String name)) {
+      schema.enumeration(name).stream()
+          .flatMap(Set::stream)
+          .filter(l -> !l.equals("USERDEFINED") && has(schema, entity, l))
+          .sorted()
+          .forEach(out::add);
     }
     return out;
   }

@@ -91,7 +91,12 @@ final class Definitions {
 
   /** The class of an occurrence; its type says what it does not say itself. */
   EntityClass classOf(Instance p) {
-    String type = p.literal("PredefinedType");
+    String type =
+        p.entity()
+            .typeAttribute()
+            .map(a -> p.literal(a.name()))
+            .filter(l -> !p.entity().isUnsaid(l))
+            .orElse("");
     String own = p.text("ObjectType");
     if (type.isEmpty() || type.equals("NOTDEFINED")) {
       Optional<Instance> t = typeOf(p);

@@ -79,6 +79,16 @@ record FileReport(
                       + " instances hold texts longer than the schema allows.")
               .withFigure(Figure.count(soundness.check().longTexts())));
     }
+    if (soundness.check().wordless() > 0) {
+      findings.add(
+          Finding.warning(
+                  RECEIVE,
+                  "ifc.type.wordless",
+                  "",
+                  soundness.check().wordless()
+                      + " instances are of a user-defined type and do not say which; they are taken as of no type.")
+              .withFigure(Figure.count(soundness.check().wordless())));
+    }
     for (String doubt : doubts) {
       findings.add(
           Finding.error(

@@ -112,6 +112,7 @@ public final class IfcReader {
             p -> products.unread().merge(p.entity().name() + " without a shape", 1, Integer::sum));
     groups.unread(products.unread());
     ports.unread(products.unread());
+    UnreadEntities.count(model, products.unread());
     properties.report();
     structure.report(model, findings);
     new FileReport(tables, soundness, products, doubts, !items.isEmpty()).to(findings);

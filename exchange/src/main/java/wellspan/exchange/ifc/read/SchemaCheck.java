@@ -15,6 +15,9 @@ import wellspan.core.schema.TypeRef;
 final class SchemaCheck {
   private static final Set<String> LOGICAL = Set.of("T", "F", "U");
 
+  /** Where the word for a user-defined type stands. */
+  private static final List<String> OWN_WORDS = List.of("ObjectType", "ElementType", "ProcessType");
+
   /** Who made an object says nothing of what or where it is. */
   private static final String OWNER = "OwnerHistory";
 
@@ -22,6 +25,7 @@ final class SchemaCheck {
   private final Schema schema;
   private final BitSet wholeForReal = new BitSet();
   private final BitSet longTexts = new BitSet();
+  private final BitSet wordless = new BitSet();
   private final Map<String, TypeRule> rules = new HashMap<>();
   private int looked;
 
@@ -40,10 +44,16 @@ final class SchemaCheck {
     return longTexts.cardinality();
   }
 
+  /** Instances of a user-defined type that do not say which. */
+  int wordless() {
+    return wordless.cardinality();
+  }
+
   /** Takes over the counts of another check of the same file; what both met counts once. */
   void absorb(SchemaCheck other) {
     wholeForReal.or(other.wholeForReal);
     longTexts.or(other.longTexts);
+    wordless.or(other.wordless);
   }
 
   /** What is wrong with an instance by itself; what it refers to is looked at for its type only. */
@@ -81,6 +91,12 @@ final class SchemaCheck {
       String fault = fault(a.type(), v);
       if (fault != null) {
         return Optional.of(a.name() + " " + fault);
+      }
+      if (v instanceof Value.Literal(String l)
+          && l.equals("USERDEFINED")
+          && a.name().equals("PredefinedType")
+          && OWN_WORDS.stream().allMatch(w -> i.text(w).isEmpty())) {
+        wordless.set(model.slotOf(looked));
       }
     }
     return Optional.empty();

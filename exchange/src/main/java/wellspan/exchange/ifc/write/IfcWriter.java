@@ -126,7 +126,9 @@ public final class IfcWriter {
   private void write(Progress progress) throws IOException {
     PropertyRecords properties = new PropertyRecords(step, parcel);
     ProjectRecords project = new ProjectRecords(step, parcel, properties).write();
-    structure = StructureRecords.write(step, parcel, project, properties, schema);
+    structure =
+        StructureRecords.write(
+            step, parcel, project, properties, schema, room -> shapeOfLevel(room, project));
     NetworkRecords networks = new NetworkRecords(step, parcel, project, properties, local);
     groups = new GroupRecords(step, parcel, project, structure, properties, schema);
     int done = 0;
@@ -177,6 +179,7 @@ public final class IfcWriter {
   private int piece(Parcel.Piece piece, ProjectRecords project, PropertyRecords properties)
       throws IOException {
     return switch (piece.item().shape()) {
+      case Shape.Faces f when structure.isLevel(piece) -> structure.level(piece);
       case Shape.Faces f -> contained(piece, body(piece, project, f));
       case Shape.Axis a when piece.description().entityClass().entity().equals("IfcAlignment") -> {
         AlignmentRecords records =
@@ -196,21 +199,38 @@ public final class IfcWriter {
 
   private int body(Parcel.Piece piece, ProjectRecords project, Shape.Faces mesh)
       throws IOException {
+    Optional<StandsAlong.Stand> stand =
+        likes.of(piece).isPresent()
+            ? stands.of(piece, local.level(piece.item().bounds().minH()))
+            : Optional.empty();
+    int shape = shape(piece, project, mesh, stand);
+    return product(piece, stand.isPresent() ? stand.get().placement() : inSite(project), shape);
+  }
+
+  private int shape(
+      Parcel.Piece piece,
+      ProjectRecords project,
+      Shape.Faces mesh,
+      Optional<StandsAlong.Stand> stand)
+      throws IOException {
     boolean closed = closed(piece);
     Optional<Finish> finish = piece.description().finish();
     Optional<CarriedBody> swept = parcel.format().carried(piece.item(), parcel.frame());
     if (swept.isPresent()) {
-      return product(piece, inSite(project), carried.shape(project, swept.get(), finish));
+      return carried.shape(project, swept.get(), finish);
     }
     Optional<LikeShapes.Placed> like = likes.of(piece);
     if (like.isEmpty()) {
-      int shape = meshes.shape(project, mesh, closed, finish, picture(piece));
-      return product(piece, inSite(project), shape);
+      return meshes.shape(project, mesh, closed, finish, picture(piece));
     }
-    Optional<StandsAlong.Stand> stand = stands.of(piece, local.level(piece.item().bounds().minH()));
     LikeShapes.Placed seen = stand.map(s -> s.seen(like.get())).orElse(like.get());
-    int shape = meshes.instance(project, seen, closed, finish);
-    return product(piece, stand.isPresent() ? stand.get().placement() : inSite(project), shape);
+    return meshes.instance(project, seen, closed, finish);
+  }
+
+  /** The shape of a piece that is a level itself; levels lie where the site does. */
+  private int shapeOfLevel(Parcel.Piece room, ProjectRecords project) throws IOException {
+    representations.on(room.item().layer());
+    return shape(room, project, (Shape.Faces) room.item().shape(), Optional.empty());
   }
 
   private int inSite(ProjectRecords project) throws IOException {

@@ -27,10 +27,14 @@ final class RelationRecords {
   private final Set<String> parts = new HashSet<>();
   private final Map<String, Integer> objects = new HashMap<>();
 
+  /** Keys of pieces that are levels; the structure says what they are parts of. */
+  private final Set<String> levels = new HashSet<>();
+
   RelationRecords(StepWriter step, Parcel parcel) {
     this.step = step;
     this.parcel = parcel;
     relations = CarriedRelations.of(parcel);
+    parcel.levels().forEach(p -> levels.add(p.key()));
     for (Relation r : relations) {
       if (r.type() == RelationType.PART_OF) {
         parts.add(r.from().value());
@@ -66,7 +70,11 @@ final class RelationRecords {
       String from = r.from().value();
       String to = r.to().value();
       switch (r.type()) {
-        case PART_OF -> wholes.computeIfAbsent(to, k -> new ArrayList<>()).add(objects.get(from));
+        case PART_OF -> {
+          if (!levels.contains(from)) {
+            wholes.computeIfAbsent(to, k -> new ArrayList<>()).add(objects.get(from));
+          }
+        }
         case FOLLOWS -> lines.computeIfAbsent(to, k -> new ArrayList<>()).add(objects.get(from));
         case CONNECTS -> {
           Set<String> there = links.getOrDefault(to, Set.of());

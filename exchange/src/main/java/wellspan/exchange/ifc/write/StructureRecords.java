@@ -9,13 +9,16 @@ import static wellspan.exchange.ifc.write.StepValue.text;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Holder;
+import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.SpatialStructure;
 import wellspan.core.schema.Attribute;
@@ -42,8 +45,19 @@ final class StructureRecords {
   /** By class and name alone, so that what two files call alike is one. */
   private final Map<List<Holder>, Level> levels = new LinkedHashMap<>();
 
+  /** Pieces that are levels themselves, by their GlobalIds. */
+  private final Map<String, Parcel.Piece> rooms = new HashMap<>();
+
+  private final ShapeOfLevel shapes;
+
   private final Map<List<Holder>, Assembly> assemblies = new LinkedHashMap<>();
   private final Set<Holder> pavements = new HashSet<>();
+
+  /** Writes the shape of a piece that is a level. */
+  interface ShapeOfLevel {
+    /** Its number in the file. */
+    int write(Parcel.Piece room) throws IOException;
+  }
 
   /** One level: its object, where it lies, what is in it and what it only refers to. */
   private record Level(
@@ -66,26 +80,34 @@ final class StructureRecords {
       Parcel parcel,
       ProjectRecords project,
       PropertyRecords properties,
-      Schema schema) {
+      Schema schema,
+      ShapeOfLevel shapes) {
+    this.shapes = shapes;
     this.step = step;
     this.parcel = parcel;
     this.project = project;
     this.properties = properties;
     this.schema = schema;
+    parcel.levels().forEach(p -> rooms.put(p.description().globalId(), p));
     levels.put(List.of(), new Level("site", project.site(), project.sitePlacement()));
   }
 
-  /** Writes every level that a piece of the parcel stands in. */
+  /** Writes every level that a piece of the parcel stands in or is. */
   static StructureRecords write(
       StepWriter step,
       Parcel parcel,
       ProjectRecords project,
       PropertyRecords properties,
-      Schema schema)
+      Schema schema,
+      ShapeOfLevel shapes)
       throws IOException {
-    StructureRecords out = new StructureRecords(step, parcel, project, properties, schema);
+    StructureRecords out = new StructureRecords(step, parcel, project, properties, schema, shapes);
     for (Parcel.Piece p : parcel.pieces()) {
-      out.level(out.levelsOf(p.description().structure()));
+      if (out.isLevel(p)) {
+        out.level(p);
+      } else {
+        out.level(out.levelsOf(p.description().structure()));
+      }
     }
     if (parcel.root().isPresent()) {
       for (List<Holder> path : parcel.root().get().levels()) {
@@ -101,8 +123,28 @@ final class StructureRecords {
     return out;
   }
 
-  private static List<Holder> bare(List<Holder> path) {
-    return path.stream().map(Holder::bare).toList();
+  /** Pieces may share a name, and are told by their ids. */
+  private List<Holder> bare(List<Holder> path) {
+    return path.stream()
+        .map(
+            h ->
+                rooms.containsKey(h.globalId())
+                    ? new Holder(h.entityClass(), h.globalId())
+                    : h.bare())
+        .toList();
+  }
+
+  /** Whether a piece is a level itself. */
+  boolean isLevel(Parcel.Piece p) {
+    return rooms.containsKey(p.description().globalId());
+  }
+
+  /** The object of a piece that is a level. */
+  int level(Parcel.Piece room) throws IOException {
+    Description d = room.description();
+    List<Holder> path = new ArrayList<>(levelsOf(d.structure()));
+    path.add(new Holder(d.entityClass(), room.item().name()).withGlobalId(d.globalId()));
+    return level(path).object();
   }
 
   private boolean isAssembly(Holder h) {
@@ -127,12 +169,18 @@ final class StructureRecords {
     }
     Level above = level(path.subList(0, path.size() - 1));
     Holder part = path.getLast();
-    String key = key(path);
+    Parcel.Piece room = rooms.get(part.globalId());
+    String key = room == null ? key(path) : room.key();
     int placement = step.add("IfcLocalPlacement", ref(above.placement()), ref(project.identity()));
-    Level made = new Level(key, object(part, key, placement), placement);
+    StepValue shape = room == null ? UNSET : ref(shapes.write(room));
+    Map<String, PropertyValue> said =
+        room == null ? part.attributes() : room.description().attributes();
+    Level made = new Level(key, object(part, said, key, placement, shape), placement);
     above.parts().add(made.object());
     levels.put(bare(path), made);
-    properties.attach(key, made.object(), part.propertySets());
+    if (room == null) { // which says itself what there is to say
+      properties.attach(key, made.object(), part.propertySets());
+    }
     return made;
   }
 
@@ -157,7 +205,9 @@ final class StructureRecords {
     return parcel.info().facility().isEmpty() ? SpatialStructure.ROAD : parcel.info().facility();
   }
 
-  private int object(Holder part, String key, int placement) throws IOException {
+  private int object(
+      Holder part, Map<String, PropertyValue> said, String key, int placement, StepValue shape)
+      throws IOException {
     EntityClass c = part.entityClass();
     List<Attribute> attributes = schema.entity(c.entity()).orElseThrow().attributes();
     StepValue[] values = new StepValue[attributes.size()];
@@ -170,12 +220,14 @@ final class StructureRecords {
             case "Name" -> part.name().isEmpty() ? UNSET : text(part.name());
             case "ObjectType" -> c.objectType().isEmpty() ? UNSET : text(c.objectType());
             case "ObjectPlacement" -> ref(placement);
+            case "Representation" -> shape;
             case "CompositionType" -> literal("ELEMENT");
-            case "InteriorOrExteriorSpace" -> literal("NOTDEFINED");
             case "UsageType" -> literal(usage(c.predefinedType()));
             case "PredefinedType" ->
                 c.predefinedType().isEmpty() ? UNSET : literal(c.predefinedType());
-            default -> EntityValues.of(attributes.get(i).name(), part.attributes(), parcel);
+            case "InteriorOrExteriorSpace" ->
+                literal(c.predefinedType().isEmpty() ? "NOTDEFINED" : c.predefinedType());
+            default -> EntityValues.of(attributes.get(i).name(), said, parcel);
           };
     }
     return step.add(c.entity(), values);
@@ -225,7 +277,7 @@ final class StructureRecords {
       String key = pavement ? pavementKey(a.path()) : key(a.path());
       int placement =
           step.add("IfcLocalPlacement", ref(project.sitePlacement()), ref(project.identity()));
-      int object = object(h, key, placement);
+      int object = object(h, h.attributes(), key, placement, UNSET);
       properties.attach(key, object, h.propertySets());
       contain(a.path().subList(0, a.path().size() - 1), object);
       step.root(

@@ -86,7 +86,7 @@ final class TypeRecords {
   /** Whether the predefined type of a class stands on a type object. */
   boolean hold(EntityClass c) {
     return parcel.schema() == IfcSchema.IFC2X3
-        && schema.entity(c.entity()).map(e -> e.indexOf("PredefinedType") < 0).orElse(false);
+        && schema.entity(c.entity()).map(e -> e.typeAttribute().isEmpty()).orElse(false);
   }
 
   /**
