@@ -100,6 +100,22 @@ public record Description(
     return with(id, propertySets, closed, classification, structure);
   }
 
+  /** As another class, with what its entity says by itself. */
+  public Description as(EntityClass other, Map<String, PropertyValue> own) {
+    return new Description(
+        other,
+        globalId,
+        propertySets,
+        finish,
+        closed,
+        classification,
+        structure,
+        groups,
+        type,
+        own,
+        materials);
+  }
+
   public Description withSets(List<PropertySet> sets) {
     return with(globalId, sets, closed, classification, structure);
   }

@@ -7,7 +7,9 @@ public enum RelationType {
   /** They are joined, as a pipe and its chamber. */
   CONNECTS("connected to", "connected to"),
   /** One was made along the other, as a course along its alignment. */
-  FOLLOWS("follows", "followed by");
+  FOLLOWS("follows", "followed by"),
+  /** One is a feature of the other, as a marking on a course or a ledge on a wall. */
+  FEATURE_OF("on", "has on it");
 
   private final String words;
   private final String back;

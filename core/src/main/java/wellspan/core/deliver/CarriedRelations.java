@@ -10,20 +10,29 @@ import wellspan.core.attribute.RelationType;
 import wellspan.core.item.Item;
 import wellspan.core.item.Relation;
 import wellspan.core.schema.IfcSchema;
+import wellspan.core.schema.ProductClasses;
+import wellspan.core.schema.Schema;
 import wellspan.core.shape.Shape;
 
 /** Which of a parcel's relations a model of its schema holds. */
 public final class CarriedRelations {
+  private static final String ELEMENT = "IFCELEMENT";
+
   private CarriedRelations() {}
 
   /**
-   * Those between two of the parcel's pieces: parts of one whole each, connections between bodies,
-   * and in IFC4.3 what follows an alignment.
+   * Those between two of the parcel's pieces: parts of one whole each, features of one element
+   * each, connections between bodies, and in IFC4.3 what follows an alignment.
    */
   public static List<Relation> of(Parcel parcel) {
     Map<String, Parcel.Piece> pieces = new HashMap<>();
     parcel.pieces().forEach(p -> pieces.put(p.key(), p));
     Map<String, String> wholeOf = new HashMap<>();
+    Set<String> hosted = new HashSet<>();
+    Schema tables =
+        parcel.format().schema().isEmpty()
+            ? null
+            : Schema.forFile(parcel.schema().id()).orElseThrow();
     List<Relation> out = new ArrayList<>();
     for (Relation r : parcel.relations()) {
       Parcel.Piece from = pieces.get(r.from().value());
@@ -33,17 +42,33 @@ public final class CarriedRelations {
       }
       boolean carried =
           switch (r.type()) {
-            case PART_OF -> isFirstWhole(wholeOf, from.key(), to.key());
+            case PART_OF -> // a level is a part of levels only, whatever came with their shape
+                (!isLevel(tables, from) || isLevel(tables, to))
+                    && isFirstWhole(wholeOf, from.key(), to.key());
             case CONNECTS -> true;
             case FOLLOWS ->
                 parcel.schema() == IfcSchema.IFC4X3
                     && to.description().entityClass().entity().equals("IfcAlignment");
+            case FEATURE_OF ->
+                tables != null
+                    && ProductClasses.isFeature(tables, entity(from))
+                    && !ProductClasses.isFeature(tables, entity(to))
+                    && tables.entity(entity(to)).filter(e -> tables.isA(e, ELEMENT)).isPresent()
+                    && hosted.add(from.key());
           };
       if (carried) {
         out.add(r);
       }
     }
     return out;
+  }
+
+  private static boolean isLevel(Schema tables, Parcel.Piece p) {
+    return tables != null && ProductClasses.isLevel(tables, entity(p));
+  }
+
+  private static String entity(Parcel.Piece p) {
+    return p.description().entityClass().entity();
   }
 
   /** How many of the things that are sent lose a relation of a type. */

@@ -1,10 +1,12 @@
 package wellspan.core.describe;
 
+import java.util.List;
 import java.util.Set;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.SpiralLaw;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.RelationType;
 import wellspan.core.item.Item;
 import wellspan.core.item.Kind;
 import wellspan.core.schema.IfcSchema;
@@ -79,8 +81,33 @@ public final class ClassRules {
     }
     Schema tables = Schema.forFile(schema.id()).orElseThrow();
     boolean body = item.shape() instanceof Shape.Faces;
-    return ProductClasses.has(tables, c.entity(), c.predefinedType())
+    if (ProductClasses.isFeature(tables, c.entity())) {
+      return body && hasHost(item) && isTyped(tables, c);
+    }
+    return ProductClasses.has(
+            tables, c.entity(), c.predefinedType(), item.said().attributes().keySet())
         && (body || !ProductClasses.isLevel(tables, c.entity()));
+  }
+
+  private static boolean hasHost(Item item) {
+    return item.attributes().references().stream()
+        .anyMatch(r -> r.type() == RelationType.FEATURE_OF);
+  }
+
+  private static boolean isTyped(Schema tables, EntityClass c) {
+    return tables
+        .entity(c.entity())
+        .filter(e -> ProductClasses.isTyped(tables, e, c.predefinedType()))
+        .isPresent();
+  }
+
+  /**
+   * The class of an item whose source has it on another one that is not sent with it.
+   *
+   * @param c that it would have on the other one
+   */
+  public static EntityClass withoutHost(Item item, EntityClass c, IfcSchema schema) {
+    return of(item.with(item.attributes().withReferences(List.of())), c, schema);
   }
 
   /** Whether the layouts of IFC4.3 hold all transitions of an alignment. */

@@ -23,6 +23,9 @@ final class EquivalentClasses {
 
   private static final String ANYTHING = "IfcBuildingElementProxy";
 
+  /** Stands for a body that a site came with; the site itself every file has anyway. */
+  private static final String GROUND = "IfcGeographicElement";
+
   /** Classes that several kinds share; only their own word tells which is meant. */
   private static final Set<String> SHARED =
       Set.of(ANYTHING, "IfcCivilElement", "IfcGeographicElement");
@@ -36,6 +39,10 @@ final class EquivalentClasses {
             sameKind(received, schema),
             target.entity(received.entity()).map(e -> worded(e.name(), received, target)),
             likeKind(received, schema).map(e -> worded(e, received, target)),
+            Optional.of(GROUND)
+                .filter(g -> received.entity().equals("IfcSite"))
+                .filter(g -> target.entity(g).isPresent())
+                .map(g -> worded(g, received, target)),
             above(received, target).map(e -> worded(e, received, target)),
             Optional.of(worded(ANYTHING, received, target)))
         .flatMap(Optional::stream)
@@ -97,8 +104,9 @@ final class EquivalentClasses {
     String type = received.objectType().isEmpty() ? says(received) : received.objectType();
     boolean same = entity.equals(received.entity());
     String word = type.isEmpty() && !same ? received.entity().substring(3) : type;
-    boolean typed = ProductClasses.has(target, entity, "USERDEFINED");
-    String unsaid = ProductClasses.has(target, entity, "") ? "" : "NOTDEFINED";
+    Entity e = target.entity(entity).orElseThrow();
+    boolean typed = ProductClasses.isTyped(target, e, "USERDEFINED");
+    String unsaid = ProductClasses.isTyped(target, e, "") ? "" : "NOTDEFINED";
     return new EntityClass(entity, typed && !word.isEmpty() ? "USERDEFINED" : unsaid, word);
   }
 }

@@ -15,8 +15,8 @@ import wellspan.core.item.Item;
 import wellspan.core.item.Relation;
 
 /**
- * Settles where in the structure the pieces of a parcel stand: a part of a whole where its whole
- * does, all others by themselves. In time of the number of pieces.
+ * Settles where in the structure the pieces of a parcel stand: a part of a whole, or a feature,
+ * where its whole does, all others by themselves. In time of the number of pieces.
  */
 final class StructurePlaces {
   private StructurePlaces() {}
@@ -27,10 +27,11 @@ final class StructurePlaces {
    * @param all among which roads and bridges are looked for: more than the parcel holds if it is
    *     one of several that fit together
    */
-  static Parcel settled(Parcel parcel, List<Item> all) {
-    if (parcel.format().schema().isEmpty()) {
-      return parcel;
+  static Parcel settled(Parcel packed, List<Item> all) {
+    if (packed.format().schema().isEmpty()) {
+      return packed;
     }
+    Parcel parcel = FeaturesAlone.settled(packed);
     SpatialStructure structure =
         new SpatialStructure(all, parcel.info().facility(), parcel.schema());
     Map<String, List<Holder>> places = new HashMap<>();
@@ -48,7 +49,10 @@ final class StructurePlaces {
     parcel.levels().forEach(p -> rooms.add(p.key()));
     Map<String, String> wholes = new HashMap<>();
     CarriedRelations.of(parcel).stream()
-        .filter(r -> r.type() == RelationType.PART_OF && !rooms.contains(r.from().value()))
+        .filter(
+            r ->
+                r.type() == RelationType.FEATURE_OF
+                    || r.type() == RelationType.PART_OF && !rooms.contains(r.from().value()))
         .forEach((Relation r) -> wholes.put(r.from().value(), r.to().value()));
     List<Parcel.Piece> out = new ArrayList<>(parcel.pieces().size());
     for (Parcel.Piece p : parcel.pieces()) {

@@ -6,6 +6,7 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentChords;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Footpoint;
+import wellspan.core.align.PlanPoint;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -20,6 +21,9 @@ import wellspan.core.shape.Shape;
  */
 final class ChordsOfAlignment {
   private static final double WIDEST = 1 + 1e-6;
+
+  /** So near along the line a foot is that of a gap, metres. */
+  private static final double NEAR = 1e-6;
 
   private ChordsOfAlignment() {}
 
@@ -39,6 +43,7 @@ final class ChordsOfAlignment {
               sent.name(),
               sent.name() + " arrived in " + arrived.size() + " lines instead of one."));
     }
+    boolean jumps = a.largestGap() > tolerance;
     Polyline line = arrived.getFirst();
     double[] off = new double[line.pointCount()];
     double reached = start;
@@ -48,7 +53,7 @@ final class ChordsOfAlignment {
       Position p = line.point(i);
       double at = i == 0 ? start : i == off.length - 1 ? end : foot(a, p, reached, end);
       widest = i == 0 ? 0 : Math.max(widest, at - reached);
-      if (i > 0 && at > reached) {
+      if (i > 0 && at > reached && !(jumps && spansGap(a, reached, at, tolerance))) {
         beside =
             Math.max(
                 beside, AlignmentChords.off(a.at(reached), a.at((reached + at) / 2), a.at(at)));
@@ -57,9 +62,10 @@ final class ChordsOfAlignment {
         widest = Double.POSITIVE_INFINITY; // it turns back
       }
       reached = at;
-      AlignmentPoint q = a.at(at);
-      double plan = Math.hypot(p.east() - q.east(), p.north() - q.north());
-      off[i] = Double.isNaN(q.level()) ? plan : Math.hypot(plan, p.level() - q.level());
+      off[i] = off(p, a.at(at));
+      if (jumps && off[i] > tolerance) {
+        off[i] = Math.min(off[i], offGap(a, p, at));
+      }
     }
     int worst = MeshComparison.worst(off);
     double max = off[worst];
@@ -113,6 +119,53 @@ final class ChordsOfAlignment {
               .by(beside));
     }
     return result(sent, off.length, max, off);
+  }
+
+  /**
+   * Whether there is a gap from one distance on and before another: a chord crosses it straight.
+   */
+  private static boolean spansGap(Alignment a, double from, double to, double tolerance) {
+    double reached = 0;
+    for (int i = 0; i + 1 < a.elements().size() && reached < to; i++) {
+      PlanPoint end = a.elements().get(i).end();
+      PlanPoint start = a.elements().get(i + 1).start();
+      reached += a.elements().get(i).length();
+      if (reached > from - NEAR
+          && reached < to + NEAR
+          && Math.hypot(end.east() - start.east(), end.north() - start.north()) > tolerance) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static double off(Position p, AlignmentPoint q) {
+    return off(p, q.east(), q.north(), q.level());
+  }
+
+  private static double off(Position p, double east, double north, double level) {
+    double plan = Math.hypot(p.east() - east, p.north() - north);
+    return Double.isNaN(level) ? plan : Math.hypot(plan, p.level() - level);
+  }
+
+  /**
+   * The same at a gap, where the alignment is at the end of one element and the next one's start.
+   */
+  private static double offGap(Alignment a, Position p, double at) {
+    double out = Double.POSITIVE_INFINITY;
+    double reached = 0;
+    for (int i = 0; i + 1 < a.elements().size(); i++) {
+      PlanPoint end = a.elements().get(i).end();
+      PlanPoint start = a.elements().get(i + 1).start();
+      reached += a.elements().get(i).length();
+      if (Math.abs(reached - at) < NEAR) {
+        double level = a.at(reached).level();
+        out =
+            Math.min(
+                off(p, end.east(), end.north(), level), off(p, start.east(), start.north(), level));
+      }
+    }
+    return out;
   }
 
   private static ItemComparison result(

@@ -118,7 +118,7 @@ public final class FileProof {
     propertiesEqual += holders.into(differences, propertyMismatches);
     List<Finding> findings =
         new ArrayList<>(differences.stream().map(Difference::finding).toList());
-    arrived.findings().stream().filter(Finding::isError).forEach(findings::add);
+    findings.addAll(JumpsAsSent.errors(arrived, meant));
     sent.findings().stream()
         .filter(Finding::isError)
         .map(f -> f.withSeverity(Severity.WARNING)) // a doubt about what was meant

@@ -118,9 +118,10 @@ public final class Prover {
     compareUnits(arrived);
     List<Finding> findings =
         new ArrayList<>(differences.stream().map(Difference::finding).toList());
+    List<Item> sent = parcel.pieces().stream().map(Parcel.Piece::item).toList();
     for (Finding f : arrived.findings()) {
       if (f.isError()) {
-        findings.add(f);
+        findings.add(JumpsAsSent.judged(f, sent));
         if (f.code().startsWith("proof.")) { // found while reading back
           What what = What.valueOf(f.code().substring(6).toUpperCase(Locale.ROOT));
           differences.add(Difference.of(what, f.item(), f.message()));

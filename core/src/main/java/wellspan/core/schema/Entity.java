@@ -14,11 +14,28 @@ import java.util.Set;
 public record Entity(
     String name, String supertype, boolean isAbstract, List<Attribute> attributes, int number) {
   private static final String OF_SPACES = "InteriorOrExteriorSpace";
-  private static final Set<String> TYPES = Set.of("PredefinedType", OF_SPACES);
 
-  /** The attribute that tells the predefined type; in IFC2x3 that of a space has its own name. */
+  /** Of doors it tells how they open, which is no type. */
+  private static final String OF_LIFTS = "OperationType";
+
+  /** What tells the predefined type; some classes of IFC2x3 have other names for it. */
+  private static final Set<String> TYPES =
+      Set.of("PredefinedType", OF_SPACES, "ShapeType", "DistributionPointFunction", "BarRole");
+
+  /** The attribute that tells the predefined type. */
   public Optional<Attribute> typeAttribute() {
-    return attributes.stream().filter(a -> TYPES.contains(a.name())).findFirst();
+    for (int i = attributes.size() - 1; i >= 0; i--) { // mostly the last one
+      if (isType(attributes.get(i).name())) {
+        return Optional.of(attributes.get(i));
+      }
+    }
+    return Optional.empty();
+  }
+
+  /** Whether an attribute of this name tells the predefined type. */
+  public boolean isType(String attribute) {
+    return TYPES.contains(attribute)
+        || attribute.equals(OF_LIFTS) && name.equals("IfcTransportElement");
   }
 
   /**

@@ -33,6 +33,16 @@ public final class ProductClasses {
    * @param predefinedType literal, empty for none
    */
   public static boolean has(Schema schema, String entity, String predefinedType) {
+    return has(schema, entity, predefinedType, Set.of());
+  }
+
+  /**
+   * The same for an item of which more is known.
+   *
+   * @param known names of attributes that it has values for
+   */
+  public static boolean has(
+      Schema schema, String entity, String predefinedType, Set<String> known) {
     Entity e = schema.entity(entity).orElse(null);
     if (e == null
         || e.isAbstract()
@@ -46,7 +56,12 @@ public final class ProductClasses {
     return isTyped(schema, e, predefinedType)
         && e.attributes().stream()
             .filter(a -> !type.equals(Optional.of(a)))
-            .allMatch(a -> a.optional() || a.derived() || GIVEN.contains(a.name()));
+            .allMatch(
+                a ->
+                    a.optional()
+                        || a.derived()
+                        || GIVEN.contains(a.name())
+                        || known.contains(a.name()));
   }
 
   /**
@@ -72,6 +87,22 @@ public final class ProductClasses {
         .entity(entity)
         .filter(e -> !schema.isA(e, "IFCSITE"))
         .map(e -> schema.isA(e, "IFCSPATIALSTRUCTUREELEMENT") || schema.isA(e, "IFCSPATIALELEMENT"))
+        .orElse(false);
+  }
+
+  /**
+   * Whether things of a class are features that live by an element, and the schema has a relation
+   * for that which adds something: markings on a surface in IFC4.3, and what is added to a body.
+   */
+  public static boolean isFeature(Schema schema, String entity) {
+    return schema
+        .entity(entity)
+        .filter(e -> !e.isAbstract())
+        .map(
+            e ->
+                schema.isA(e, "IFCFEATUREELEMENTADDITION")
+                    || schema.isA(e, "IFCSURFACEFEATURE")
+                        && schema.entity("IfcRelAdheresToElement").isPresent())
         .orElse(false);
   }
 

@@ -1,9 +1,11 @@
 package wellspan.exchange.delivery;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.tuple;
 import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
@@ -29,6 +31,7 @@ import wellspan.core.deliver.IfcFormat;
 import wellspan.core.deliver.LandXmlFormat;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.finding.Finding;
+import wellspan.core.finding.Severity;
 import wellspan.core.frame.Frame;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -37,6 +40,7 @@ import wellspan.core.packing.Packing;
 import wellspan.core.place.Control;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
+import wellspan.core.proof.Prover;
 import wellspan.core.receive.Received;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.shape.Shape;
@@ -156,6 +160,51 @@ class AlignmentDeliveryTest {
     assertThat(back.chainages().start()).isCloseTo(100, within(1e-9));
     assertThat(back.at(250).chainage()).isCloseTo(562.5, within(1e-6));
     assertThat(r.findings()).isEmpty();
+  }
+
+  private static Alignment withGap(double east) {
+    PlanPoint at = new PlanPoint(412_000, 6_534_600, Math.toRadians(33));
+    PlanElement first = new PlanElement.Line(at, 96.5);
+    PlanPoint end = first.end();
+    PlanElement second =
+        new PlanElement.Arc(
+            new PlanPoint(end.east() + east, end.north(), end.direction()), 80, 220);
+    return new Alignment(
+        "Road", List.of(first, second), new Chainages(0, List.of()), Optional.empty());
+  }
+
+  @Test
+  void aDesignThatHasAGapArrivesWithIt() throws IOException {
+    Map<String, DeliveryFormat> formats =
+        Map.of(
+            "g.ifc", new IfcFormat(IfcSchema.IFC4X3),
+            "g4.ifc", new IfcFormat(IfcSchema.IFC4),
+            "g.xml", new LandXmlFormat(),
+            "g.dxf", new DxfFormat(DxfRelease.R2018, false));
+    for (Map.Entry<String, DeliveryFormat> f : formats.entrySet()) {
+      Proof p = run(parcel(withGap(0.3), f.getValue(), LOCAL, LinearUnit.METRE), f.getKey());
+      assertThat(p.findings().stream().filter(Finding::isError)).as(f.getKey()).isEmpty();
+    }
+    assertThat(Files.readString(dir.resolve("g.ifc")))
+        .containsSubsequence("IFCCURVESEGMENT(.DISCONTINUOUS.", "IFCCURVESEGMENT(.CONTINUOUS.");
+    Parcel p = parcel(withGap(0.3), new IfcFormat(IfcSchema.IFC4X3), LOCAL, LinearUnit.METRE);
+    assertThat(
+            Prover.compare(p, IfcReader.read(dir.resolve("g.ifc"), Progress.NONE), Progress.NONE)
+                .findings())
+        .extracting(Finding::code, Finding::severity)
+        .contains(tuple("alignment.jump", Severity.WARNING));
+  }
+
+  @Test
+  void aGapThatWasNotSentIsAFault() throws IOException {
+    for (double other : new double[] {0, 0.301}) {
+      run(
+          parcel(withGap(other), new IfcFormat(IfcSchema.IFC4X3), LOCAL, LinearUnit.METRE),
+          "o.ifc");
+      Parcel meant = parcel(withGap(0.3), new IfcFormat(IfcSchema.IFC4X3), LOCAL, LinearUnit.METRE);
+      Received arrived = IfcReader.read(dir.resolve("o.ifc"), Progress.NONE);
+      assertThat(Prover.compare(meant, arrived, Progress.NONE).pass()).as("gap " + other).isFalse();
+    }
   }
 
   @Test

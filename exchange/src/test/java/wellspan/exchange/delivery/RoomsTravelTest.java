@@ -177,6 +177,23 @@ class RoomsTravelTest extends DeliveredInTest {
         .isEqualTo(new EntityClass("IfcSpace", "NOTDEFINED"));
   }
 
+  @ParameterizedTest
+  @EnumSource
+  void buildingsAndSitesWithAShapeAreThingsToo(IfcSchema schema) throws IOException {
+    String shapes =
+        model()
+            .replace("'North shore',$,$,#24,$,", "'North shore',$,$,#24,#23,")
+            .replace("'Pump house',$,$,#24,$,", "'Pump house',$,$,#24,#23,");
+    Received r = IfcReader.read(Files.writeString(dir.resolve("c.ifc"), shapes), Progress.NONE);
+    assertThat(item(r, "North shore").kind().surface()).as("a block is no ground").isFalse();
+    Received there = sent(r, schema);
+    assertThat(item(there, "Pump house").said().entityClass().entity()).isEqualTo("IfcBuilding");
+    assertThat(item(there, "North shore").said().entityClass().entity())
+        .isEqualTo(schema == IfcSchema.IFC2X3 ? "IfcBuildingElementProxy" : "IfcGeographicElement");
+    assertThat(standsIn(there, "Desk 1")).containsExactly("BU", "ST", "R1");
+    assertThat(item(there, "Pad").said().structure().getFirst().globalId()).endsWith("BU");
+  }
+
   static Stream<Arguments> damages() {
     return Stream.of(
         damage("a desk in another room", t -> swapped(t, "IFCRELCONTAINEDINSPATIALSTRUCTURE")),

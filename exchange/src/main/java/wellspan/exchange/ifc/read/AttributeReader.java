@@ -15,7 +15,7 @@ final class AttributeReader {
     Map<String, PropertyValue> out = null;
     for (EntityAttributes.Slot s : EntityAttributes.of(i.model().schema(), i.entity())) {
       if (s.index() < i.values().size()) {
-        Optional<PropertyValue> v = value(s, i.values().get(s.index()), units);
+        Optional<PropertyValue> v = value(i, s, i.values().get(s.index()), units);
         if (v.isPresent()) {
           out = out == null ? new LinkedHashMap<>() : out;
           out.put(s.name(), v.get());
@@ -25,7 +25,8 @@ final class AttributeReader {
     return out == null ? Map.of() : out;
   }
 
-  private static Optional<PropertyValue> value(EntityAttributes.Slot s, Value v, Units units) {
+  private static Optional<PropertyValue> value(
+      Instance i, EntityAttributes.Slot s, Value v, Units units) {
     return switch (v) {
       case Value.Text(String t) when s.form() == EntityAttributes.Form.TEXT && !t.isEmpty() ->
           Optional.of(new PropertyValue.Label(t));
@@ -33,6 +34,10 @@ final class AttributeReader {
       case Value.Literal(String l)
           when s.form() == EntityAttributes.Form.FLAG && (l.equals("T") || l.equals("F")) ->
           Optional.of(new PropertyValue.Flag(l.equals("T")));
+      case Value.Literal(String l)
+          when s.form() == EntityAttributes.Form.LITERAL
+              && EntityAttributes.says(s, l, i.literal("PredefinedType")) ->
+          Optional.of(new PropertyValue.Words(s.type(), l));
       default -> Optional.empty();
     };
   }
@@ -42,7 +47,7 @@ final class AttributeReader {
       case LENGTH -> Optional.of(new PropertyValue.Length(d * units.length()));
       case WHOLE -> Optional.of(new PropertyValue.Count(Math.round(d)));
       case NUMBER -> Optional.of(new PropertyValue.Real(units.si(s.type(), d).orElse(d)));
-      case TEXT, FLAG -> Optional.empty();
+      case TEXT, FLAG, LITERAL -> Optional.empty();
     };
   }
 }

@@ -13,6 +13,9 @@ final class CurveCheck {
   /** Where on a parent curve that is summed up in steps a segment may begin and end, metres. */
   private static final double FARTHEST = 1e6;
 
+  /** So far from where an element begins or ends a point is on it, metres. */
+  private static final double ASIDE = 1e-7;
+
   private static final double MOST_TURN = 200 * Math.PI;
 
   private final double metre;
@@ -105,8 +108,12 @@ final class CurveCheck {
       }
       for (double d = 0; ; d = Math.min(length, d + metre)) {
         double[] p = curve.get().at(d);
-        AlignmentPoint q = layout.at(reached + d);
-        largest = Math.max(largest, Math.hypot(p[0] - q.east(), p[1] - q.north()));
+        double off = off(p, layout.at(reached + d));
+        if (d == 0 || d >= length) { // at a jump the layout is in one of two places
+          double aside = d == 0 ? ASIDE * metre : -ASIDE * metre;
+          off = Math.min(off, off(p, layout.at(reached + d + aside)));
+        }
+        largest = Math.max(largest, off);
         if (d >= length) {
           break;
         }
@@ -114,6 +121,10 @@ final class CurveCheck {
       reached += length;
     }
     largest = Math.max(largest, Math.abs(reached - layout.length()));
+  }
+
+  private static double off(double[] p, AlignmentPoint q) {
+    return Math.hypot(p[0] - q.east(), p[1] - q.north());
   }
 
   private void profile(Instance gradient, Alignment layout) {

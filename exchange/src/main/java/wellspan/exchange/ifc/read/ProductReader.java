@@ -266,13 +266,14 @@ final class ProductReader {
         items.size() == 1 && !cut
             ? tables.textures().over(items.getFirst(), name, mesh, findings)
             : Optional.empty();
+    boolean closed = shape.closed().orElse(false) && MeshWeld.isWatertight(mesh);
+    boolean ground = p.literal("PredefinedType").equals("TERRAIN") || p.isA("IFCSITE");
     boolean terrain =
         network
             || picture.isPresent()
-            || p.literal("PredefinedType").equals("TERRAIN")
-            || p.isA("IFCSITE")
+            || ground && !closed // a block of ground has no one level at a place
             || UNSPECIFIC.contains(p.entity().name()) && GroundLike.is(mesh);
-    if (shape.closed().orElse(false) && !MeshWeld.isWatertight(mesh)) {
+    if (shape.closed().orElse(false) && !closed) {
       findings.add(
           Finding.warning(
               RECEIVE,

@@ -11,8 +11,8 @@ import wellspan.core.attribute.RelationType;
 import wellspan.core.item.Item;
 
 /**
- * How the products that became items stand to each other: parts of wholes, joined by ports or
- * directly, positioned by an alignment.
+ * How the products that became items stand to each other: parts of wholes, features of elements,
+ * joined by ports or directly, positioned by an alignment.
  */
 final class RelationReader {
   private final IfcModel model;
@@ -42,6 +42,17 @@ final class RelationReader {
       return;
     }
     each("IFCRELAGGREGATES", "RelatingObject", "RelatedObjects", RelationType.PART_OF, items);
+    each(
+        "IFCRELADHERESTOELEMENT",
+        "RelatingElement",
+        "RelatedSurfaceFeatures",
+        RelationType.FEATURE_OF,
+        items);
+    for (Instance rel : model.all("IFCRELPROJECTSELEMENT")) {
+      Optional<Instance> host = rel.ref("RelatingElement");
+      rel.ref("RelatedFeatureElement")
+          .ifPresent(f -> host.ifPresent(h -> say(f, RelationType.FEATURE_OF, h, items)));
+    }
     each(
         "IFCRELPOSITIONS",
         "RelatingPositioningElement",

@@ -8,6 +8,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.Stream;
@@ -42,11 +43,21 @@ final class StructureReader {
                 }
               });
     }
-    for (Instance rel : model.all("IFCRELAGGREGATES")) {
-      rel.ref("RelatingObject")
+    wholes(model, "IFCRELAGGREGATES", "RelatingObject", "RelatedObjects");
+    wholes(model, "IFCRELADHERESTOELEMENT", "RelatingElement", "RelatedSurfaceFeatures");
+    for (Instance rel : model.all("IFCRELPROJECTSELEMENT")) {
+      OptionalInt feature = rel.id("RelatedFeatureElement");
+      rel.ref("RelatingElement").ifPresent(e -> feature.ifPresent(f -> wholes.putIfAbsent(f, e)));
+    }
+  }
+
+  /** What is a part of something, or a feature of it, stands where that does. */
+  private void wholes(IfcModel model, String relation, String one, String many) {
+    for (Instance rel : model.all(relation)) {
+      rel.ref(one)
           .ifPresent(
               w -> {
-                for (int p : rel.ids("RelatedObjects")) {
+                for (int p : rel.ids(many)) {
                   put(wholes, p, w);
                 }
               });

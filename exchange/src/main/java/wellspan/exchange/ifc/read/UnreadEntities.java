@@ -12,6 +12,7 @@ final class UnreadEntities {
   /** Read, or said anew by each delivery: where systems belong, that types are of the project. */
   private static final Set<String> RELATIONS =
       Set.of(
+          "IFCRELADHERESTOELEMENT",
           "IFCRELAGGREGATES",
           "IFCRELASSIGNSTOGROUP",
           "IFCRELASSOCIATESCLASSIFICATION",
@@ -26,6 +27,7 @@ final class UnreadEntities {
           "IFCRELFILLSELEMENT",
           "IFCRELNESTS",
           "IFCRELPOSITIONS",
+          "IFCRELPROJECTSELEMENT",
           "IFCRELSERVICESBUILDINGS",
           "IFCRELVOIDSELEMENT");
 

@@ -21,6 +21,11 @@ import wellspan.core.align.ProfileSegment;
  * parabola), laid so that its start falls on the segment's placement.
  */
 final class AlignmentCurves {
+  /** Elements that are this far apart do not join, metres. */
+  private static final double JUMP = 5e-4;
+
+  private static final String TURNS = "CONTINUOUS";
+
   private final StepWriter step;
   private final double unit;
 
@@ -33,14 +38,8 @@ final class AlignmentCurves {
     List<Integer> segments = new ArrayList<>();
     for (int i = 0; i < elements.size(); i++) {
       PlanElement e = elements.get(i);
-      boolean smooth =
-          i + 1 < elements.size()
-              && Math.abs(
-                      Math.IEEEremainder(
-                          elements.get(i + 1).start().direction() - e.end().direction(),
-                          2 * Math.PI))
-                  < 1e-6;
-      segments.addAll(planSegments(e, smooth));
+      PlanPoint next = i + 1 < elements.size() ? elements.get(i + 1).start() : e.end();
+      segments.addAll(planSegments(e, i + 1 < elements.size() ? joint(e.end(), next) : TURNS));
     }
     PlanPoint end = elements.getLast().end();
     segments.add(
@@ -53,8 +52,16 @@ final class AlignmentCurves {
     return step.add("IfcCompositeCurve", refs(segments), literal("F"));
   }
 
-  private List<Integer> planSegments(PlanElement e, boolean smooth) throws IOException {
-    String transition = smooth ? "CONTSAMEGRADIENT" : "CONTINUOUS";
+  /** How one element goes on into the next. */
+  private static String joint(PlanPoint end, PlanPoint start) {
+    if (Math.hypot(end.east() - start.east(), end.north() - start.north()) > JUMP) {
+      return "DISCONTINUOUS";
+    }
+    double turn = Math.IEEEremainder(start.direction() - end.direction(), 2 * Math.PI);
+    return Math.abs(turn) < 1e-6 ? "CONTSAMEGRADIENT" : TURNS;
+  }
+
+  private List<Integer> planSegments(PlanElement e, String transition) throws IOException {
     int at = placement(e.start().east() / unit, e.start().north() / unit, e.start().direction());
     double length = e.length() / unit;
     return switch (e) {

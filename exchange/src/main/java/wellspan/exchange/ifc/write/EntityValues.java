@@ -23,6 +23,7 @@ final class EntityValues {
       case PropertyValue.Measure(String type, double d) -> StepValue.real(d);
       case PropertyValue.Count(long n) -> StepValue.whole(n);
       case PropertyValue.Flag(boolean b) -> StepValue.flag(b);
+      case PropertyValue.Words(String type, String literal) -> StepValue.literal(literal);
       default -> throw new IllegalStateException(attribute + " is no plain value");
     };
   }

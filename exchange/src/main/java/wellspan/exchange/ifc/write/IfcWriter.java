@@ -26,6 +26,7 @@ import wellspan.core.geom.Polyline;
 import wellspan.core.picture.Texture;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.Attribute;
+import wellspan.core.schema.Entity;
 import wellspan.core.schema.Schema;
 import wellspan.core.shape.CarriedBody;
 import wellspan.core.shape.NamedPoint;
@@ -315,7 +316,7 @@ public final class IfcWriter {
    * rest unset.
    */
   private int occurrence(EntityClass c, Map<String, StepValue> given) throws IOException {
-    List<Attribute> attributes =
+    Entity entity =
         schema
             .entity(c.entity())
             .orElseThrow(
@@ -324,13 +325,13 @@ public final class IfcWriter {
                         c.entity()
                             + " is not an entity of "
                             + schema.id()
-                            + ". Choose another class."))
-            .attributes();
+                            + ". Choose another class."));
+    List<Attribute> attributes = entity.attributes();
     StepValue[] values = new StepValue[attributes.size()];
     boolean typed = c.predefinedType().isEmpty() || types.hold(c);
     for (int i = 0; i < values.length; i++) {
       String name = attributes.get(i).name();
-      if (name.equals("PredefinedType") && !c.predefinedType().isEmpty()) {
+      if (entity.isType(name) && !c.predefinedType().isEmpty()) {
         values[i] = literal(c.predefinedType());
         typed = true;
       } else if (name.equals("OwnerHistory")) {

@@ -27,6 +27,8 @@ final class RelationRecords {
   private final Set<String> parts = new HashSet<>();
   private final Map<String, Integer> objects = new HashMap<>();
 
+  private final Set<String> surfaceFeatures = new HashSet<>();
+
   /** Keys of pieces that are levels; the structure says what they are parts of. */
   private final Set<String> levels = new HashSet<>();
 
@@ -36,7 +38,7 @@ final class RelationRecords {
     relations = CarriedRelations.of(parcel);
     parcel.levels().forEach(p -> levels.add(p.key()));
     for (Relation r : relations) {
-      if (r.type() == RelationType.PART_OF) {
+      if (r.type() == RelationType.PART_OF || r.type() == RelationType.FEATURE_OF) {
         parts.add(r.from().value());
       }
     }
@@ -49,12 +51,16 @@ final class RelationRecords {
 
   void wrote(Parcel.Piece piece, int object) {
     objects.put(piece.key(), object);
+    if (piece.description().entityClass().entity().equals("IfcSurfaceFeature")) {
+      surfaceFeatures.add(piece.key());
+    }
   }
 
   /** Ports tell what is joined by them; the rest is told here. */
   void write() throws IOException {
     Map<String, List<Integer>> wholes = new LinkedHashMap<>();
     Map<String, List<Integer>> lines = new LinkedHashMap<>();
+    Map<String, List<Integer>> marked = new LinkedHashMap<>();
     Map<String, Set<String>> links = new HashMap<>();
     for (Parcel.Piece p : parcel.pieces()) {
       p.item()
@@ -76,6 +82,19 @@ final class RelationRecords {
           }
         }
         case FOLLOWS -> lines.computeIfAbsent(to, k -> new ArrayList<>()).add(objects.get(from));
+        case FEATURE_OF -> {
+          if (surfaceFeatures.contains(from)) {
+            marked.computeIfAbsent(to, k -> new ArrayList<>()).add(objects.get(from));
+          } else {
+            step.root(
+                "IfcRelProjectsElement",
+                parcel.ids().of(from, "added to " + to),
+                UNSET,
+                UNSET,
+                ref(objects.get(to)),
+                ref(objects.get(from)));
+          }
+        }
         case CONNECTS -> {
           Set<String> there = links.getOrDefault(to, Set.of());
           if (links.getOrDefault(from, Set.of()).stream().noneMatch(there::contains)) {
@@ -93,6 +112,7 @@ final class RelationRecords {
     }
     together("IfcRelAggregates", "parts", wholes);
     together("IfcRelPositions", "followed", lines);
+    together("IfcRelAdheresToElement", "marked", marked);
   }
 
   private void together(String entity, String role, Map<String, List<Integer>> all)

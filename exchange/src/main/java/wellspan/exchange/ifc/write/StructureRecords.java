@@ -17,11 +17,13 @@ import java.util.Map;
 import java.util.Set;
 import wellspan.core.attribute.Description;
 import wellspan.core.attribute.EntityClass;
+import wellspan.core.attribute.FacilityUsage;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.deliver.Parcel;
 import wellspan.core.describe.SpatialStructure;
 import wellspan.core.schema.Attribute;
+import wellspan.core.schema.Entity;
 import wellspan.core.schema.IfcSchema;
 import wellspan.core.schema.Schema;
 
@@ -209,7 +211,8 @@ final class StructureRecords {
       Holder part, Map<String, PropertyValue> said, String key, int placement, StepValue shape)
       throws IOException {
     EntityClass c = part.entityClass();
-    List<Attribute> attributes = schema.entity(c.entity()).orElseThrow().attributes();
+    Entity entity = schema.entity(c.entity()).orElseThrow();
+    List<Attribute> attributes = entity.attributes();
     StepValue[] values = new StepValue[attributes.size()];
     for (int i = 0; i < values.length; i++) {
       values[i] =
@@ -221,28 +224,22 @@ final class StructureRecords {
             case "ObjectType" -> c.objectType().isEmpty() ? UNSET : text(c.objectType());
             case "ObjectPlacement" -> ref(placement);
             case "Representation" -> shape;
-            case "CompositionType" -> literal("ELEMENT");
-            case "UsageType" -> literal(usage(c.predefinedType()));
-            case "PredefinedType" ->
-                c.predefinedType().isEmpty() ? UNSET : literal(c.predefinedType());
+            case "CompositionType" -> literal(said(said, "CompositionType", "ELEMENT"));
+            case FacilityUsage.ATTRIBUTE ->
+                literal(said(said, FacilityUsage.ATTRIBUTE, FacilityUsage.of(c.predefinedType())));
             case "InteriorOrExteriorSpace" ->
                 literal(c.predefinedType().isEmpty() ? "NOTDEFINED" : c.predefinedType());
-            default -> EntityValues.of(attributes.get(i).name(), said, parcel);
+            case String name when entity.isType(name) ->
+                c.predefinedType().isEmpty() ? UNSET : literal(c.predefinedType());
+            case String name -> EntityValues.of(name, said, parcel);
           };
     }
     return step.add(c.entity(), values);
   }
 
-  /** How a part divides its facility: along it, across it, one above the other, or as an area. */
-  private static String usage(String type) {
-    return switch (type) {
-      case "ROADSEGMENT", "SEGMENT", "DECK_SEGMENT" -> "LONGITUDINAL";
-      case "SUPERSTRUCTURE", "SUBSTRUCTURE", "FOUNDATION", "ABOVEGROUND", "BELOWGROUND" ->
-          "VERTICAL";
-      case "INTERSECTION", "ROUNDABOUT", "TOLLPLAZA", "JUNCTION", "LEVELCROSSING" -> "REGION";
-      case "", "USERDEFINED", "NOTDEFINED" -> "NOTDEFINED";
-      default -> "LATERAL";
-    };
+  private static String said(Map<String, PropertyValue> said, String attribute, String usual) {
+    PropertyValue v = said.get(attribute);
+    return v == null ? usual : v.show();
   }
 
   /** Notes that a product stands where its piece says. */

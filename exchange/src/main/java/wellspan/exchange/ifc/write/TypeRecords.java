@@ -234,8 +234,9 @@ final class TypeRecords {
                   shared.maps().isEmpty() ? UNSET : refs(List.copyOf(shared.maps()));
               case "PredefinedType" -> literal(t.predefinedType());
               default ->
-                  required(attributes.get(i))
-                      .orElseGet(() -> EntityValues.of(name, shared.attributes(), parcel));
+                  shared.attributes().containsKey(name)
+                      ? EntityValues.of(name, shared.attributes(), parcel)
+                      : required(attributes.get(i)).orElse(UNSET);
             };
       }
       int type = step.add(t.entity(), values);

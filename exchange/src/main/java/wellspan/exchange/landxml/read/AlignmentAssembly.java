@@ -11,7 +11,9 @@ import wellspan.core.align.Chainages;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.Profile;
 import wellspan.core.align.Pvi;
+import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
+import wellspan.core.finding.Severity;
 
 /** Makes alignments, with profile and chainages, out of what was read. */
 final class AlignmentAssembly {
@@ -63,10 +65,11 @@ final class AlignmentAssembly {
         String said =
             String.format(
                 Locale.ROOT, "%s: elements leave gaps of up to %.1f mm.", raw.name(), 1000 * gap);
+        Severity severity = gap > JUMP ? Severity.ERROR : Severity.WARNING;
         findings.add(
-            gap > JUMP
-                ? Finding.error(RECEIVE, "alignment.gap", raw.name(), said)
-                : Finding.warning(RECEIVE, "alignment.gap", raw.name(), said));
+            Finding.warning(RECEIVE, "alignment.gap", raw.name(), said)
+                .withSeverity(severity)
+                .withFigure(Figure.of(gap, 4, "m")));
       }
       Optional<Profile> profile = profile(raw);
       return Optional.of(
