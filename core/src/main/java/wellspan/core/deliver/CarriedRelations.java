@@ -42,8 +42,8 @@ public final class CarriedRelations {
       }
       boolean carried =
           switch (r.type()) {
-            case PART_OF -> // a level is a part of levels only, whatever came with their shape
-                (!isLevel(tables, from) || isLevel(tables, to))
+            case PART_OF -> // what is a part of a level, and no level, stands in it
+                isLevel(tables, from) == isLevel(tables, to)
                     && isFirstWhole(wholeOf, from.key(), to.key());
             case CONNECTS -> true;
             case FOLLOWS ->
