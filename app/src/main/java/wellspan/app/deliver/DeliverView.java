@@ -8,12 +8,14 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import javafx.geometry.Insets;
+import javafx.geometry.Orientation;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
+import javafx.scene.control.ScrollBar;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Background;
 import javafx.scene.layout.BackgroundFill;
@@ -56,11 +58,12 @@ public final class DeliverView extends BorderPane {
   public DeliverView(Session session) {
     this.session = session;
     setId("manifest");
-    heads.setPadding(new Insets(16, 22, 0, 18));
+    headsOverCells(0);
     heads.setAlignment(Pos.BOTTOM_LEFT);
     list.setId("manifest-list");
     list.getStyleClass().add("strata-list");
     list.setCellFactory(l -> new RowCell());
+    list.skinProperty().addListener((o, a, b) -> followBar());
     list.setPlaceholder(Parts.wrapped("Nothing to deliver yet. Receive a design first.", "muted"));
     BorderPane.setMargin(list, new Insets(0, 8, 0, 18));
     setTop(heads);
@@ -85,6 +88,22 @@ public final class DeliverView extends BorderPane {
     session.selectedProperty().addListener((o, a, b) -> list.refresh());
     visibleProperty().addListener((o, a, b) -> refresh());
     refresh();
+  }
+
+  /** The bar to scroll with takes room from the cells, and comes and goes. */
+  private void followBar() {
+    for (Node n : list.lookupAll(".scroll-bar")) {
+      if (n instanceof ScrollBar bar && bar.getOrientation() == Orientation.VERTICAL) {
+        Runnable follow = () -> headsOverCells(bar.isVisible() ? bar.getWidth() : 0);
+        bar.visibleProperty().addListener((o, a, b) -> follow.run());
+        bar.widthProperty().addListener((o, a, b) -> follow.run());
+        follow.run();
+      }
+    }
+  }
+
+  private void headsOverCells(double bar) {
+    heads.setPadding(new Insets(16, 8 + bar, 0, 18));
   }
 
   /** Nothing that is hidden is built. */

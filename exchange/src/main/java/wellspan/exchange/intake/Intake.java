@@ -14,6 +14,7 @@ import wellspan.core.progress.Progress;
 import wellspan.core.receive.LayerChoice;
 import wellspan.core.receive.ReadingRule;
 import wellspan.core.receive.Received;
+import wellspan.core.receive.WithinReach;
 import wellspan.exchange.file.ReadException;
 
 /** Opens a received file, whatever its name says: the format is found in its first bytes. */
@@ -35,7 +36,7 @@ public final class Intake {
    * @throws java.util.concurrent.CancellationException if the progress was cancelled
    */
   public static Received read(Path file, ReadingRule rule, Progress progress) throws IOException {
-    Received all = inMetres(readAll(file, rule, progress));
+    Received all = WithinReach.of(inMetres(readAll(file, rule, progress)));
     return rule instanceof ReadingRule.Layers l ? LayerChoice.of(all, l) : all;
   }
 
