@@ -65,8 +65,8 @@ record FileReport(
                   RECEIVE,
                   "ifc.real",
                   "",
-                  soundness.check().wholeForReal()
-                      + " instances hold numbers without a decimal point where the schema wants one; they are taken as they stand.")
+                  instances(soundness.check().wholeForReal(), "holds", "hold")
+                      + " numbers without a decimal point where the schema wants one; they are taken as they stand.")
               .withFigure(Figure.count(soundness.check().wholeForReal())));
     }
     if (soundness.check().longTexts() > 0) {
@@ -75,8 +75,8 @@ record FileReport(
                   RECEIVE,
                   "ifc.text.long",
                   "",
-                  soundness.check().longTexts()
-                      + " instances hold texts longer than the schema allows.")
+                  instances(soundness.check().longTexts(), "holds", "hold")
+                      + " texts longer than the schema allows.")
               .withFigure(Figure.count(soundness.check().longTexts())));
     }
     if (soundness.check().wordless() > 0) {
@@ -85,8 +85,8 @@ record FileReport(
                   RECEIVE,
                   "ifc.type.wordless",
                   "",
-                  soundness.check().wordless()
-                      + " instances are of a user-defined type and do not say which; they are taken as of no type.")
+                  instances(soundness.check().wordless(), "is", "are")
+                      + " of a user-defined type without saying which, and taken as of no type.")
               .withFigure(Figure.count(soundness.check().wordless())));
     }
     for (String doubt : doubts) {
@@ -146,5 +146,9 @@ record FileReport(
                   + geo.scale() / units.length()
                   + "; coordinates are scaled."));
     }
+  }
+
+  private static String instances(int n, String one, String several) {
+    return n == 1 ? "1 instance " + one : n + " instances " + several;
   }
 }
