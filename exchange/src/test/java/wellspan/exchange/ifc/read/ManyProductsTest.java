@@ -105,7 +105,7 @@ class ManyProductsTest {
     assertThat(r.findings())
         .filteredOn(f -> f.code().equals("ifc.real"))
         .singleElement()
-        .satisfies(f -> assertThat(f.message()).startsWith("1 instances"));
+        .satisfies(f -> assertThat(f.message()).startsWith("1 instance holds"));
   }
 
   @Test
