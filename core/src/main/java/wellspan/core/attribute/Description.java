@@ -152,18 +152,7 @@ public record Description(
 
   /** With other attributes of its entity. */
   public Description withAttributes(Map<String, PropertyValue> others) {
-    return new Description(
-        entityClass,
-        globalId,
-        propertySets,
-        finish,
-        closed,
-        classification,
-        structure,
-        groups,
-        type,
-        others,
-        materials);
+    return as(entityClass, others);
   }
 
   /** Made of several materials; empty where its finish says all. */

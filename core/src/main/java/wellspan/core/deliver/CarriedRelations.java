@@ -28,7 +28,6 @@ public final class CarriedRelations {
     Map<String, Parcel.Piece> pieces = new HashMap<>();
     parcel.pieces().forEach(p -> pieces.put(p.key(), p));
     Map<String, String> wholeOf = new HashMap<>();
-    Set<String> hosted = new HashSet<>();
     Schema tables =
         parcel.format().schema().isEmpty()
             ? null
@@ -54,7 +53,7 @@ public final class CarriedRelations {
                     && ProductClasses.isFeature(tables, entity(from))
                     && !ProductClasses.isFeature(tables, entity(to))
                     && tables.entity(entity(to)).filter(e -> tables.isA(e, ELEMENT)).isPresent()
-                    && hosted.add(from.key());
+                    && isFirstWhole(wholeOf, from.key(), to.key());
           };
       if (carried) {
         out.add(r);
@@ -90,7 +89,7 @@ public final class CarriedRelations {
         : isBody(from) && isBody(to);
   }
 
-  /** A part has one whole, and is no whole of its own whole. */
+  /** A part or a feature has one whole, and is no whole of its own whole. */
   private static boolean isFirstWhole(Map<String, String> wholeOf, String part, String whole) {
     for (String above = whole; above != null; above = wholeOf.get(above)) {
       if (above.equals(part)) {

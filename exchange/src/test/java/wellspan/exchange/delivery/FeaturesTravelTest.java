@@ -114,6 +114,22 @@ class FeaturesTravelTest extends DeliveredInTest {
         .isEqualTo("IfcProjectionElement");
   }
 
+  @Test
+  void aWallThatIsAPartOfItsOwnFeatureEndsNothing() throws IOException {
+    received();
+    Path f = dir.resolve("b.ifc");
+    Files.writeString(
+        f,
+        Files.readString(f)
+            .replace(
+                "ENDSEC;\nEND-ISO",
+                "#50=IFCRELAGGREGATES('0000000000000000000098',$,$,$,#34,(#31));\nENDSEC;\nEND-ISO"));
+    Received r = IfcReader.read(f, Progress.NONE);
+    run(onward(r, IfcSchema.IFC4X3));
+    assertThat(IfcReader.read(dir.resolve("a.ifc"), Progress.NONE).items())
+        .hasSameSizeAs(r.items());
+  }
+
   static Stream<Arguments> damages() {
     return Stream.of(
         damage("its type", t -> t.replace(".SYMBOLMARKING.", ".LINEMARKING.")),

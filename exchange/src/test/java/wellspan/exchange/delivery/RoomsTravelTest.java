@@ -177,6 +177,30 @@ class RoomsTravelTest extends DeliveredInTest {
         .isEqualTo(new EntityClass("IfcSpace", "NOTDEFINED"));
   }
 
+  @Test
+  void aTypeThatItsTypeObjectNamesIsThatOne() throws IOException {
+    String worded =
+        model()
+            .replace("$,'Pit',#24", "$,$,#24")
+            .replace("(#30),#50)", "(#32),#50)")
+            .replace("$,$,$,$,$,$,.INTERNAL.,$)", "$,$,$,$,$,'Shaft',.USERDEFINED.,$)");
+    Received r = IfcReader.read(Files.writeString(dir.resolve("c.ifc"), worded), Progress.NONE);
+    assertThat(byId(sent(r, IfcSchema.IFC4), "R3").said().entityClass())
+        .isEqualTo(new EntityClass("IfcSpace", "USERDEFINED", "Shaft"));
+  }
+
+  @Test
+  void roomsThatAreInEachOtherEndNothing() throws IOException {
+    String circle =
+        model()
+            .replace("(#30,#31))", "(#31))")
+            .replace("(#32,#33))", "(#32,#33)),!")
+            .replace(",!;", ";\n#70=IFCRELAGGREGATES('0000000000000000000097',$,$,$,#32,(#30));");
+    Received r = IfcReader.read(Files.writeString(dir.resolve("c.ifc"), circle), Progress.NONE);
+    assertThat(run(onward(r, IfcSchema.IFC4)).receipt().proof().sent())
+        .isEqualTo(r.items().size());
+  }
+
   @ParameterizedTest
   @EnumSource
   void buildingsAndSitesWithAShapeAreThingsToo(IfcSchema schema) throws IOException {

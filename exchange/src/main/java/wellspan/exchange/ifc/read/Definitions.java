@@ -106,6 +106,9 @@ final class Definitions {
         own = own.isEmpty() ? t.map(i -> i.text("ElementType")).orElse("") : own;
       }
     }
+    if (type.equals("USERDEFINED") && own.isEmpty()) { // many files leave the word to the type
+      own = typeOf(p).map(i -> i.text("ElementType")).orElse("");
+    }
     return new EntityClass(p.entity().name(), type, own);
   }
 }

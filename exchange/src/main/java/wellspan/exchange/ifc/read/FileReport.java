@@ -86,7 +86,7 @@ record FileReport(
                   "ifc.type.wordless",
                   "",
                   instances(soundness.check().wordless(), "is", "are")
-                      + " of a user-defined type without saying which, and taken as of no type.")
+                      + " of a user-defined type without saying which. Where their type objects do not say it either, they are taken as of no type.")
               .withFigure(Figure.count(soundness.check().wordless())));
     }
     for (String doubt : doubts) {
