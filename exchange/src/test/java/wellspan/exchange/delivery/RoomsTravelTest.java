@@ -197,8 +197,7 @@ class RoomsTravelTest extends DeliveredInTest {
             .replace("(#32,#33))", "(#32,#33)),!")
             .replace(",!;", ";\n#70=IFCRELAGGREGATES('0000000000000000000097',$,$,$,#32,(#30));");
     Received r = IfcReader.read(Files.writeString(dir.resolve("c.ifc"), circle), Progress.NONE);
-    assertThat(run(onward(r, IfcSchema.IFC4)).receipt().proof().sent())
-        .isEqualTo(r.items().size());
+    assertThat(run(onward(r, IfcSchema.IFC4)).receipt().proof().sent()).isEqualTo(r.items().size());
   }
 
   @ParameterizedTest
