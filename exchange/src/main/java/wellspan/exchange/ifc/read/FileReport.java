@@ -89,6 +89,7 @@ record FileReport(
                       + " of a user-defined type without saying which. Where their type objects do not say it either, they are taken as of no type.")
               .withFigure(Figure.count(soundness.check().wordless())));
     }
+    findings.addAll(model.leftOutValues());
     for (String doubt : doubts) {
       findings.add(
           Finding.error(

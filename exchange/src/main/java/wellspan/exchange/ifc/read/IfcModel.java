@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.concurrent.ConcurrentSkipListSet;
+import wellspan.core.finding.Finding;
 import wellspan.core.progress.Progress;
 import wellspan.core.schema.Entity;
 import wellspan.core.schema.Schema;
@@ -26,6 +27,7 @@ final class IfcModel {
   private final StepFile step;
   private final Schema schema;
   private final String fileSchema;
+  private final PlainValues plain;
   private final Set<Integer> missing = new ConcurrentSkipListSet<>();
 
   /** Instances read last, each at the place that its number leaves it. */
@@ -38,6 +40,7 @@ final class IfcModel {
     this.step = step;
     this.schema = schema;
     this.fileSchema = fileSchema;
+    plain = new PlainValues(schema);
     step.types().forEach(t -> entities.add(schema.entity(t)));
   }
 
@@ -95,8 +98,9 @@ final class IfcModel {
       return Optional.empty();
     }
     Instance read =
-        new Instance(
-            this, id, entity.get(), step.parameters(slot, entity.get().attributes().size()));
+        plain.allowed(
+            new Instance(
+                this, id, entity.get(), step.parameters(slot, entity.get().attributes().size())));
     recent[place] = read;
     return Optional.of(read);
   }
@@ -172,6 +176,11 @@ final class IfcModel {
         .filter(t -> schema.entity(t).isEmpty())
         .sorted()
         .toList();
+  }
+
+  /** Plain values that are left out of instances read so far. */
+  List<Finding> leftOutValues() {
+    return plain.findings();
   }
 
   /** Numbers of instances that were asked for and do not exist. */

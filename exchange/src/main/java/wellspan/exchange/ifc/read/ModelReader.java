@@ -78,6 +78,7 @@ public final class ModelReader {
       }
       out.add(object(i));
     }
+    findings.addAll(model.leftOutValues());
     return new Model(
         String.valueOf(file.getFileName()), model.fileSchema(), project, out, findings);
   }

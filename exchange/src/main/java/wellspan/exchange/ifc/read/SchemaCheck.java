@@ -13,8 +13,6 @@ import wellspan.core.schema.TypeRef;
 
 /** Tells what is wrong with an instance by the tables of its schema. */
 final class SchemaCheck {
-  private static final Set<String> LOGICAL = Set.of("T", "F", "U");
-
   /** Where the word for a user-defined type stands. */
   private static final List<String> OWN_WORDS = List.of("ObjectType", "ElementType", "ProcessType");
 
@@ -138,7 +136,7 @@ final class SchemaCheck {
             ? size
             : inner != null ? inner : numbers(row.of(), k, t.length == 0 ? 0 : t[0]);
       }
-      default -> "is no list: " + shown(v);
+      default -> "is no list: " + Value.shown(v);
     };
   }
 
@@ -180,11 +178,7 @@ final class SchemaCheck {
     if (t.members().isPresent()) {
       return select(t, t.members().get(), v);
     }
-    if (t.literals().isPresent()) {
-      boolean known = v instanceof Value.Literal(String l) && t.literals().get().contains(l);
-      return known ? null : "is " + shown(v) + ", which is no value of " + name;
-    }
-    return t.aggregate().isPresent() ? aggregate(t.aggregate().get(), v) : simple(t, v);
+    return t.aggregate().isPresent() ? aggregate(t.aggregate().get(), v) : plain(t, v);
   }
 
   private TypeRule rule(String name) {
@@ -196,27 +190,13 @@ final class SchemaCheck {
     return known;
   }
 
-  private String simple(TypeRule t, Value v) {
-    boolean ok =
-        switch (t.simple()) {
-          case "STRING", "BINARY" -> v instanceof Value.Text;
-          case "REAL", "NUMBER" -> v instanceof Value.Num;
-          case "INTEGER" -> v instanceof Value.Num(double d, boolean whole) && whole;
-          case "BOOLEAN" ->
-              v instanceof Value.Literal(String l) && LOGICAL.contains(l) && !l.equals("U");
-          case "LOGICAL" -> v instanceof Value.Literal(String l) && LOGICAL.contains(l);
-          default -> false;
-        };
-    if (!ok) {
-      return "is " + shown(v) + " where " + t.simple() + " is needed";
+  private String plain(TypeRule t, Value v) {
+    String fault = t.faultOf(v);
+    if (fault != null) {
+      return fault;
     }
-    if (v instanceof Value.Num(double d, boolean whole)) {
-      if (t.simple().equals("REAL") && whole) {
-        wholeForReal.set(model.slotOf(looked));
-      }
-      if (!Double.isFinite(d) || t.positive() && d <= 0 || t.notNegative() && d < 0) {
-        return "is " + d + ", which " + t.name() + " does not allow";
-      }
+    if (v instanceof Value.Num(double d, boolean whole) && t.simple().equals("REAL") && whole) {
+      wholeForReal.set(model.slotOf(looked));
     }
     if (v instanceof Value.Text(String s)
         && t.maxLength() > 0
@@ -239,7 +219,7 @@ final class SchemaCheck {
 
   private String reference(TypeRule t, Value v) {
     if (!(v instanceof Value.Ref(int id))) {
-      return "is " + shown(v) + " where a reference to " + t.name() + " is needed";
+      return "is " + Value.shown(v) + " where a reference to " + t.name() + " is needed";
     }
     Optional<Entity> target = model.entityOf(id);
     if (target.isEmpty()) {
@@ -248,20 +228,5 @@ final class SchemaCheck {
     return t.allowed().get(target.get().number())
         ? null
         : "refers to #" + id + ", which is a " + target.get().name() + " and no " + t.name();
-  }
-
-  private static String shown(Value v) {
-    return switch (v) {
-      case Value.Unset() -> "$";
-      case Value.Derived() -> "*";
-      case Value.Ref(int id) -> "#" + id;
-      case Value.Text(String s) -> "'" + (s.length() > 40 ? s.substring(0, 40) + "…" : s) + "'";
-      case Value.Num(double d, boolean whole) -> whole ? Long.toString((long) d) : "" + d;
-      case Value.Literal(String l) -> "." + l + ".";
-      case Value.Typed(String type, Value inner) -> type + "(" + shown(inner) + ")";
-      case Value.Many m -> "a list";
-      case Value.Numbers n -> "a list of numbers";
-      case Value.Table t -> "a list of lists";
-    };
   }
 }

@@ -31,6 +31,7 @@ record TypeRule(
     int maxLength,
     boolean positive,
     boolean notNegative) {
+  private static final Set<String> LOGICAL = Set.of("T", "F", "U");
 
   static TypeRule of(Schema schema, String name) {
     boolean entity = schema.isEntity(name);
@@ -48,5 +49,35 @@ record TypeRule(
         type.filter(t -> !t.exactLength()).map(Schema.DefinedType::maxLength).orElse(0),
         name.startsWith("IFCPOSITIVE"),
         name.startsWith("IFCNONNEGATIVE"));
+  }
+
+  /** Whether it is an enumeration or comes down to a simple type. */
+  boolean isPlain() {
+    return literals.isPresent() || !simple.isEmpty() && aggregate.isEmpty();
+  }
+
+  /** What is wrong with a value of a plain type; null if nothing is. */
+  String faultOf(Value v) {
+    if (literals.isPresent()) {
+      boolean known = v instanceof Value.Literal(String l) && literals.get().contains(l);
+      return known ? null : "is " + Value.shown(v) + ", which is no value of " + name;
+    }
+    boolean ok =
+        switch (simple) {
+          case "STRING", "BINARY" -> v instanceof Value.Text;
+          case "REAL", "NUMBER" -> v instanceof Value.Num;
+          case "INTEGER" -> v instanceof Value.Num(double d, boolean whole) && whole;
+          case "BOOLEAN" ->
+              v instanceof Value.Literal(String l) && LOGICAL.contains(l) && !l.equals("U");
+          case "LOGICAL" -> v instanceof Value.Literal(String l) && LOGICAL.contains(l);
+          default -> false;
+        };
+    if (!ok) {
+      return "is " + Value.shown(v) + " where " + simple + " is needed";
+    }
+    return v instanceof Value.Num(double d, boolean _)
+            && (!Double.isFinite(d) || positive && d <= 0 || notNegative && d < 0)
+        ? "is " + d + ", which " + name + " does not allow"
+        : null;
   }
 }

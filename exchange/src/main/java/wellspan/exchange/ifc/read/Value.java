@@ -39,4 +39,20 @@ sealed interface Value {
 
   Value UNSET = new Unset();
   Value DERIVED = new Derived();
+
+  /** A value as it stands in a file, long ones shortened. */
+  static String shown(Value v) {
+    return switch (v) {
+      case Unset() -> "$";
+      case Derived() -> "*";
+      case Ref(int id) -> "#" + id;
+      case Text(String s) -> "'" + (s.length() > 40 ? s.substring(0, 40) + "…" : s) + "'";
+      case Num(double d, boolean whole) -> whole ? Long.toString((long) d) : "" + d;
+      case Literal(String l) -> "." + l + ".";
+      case Typed(String type, Value inner) -> type + "(" + shown(inner) + ")";
+      case Many m -> "a list";
+      case Numbers n -> "a list of numbers";
+      case Table t -> "a list of lists";
+    };
+  }
 }

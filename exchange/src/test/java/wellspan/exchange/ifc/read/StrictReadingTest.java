@@ -71,7 +71,6 @@ class StrictReadingTest {
         "(#49,#6,#8,3.)|(#49,#6,#8,'3.')",
         "(#49,#6,#8,3.)|(#49,#8,#8,3.)",
         "(#49,#6,#8,3.)|(#49,#6,#8)",
-        "$,$);|$,.NOSUCHTYPE.);",
         "(.AREA.,$,#12|(.SOLID.,$,#12"
       })
   void whatCannotBeReadWholeIsLeftOutAndNamed(String sound, String broken) throws IOException {

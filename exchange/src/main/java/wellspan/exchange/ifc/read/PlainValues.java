@@ -1,0 +1,131 @@
+package wellspan.exchange.ifc.read;
+
+import static wellspan.core.finding.Stop.RECEIVE;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.concurrent.ConcurrentSkipListMap;
+import java.util.concurrent.ConcurrentSkipListSet;
+import wellspan.core.finding.Figure;
+import wellspan.core.finding.Finding;
+import wellspan.core.schema.Attribute;
+import wellspan.core.schema.Entity;
+import wellspan.core.schema.Schema;
+import wellspan.core.schema.TypeRef;
+
+/**
+ * Words and numbers that objects say of themselves and that their schema does not allow. Such a
+ * value is left out, not the whole object: its shape and place do not depend on it. Any thread may
+ * ask; looking at an instance again changes nothing.
+ */
+final class PlainValues {
+  private static final String NOT_KNOWN = "NOTDEFINED";
+
+  /**
+   * A value that several objects may have.
+   *
+   * @param lost whether something is left out, and not only missing
+   */
+  private record Fault(String entity, String sentence, boolean lost) implements Comparable<Fault> {
+    @Override
+    public int compareTo(Fault o) {
+      return (entity + sentence).compareTo(o.entity + o.sentence);
+    }
+  }
+
+  private final Schema schema;
+
+  /** Of each entity the rules of its attributes; null for what is not looked at. */
+  private final Map<Entity, TypeRule[]> rules = new ConcurrentHashMap<>();
+
+  private final Map<Fault, Set<Integer>> faults = new ConcurrentSkipListMap<>();
+
+  PlainValues(Schema schema) {
+    this.schema = schema;
+  }
+
+  /** The instance without what its schema does not allow; itself if there is nothing such. */
+  Instance allowed(Instance i) {
+    TypeRule[] looked = rules.computeIfAbsent(i.entity(), this::rules);
+    if (looked.length != i.values().size()) {
+      return i;
+    }
+    List<Value> values = null;
+    for (int k = 0; k < looked.length; k++) {
+      Value v = i.values().get(k);
+      Optional<Value> other =
+          looked[k] == null
+              ? Optional.empty()
+              : instead(i, i.entity().attributes().get(k), looked[k], v);
+      if (other.isPresent()) {
+        values = values == null ? new ArrayList<>(i.values()) : values;
+        values.set(k, other.get());
+      }
+    }
+    return values == null ? i : new Instance(i.model(), i.id(), i.entity(), values);
+  }
+
+  /** What is taken for a value that cannot stand; empty if it can, or if nothing can be taken. */
+  private Optional<Value> instead(Instance i, Attribute a, TypeRule t, Value v) {
+    boolean missing = v instanceof Value.Unset;
+    String fault = missing ? "is missing" : v instanceof Value.Derived ? null : t.faultOf(v);
+    boolean named = t.literals().filter(l -> l.contains(NOT_KNOWN)).isPresent();
+    if (fault == null || missing && a.optional() || !a.optional() && !named) {
+      return Optional.empty();
+    }
+    faults
+        .computeIfAbsent(
+            new Fault(i.entity().name(), a.name() + " " + fault, !missing),
+            f -> new ConcurrentSkipListSet<>())
+        .add(i.id());
+    return Optional.of(a.optional() ? Value.UNSET : new Value.Literal(NOT_KNOWN));
+  }
+
+  private TypeRule[] rules(Entity e) {
+    if (!schema.isA(e, "IFCOBJECTDEFINITION")) {
+      return new TypeRule[0];
+    }
+    return e.attributes().stream()
+        .map(
+            a ->
+                !a.derived() && a.type() instanceof TypeRef.Named(String n)
+                    ? TypeRule.of(schema, n)
+                    : null)
+        .map(t -> t != null && t.isPlain() ? t : null)
+        .toArray(TypeRule[]::new);
+  }
+
+  /** What was found so far: each fault once, with its number and the first that has it. */
+  List<Finding> findings() {
+    List<Finding> out = new ArrayList<>();
+    faults.forEach(
+        (f, ids) -> {
+          String who =
+              (ids.size() == 1 ? "" : ids.size() + " × ")
+                  + f.entity
+                  + " (#"
+                  + ids.iterator().next()
+                  + (ids.size() == 1 ? "" : " first")
+                  + "): "
+                  + f.sentence
+                  + ". ";
+          Figure n = Figure.count(ids.size());
+          out.add(
+              f.lost
+                  ? Finding.error(
+                          RECEIVE,
+                          "ifc.value",
+                          "",
+                          who + "This value is left out, the rest of it is read. Ask the sender.")
+                      .withFigure(n)
+                  : Finding.warning(
+                          RECEIVE, "ifc.value.missing", "", who + "It is taken as not known.")
+                      .withFigure(n));
+        });
+    return out;
+  }
+}
