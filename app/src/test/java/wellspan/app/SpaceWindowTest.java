@@ -3,6 +3,8 @@ package wellspan.app;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import javafx.application.ConditionalFeature;
@@ -13,8 +15,11 @@ import javafx.scene.control.ComboBox;
 import javafx.scene.control.Slider;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.paint.PhongMaterial;
+import javafx.scene.shape.MeshView;
 import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import wellspan.app.stage.StageView;
 import wellspan.core.geom.Position;
 import wellspan.core.item.ItemId;
@@ -100,6 +105,47 @@ class SpaceWindowTest extends WindowTest {
     assertThat(gone).isNotEmpty().extracting(Node::getUserData).isSubsetOf(two);
     assertThat(fresh).hasSameSizeAs(gone).extracting(Node::getUserData).isSubsetOf(two);
     assertThat(before.size()).as("much is not touched").isGreaterThan(gone.size());
+  }
+
+  @Test
+  void whatStandsInARoomIsSeen(@TempDir Path dir) throws Exception {
+    String data =
+        """
+        #1=IFCPROJECT('0000000000000000000001',$,'p',$,$,$,$,(#4),#2);
+        #2=IFCUNITASSIGNMENT((#3));
+        #3=IFCSIUNIT(*,.LENGTHUNIT.,$,.METRE.);
+        #4=IFCGEOMETRICREPRESENTATIONCONTEXT($,'Model',3,$,#6,$);
+        #5=IFCCARTESIANPOINT((0.,0.,0.));
+        #6=IFCAXIS2PLACEMENT3D(#5,$,$);
+        #7=IFCLOCALPLACEMENT($,#6);
+        #8=IFCDIRECTION((0.,0.,1.));
+        #9=IFCSPACE('0000000000000000000002',$,'101',$,$,#7,#11,$,.ELEMENT.,$,$);
+        #10=IFCPUMP('0000000000000000000003',$,'Pump',$,$,#7,#12,$,$);
+        #11=IFCPRODUCTDEFINITIONSHAPE($,$,(#13));
+        #12=IFCPRODUCTDEFINITIONSHAPE($,$,(#14));
+        #13=IFCSHAPEREPRESENTATION(#4,'Body','SweptSolid',(#15));
+        #14=IFCSHAPEREPRESENTATION(#4,'Body','SweptSolid',(#16));
+        #15=IFCEXTRUDEDAREASOLID(#17,#6,#8,3.);
+        #16=IFCEXTRUDEDAREASOLID(#18,#6,#8,1.);
+        #17=IFCRECTANGLEPROFILEDEF(.AREA.,$,$,5.,4.);
+        #18=IFCRECTANGLEPROFILEDEF(.AREA.,$,$,1.,1.);
+        """;
+    receive(
+        Files.writeString(
+            dir.resolve("room.ifc"),
+            "ISO-10303-21;\nHEADER;\nFILE_DESCRIPTION((''),'2;1');\nFILE_NAME('','',(''),(''),'','','');\nFILE_SCHEMA(('IFC4'));\nENDSEC;\nDATA;\n"
+                + data
+                + "ENDSEC;\nEND-ISO-10303-21;\n"));
+    interact(() -> shell.stage().show(StageView.Picture.SPACE));
+    settle(() -> !session.work().runningProperty().get());
+    List<Double> opacities =
+        drawn().stream()
+            .filter(n -> n.getUserData() instanceof ItemId)
+            .map(n -> ((PhongMaterial) ((MeshView) n).getMaterial()).getDiffuseColor().getOpacity())
+            .toList();
+    assertThat(opacities).as("the room is drawn after what it hides").hasSize(2);
+    assertThat(opacities.getFirst()).isEqualTo(1);
+    assertThat(opacities.getLast()).isLessThan(0.5);
   }
 
   private List<Node> drawn() {

@@ -23,6 +23,9 @@ final class SmallBodies {
   /** Wider ones get an outline, pixels. */
   private static final double LARGE = 30;
 
+  /** Opacity of a room, in which others stand. */
+  private static final double ROOM = 0.15;
+
   private final GraphicsContext g;
   private final PlanWindow window;
   private final Theme theme;
@@ -50,7 +53,7 @@ final class SmallBodies {
     Mesh m = item.triangles().orElseThrow();
     Box b = item.bounds();
     Color colour = chosen ? theme.accent() : colours.of(built);
-    g.setFill(colour);
+    g.setFill(SpaceItems.isRoom(item) ? colour.deriveColor(0, 1, 1, ROOM) : colour);
     double x = window.x(b.minE()), y = window.y(b.maxN());
     double w = b.width() / window.metresPerPixel(), h = b.depth() / window.metresPerPixel();
     if (Math.max(w, h) < TINY) {

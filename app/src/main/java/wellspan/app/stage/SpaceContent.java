@@ -6,11 +6,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.DoubleFunction;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import javafx.geometry.Point3D;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.paint.Color;
+import javafx.scene.paint.PhongMaterial;
 import javafx.scene.shape.DrawMode;
 import javafx.scene.shape.MeshView;
 import javafx.scene.shape.TriangleMesh;
@@ -102,7 +104,7 @@ final class SpaceContent {
       if (crowded && i.item().shape() instanceof Shape.Faces f && isSmall(i, f)) {
         Mesh left = cut.of(i.id(), f.mesh());
         small.put(i.id(), left);
-        bodies.add(i.id(), left, colours.of(i));
+        bodies.add(i.id(), left, throughRoom(i, colours.of(i)));
       } else {
         show(i, false);
       }
@@ -120,7 +122,13 @@ final class SpaceContent {
     return f.finishes().isEmpty()
         && f.mesh().triangleCount() <= FEW_TRIANGLES
         && i.item().attributes().texture().isEmpty()
-        && SpaceItems.transparency(i.item()) == 0;
+        && (SpaceItems.transparency(i.item()) == 0 || SpaceItems.isRoom(i.item()));
+  }
+
+  private static Color throughRoom(Build.BuiltItem i, Color colour) {
+    return SpaceItems.isRoom(i.item())
+        ? SpaceItems.through(colour, SpaceItems.transparency(i.item()))
+        : colour;
   }
 
   private void show(Build.BuiltItem i, boolean asChosen) {
@@ -137,7 +145,15 @@ final class SpaceContent {
       view.setCullFace(SpaceItems.hiddenOf(g.solid()));
       into.add(view);
     }
-    content.getChildren().addAll(into);
+    Map<Boolean, List<MeshView>> made =
+        into.stream().collect(Collectors.partitioningBy(SpaceContent::isSeenThrough));
+    content.getChildren().addAll(made.get(true)); // last, as it hides what is drawn behind it later
+    List<Node> there = content.getChildren();
+    int opaque = 0;
+    while (opaque < there.size() && !isSeenThrough(there.get(opaque))) {
+      opaque++;
+    }
+    there.addAll(opaque, made.get(false));
   }
 
   /**
@@ -159,8 +175,16 @@ final class SpaceContent {
     GatheredBodies bodies = new GatheredBodies(zero);
     chosen.stream()
         .filter(small::containsKey)
-        .forEach(id -> bodies.add(id, small.get(id), theme.accent()));
+        .forEach(
+            id ->
+                bodies.add(id, small.get(id), throughRoom(build.items().get(id), theme.accent())));
     together(bodies, chosenOfCrowd);
+  }
+
+  private static boolean isSeenThrough(Node n) {
+    return n instanceof MeshView v
+        && v.getMaterial() instanceof PhongMaterial m
+        && m.getDiffuseColor().getOpacity() < 1;
   }
 
   private boolean isOther(ItemId id, Set<ItemId> before) {

@@ -15,6 +15,7 @@ import wellspan.app.theme.Theme;
 import wellspan.core.attribute.Finish;
 import wellspan.core.build.Build;
 import wellspan.core.describe.Finishes;
+import wellspan.core.describe.Rooms;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Polyline;
 import wellspan.core.item.Item;
@@ -42,6 +43,9 @@ record SpaceItems(
 
   /** How much thicker a chosen line is. */
   private static final double CHOSEN = 1.6;
+
+  /** How much is seen through a room, in which others stand. */
+  private static final double ROOM = 0.8;
 
   List<MeshView> draw(Build.BuiltItem i, boolean chosen) {
     return switch (i.item().shape()) {
@@ -83,19 +87,26 @@ record SpaceItems(
         out,
         i.id(),
         cut.of(i.id(), f.mesh()),
-        through(seen(colour, chosen), asked ? 0 : transparency(i.item())),
+        through(seen(colour, chosen), asked && !isRoom(i.item()) ? 0 : transparency(i.item())),
         hard,
         asked ? Optional.empty() : i.item().attributes().texture());
     return out;
   }
 
-  /** How much is seen through a thing, by its finish. */
+  /** How much is seen through a thing, by its finish; through a room without one, most. */
   static double transparency(Item item) {
-    return Finishes.standard(item).map(Finish::transparency).orElse(0.0);
+    return Finishes.standard(item)
+        .map(Finish::transparency)
+        .orElseGet(() -> isRoom(item) ? ROOM : 0.0);
+  }
+
+  /** Whether others stand in it, and it has no finish that says how it is seen. */
+  static boolean isRoom(Item item) {
+    return Rooms.isRoom(item) && Finishes.standard(item).isEmpty();
   }
 
   /** Materials in space take colours that are multiplied with their opacity before. */
-  private static Color through(Color c, double transparency) {
+  static Color through(Color c, double transparency) {
     double o = 1 - transparency;
     return transparency == 0
         ? c
