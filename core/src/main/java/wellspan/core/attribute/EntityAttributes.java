@@ -30,7 +30,6 @@ public final class EntityAttributes {
           "ProcessType",
           "Phase",
           "RefElevation",
-          "LandTitleNumber",
           "FlowDirection",
           "SystemType");
 

@@ -106,7 +106,10 @@ public final class HolderClasses {
   private static Entity spatial(String entity, Schema tables) {
     return tables
         .entity(entity)
-        .filter(e -> !e.isAbstract() && ProductClasses.isLevel(tables, e.name()))
+        .filter(
+            e ->
+                !e.isAbstract()
+                    && (ProductClasses.isLevel(tables, e.name()) || tables.isA(e, "IFCSITE")))
         .orElse(null);
   }
 

@@ -20,7 +20,7 @@ final class RootReader {
       return Optional.empty();
     }
     Instance p = projects.getFirst();
-    Optional<Holder> site = model.all("IFCSITE").stream().findFirst().map(s -> root(s, holders));
+    Optional<Holder> site = structure.site().map(s -> root(s, holders));
     return Optional.of(
         new ModelRoot(root(p, holders), p.text("Phase"), site, structure.levels(model)));
   }

@@ -31,6 +31,7 @@ final class StructureReader {
   private final Map<Integer, List<Holder>> paths = new HashMap<>();
   private final Map<Integer, UniqueNames> namesIn = new HashMap<>();
   private final HolderReader holders;
+  private final Optional<Instance> site;
 
   StructureReader(IfcModel model, HolderReader holders) {
     this.holders = holders;
@@ -49,6 +50,17 @@ final class StructureReader {
       OptionalInt feature = rel.id("RelatedFeatureElement");
       rel.ref("RelatingElement").ifPresent(e -> feature.ifPresent(f -> wholes.putIfAbsent(f, e)));
     }
+    List<Instance> sites = model.all("IFCSITE");
+    site =
+        sites.stream()
+            .filter(s -> !wholes.containsKey(s.id()) || !wholes.get(s.id()).isA("IFCSITE"))
+            .findFirst()
+            .or(() -> sites.stream().findFirst());
+  }
+
+  /** The site that all of the structure hangs on; others are levels beside it. */
+  Optional<Instance> site() {
+    return site;
   }
 
   /** What is a part of something, or a feature of it, stands where that does. */
@@ -72,7 +84,7 @@ final class StructureReader {
     }
   }
 
-  /** Names what stands in two parts of the structure at once, and sites besides the first. */
+  /** Names what stands in two parts of the structure at once, and sites within the first one. */
   void report(IfcModel model, List<Finding> findings) {
     twice.forEach(
         (part, in) ->
@@ -89,19 +101,24 @@ final class StructureReader {
                         + " and in "
                         + IfcReader.nameOf(in.getLast())
                         + "; the first counts.")));
-    List<Instance> sites = model.all("IFCSITE");
-    if (sites.size() > 1) {
+    List<Instance> within =
+        model.all("IFCSITE").stream()
+            .filter(s -> Optional.ofNullable(wholes.get(s.id())).equals(site))
+            .toList();
+    if (!within.isEmpty()) {
       findings.add(
           Finding.warning(
                   RECEIVE,
                   "ifc.sites",
                   "",
-                  "The model has "
-                      + sites.size()
-                      + " sites. What stands in them lies where it should, but all of it belongs to the first of them, "
-                      + IfcReader.nameOf(sites.getFirst())
-                      + ".")
-              .withFigure(Figure.count(sites.size())));
+                  IfcReader.nameOf(within.getFirst())
+                      + (within.size() == 1
+                          ? " is a site"
+                          : " is the first of " + within.size() + " sites")
+                      + " within the site "
+                      + IfcReader.nameOf(site.orElseThrow())
+                      + ". What stands there keeps its place and its site, which goes on beside the other one.")
+              .withFigure(Figure.count(within.size())));
     }
   }
 
@@ -182,8 +199,9 @@ final class StructureReader {
   }
 
   /** Levels below the site; the site is where every file begins. */
-  private static boolean isLevel(Instance i) {
-    return (i.isA("IFCSPATIALSTRUCTUREELEMENT") || i.isA("IFCSPATIALELEMENT")) && !i.isA("IFCSITE");
+  private boolean isLevel(Instance i) {
+    return (i.isA("IFCSPATIALSTRUCTUREELEMENT") || i.isA("IFCSPATIALELEMENT"))
+        && site.filter(s -> s.id() == i.id()).isEmpty();
   }
 
   /** What is there only to hold its parts together. */

@@ -243,7 +243,7 @@ final class ProjectRecords {
             place.latitude(),
             place.longitude(),
             place.elevation(),
-            UNSET,
+            EntityValues.of("LandTitleNumber", ofSite, parcel),
             UNSET);
     if (schema() == IfcSchema.IFC2X3) {
       properties.attach("site", site, place.conventionalSets());

@@ -47,6 +47,9 @@ final class StructureRecords {
   /** By class and name alone, so that what two files call alike is one. */
   private final Map<List<Holder>, Level> levels = new LinkedHashMap<>();
 
+  /** What sites stand in that a model has beside its first one. */
+  private final Level beside;
+
   /** Pieces that are levels themselves, by their GlobalIds. */
   private final Map<String, Parcel.Piece> rooms = new HashMap<>();
 
@@ -92,6 +95,7 @@ final class StructureRecords {
     this.schema = schema;
     parcel.levels().forEach(p -> rooms.put(p.description().globalId(), p));
     levels.put(List.of(), new Level("site", project.site(), project.sitePlacement()));
+    beside = new Level("project", project.project(), project.sitePlacement());
   }
 
   /** Writes every level that a piece of the parcel stands in or is. */
@@ -149,6 +153,10 @@ final class StructureRecords {
     return level(path).object();
   }
 
+  private static boolean isSite(List<Holder> path) {
+    return path.getFirst().entityClass().entity().equals("IfcSite");
+  }
+
   private boolean isAssembly(Holder h) {
     return schema
         .entity(h.entityClass().entity())
@@ -169,7 +177,8 @@ final class StructureRecords {
     if (there != null) {
       return there;
     }
-    Level above = level(path.subList(0, path.size() - 1));
+    Level above =
+        path.size() == 1 && isSite(path) ? beside : level(path.subList(0, path.size() - 1));
     Holder part = path.getLast();
     Parcel.Piece room = rooms.get(part.globalId());
     String key = room == null ? key(path) : room.key();
@@ -314,7 +323,7 @@ final class StructureRecords {
           && e.getKey().getLast().name().equals(SpatialStructure.segmentOf(name))) {
         return e.getValue();
       }
-      if (e.getKey().size() == 1 && out.key().equals("site")) {
+      if (e.getKey().size() == 1 && !isSite(e.getKey()) && out.key().equals("site")) {
         out = e.getValue();
       }
     }
@@ -323,6 +332,10 @@ final class StructureRecords {
 
   /** Writes how the levels hang together and what stands in each. */
   void relate() throws IOException {
+    if (!beside.parts().isEmpty()) {
+      relation(
+          "IfcRelAggregates", beside, "other sites", ref(beside.object()), refs(beside.parts()));
+    }
     for (Level l : levels.values()) {
       if (!l.parts().isEmpty()) {
         relation("IfcRelAggregates", l, "parts", ref(l.object()), refs(l.parts()));

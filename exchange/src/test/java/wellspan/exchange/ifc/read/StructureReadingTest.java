@@ -67,15 +67,45 @@ class StructureReadingTest {
     assertThat(told(r, "ifc.structure.twice")).isEmpty();
   }
 
+  private static final String SOUTH =
+      "#80=IFCSITE('0000000000000000000016',$,'South',$,$,$,$,$,$,$,$,$,$,$);\n"
+          + "#81=IFCBUILDING('0000000000000000000017',$,'Weir',$,$,$,$,$,$,$,$,$);\n"
+          + "#82=IFCRELAGGREGATES('0000000000000000000018',$,$,$,#80,(#81));\n";
+
   @Test
-  void sitesBesidesTheFirstAreTold() throws IOException {
+  void aSiteBesideTheFirstIsALevel() throws IOException {
+    Received r =
+        read(
+            contains(70, 81)
+                + SOUTH
+                + "#83=IFCRELAGGREGATES('0000000000000000000019',$,$,$,#1,(#80));\n");
+    assertThat(path(r)).containsExactly("South", "Weir");
+    assertThat(r.root().orElseThrow().site().orElseThrow().name()).isEqualTo("North");
+    assertThat(told(r, "ifc.sites")).isEmpty();
+  }
+
+  @Test
+  void aSiteWithinTheFirstIsTold() throws IOException {
     assertThat(told(read(contains(70, 61)), "ifc.sites")).isEmpty();
     Received r =
         read(
-            contains(70, 61)
-                + "#80=IFCSITE('0000000000000000000016',$,'South',$,$,$,$,$,$,$,$,$,$,$);\n");
+            contains(70, 81)
+                + SOUTH
+                + "#83=IFCRELAGGREGATES('0000000000000000000019',$,$,$,#60,(#80));\n");
+    assertThat(path(r)).containsExactly("South", "Weir");
     assertThat(told(r, "ifc.sites"))
         .singleElement()
-        .satisfies(m -> assertThat(m).contains("2 sites", "North"));
+        .satisfies(m -> assertThat(m).contains("South is a site within the site North"));
+  }
+
+  @Test
+  void theSiteThatOthersArePartsOfComesFirst() throws IOException {
+    Received r =
+        read(
+            contains(70, 61)
+                + SOUTH
+                + "#83=IFCRELAGGREGATES('0000000000000000000019',$,$,$,#80,(#60));\n");
+    assertThat(r.root().orElseThrow().site().orElseThrow().name()).isEqualTo("South");
+    assertThat(path(r)).containsExactly("North", "Pump house");
   }
 }
