@@ -162,21 +162,24 @@ public final class PlaceOverlay extends Pane {
     Position b = f.basePoint();
     Point2D at = plan.onScreen(b);
     double r = Math.toRadians(f.rotationDegrees());
-    Rectangle2D below = put(base, at.getX() - base.prefWidth(-1) / 2, at.getY() + 18);
+    CardPlaces free = // clear of the tools above and below
+        new CardPlaces(
+            new Rectangle2D(8, 52, Math.max(0, getWidth() - 16), Math.max(0, getHeight() - 104)));
+    Rectangle2D below = put(base, free, at.getX() - base.prefWidth(-1) / 2, at.getY() + 18);
     Rectangle2D above =
-        put(turn, at.getX() + AXIS * Math.sin(r) + 34, at.getY() - AXIS * Math.cos(r) - 40);
+        put(turn, free, at.getX() + AXIS * Math.sin(r) + 34, at.getY() - AXIS * Math.cos(r) - 40);
     Rectangle2D beside =
-        put(stretch, at.getX() + AXIS * Math.cos(r) + 24, at.getY() + AXIS * Math.sin(r) + 14);
+        put(
+            stretch,
+            free,
+            at.getX() + AXIS * Math.cos(r) + 24,
+            at.getY() + AXIS * Math.sin(r) + 14);
     plan.setCovered(isVisible() ? List.of(below, above, beside) : List.of());
   }
 
-  /** Keeps a group whole within the picture and clear of the tools above and below. */
-  private Rectangle2D put(FoldedFigures group, double x, double y) {
-    double w = group.prefWidth(-1);
-    double h = group.prefHeight(-1);
-    double left = Math.rint(Math.clamp(x, 8, Math.max(8, getWidth() - w - 8)));
-    double top = Math.rint(Math.clamp(y, 52, Math.max(52, getHeight() - h - 52)));
-    group.resizeRelocate(left, top, w, h);
-    return new Rectangle2D(left, top, w, h);
+  private static Rectangle2D put(FoldedFigures group, CardPlaces free, double x, double y) {
+    Rectangle2D r = free.next(x, y, group.prefWidth(-1), group.prefHeight(-1));
+    group.resizeRelocate(r.getMinX(), r.getMinY(), r.getWidth(), r.getHeight());
+    return r;
   }
 }

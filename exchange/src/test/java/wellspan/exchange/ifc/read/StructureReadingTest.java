@@ -33,6 +33,10 @@ class StructureReadingTest {
   }
 
   private Received read(String more) throws IOException {
+    return read(LEVELS, more);
+  }
+
+  private Received read(String levels, String more) throws IOException {
     return new HandMadeModel(dir)
         .read(
             "IFC4",
@@ -40,7 +44,7 @@ class StructureReadingTest {
                 + HandMadeModel.PLACEMENT
                 + HandMadeModel.WALL
                 + HandMadeModel.BOX
-                + LEVELS
+                + levels
                 + more);
   }
 
@@ -102,10 +106,12 @@ class StructureReadingTest {
   void theSiteThatOthersArePartsOfComesFirst() throws IOException {
     Received r =
         read(
+            LEVELS.replace("#1,(#60)", "#1,(#80)"),
             contains(70, 61)
                 + SOUTH
                 + "#83=IFCRELAGGREGATES('0000000000000000000019',$,$,$,#80,(#60));\n");
     assertThat(r.root().orElseThrow().site().orElseThrow().name()).isEqualTo("South");
     assertThat(path(r)).containsExactly("North", "Pump house");
+    assertThat(told(r, "ifc.sites")).hasSize(1);
   }
 }
