@@ -253,7 +253,7 @@ class PlaceWindowTest extends WindowTest {
     choose("#schema", "IFC2x3");
     javafx.scene.control.Button losses =
         lookup("#losses").queryAs(javafx.scene.control.Button.class);
-    assertThat(losses.getText()).isEqualTo("▸ 3 things cannot be carried");
+    assertThat(losses.getText()).isEqualTo("▸ 3 things to know of it");
     fire("#losses");
     assertThat(lookup(".label").queryAllAs(Labeled.class))
         .anySatisfy(l -> assertThat(l.getText()).startsWith("Quay Road: IFC2x3 has no alignments"));

@@ -13,6 +13,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableColumn;
+import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
@@ -125,6 +126,27 @@ class RulebookWindowTest extends WindowTest {
           columns.getOnAction().handle(new ActionEvent());
         });
     assertThat(columns()).contains("Item", "Class").doesNotContain(shown.getFirst().set());
+  }
+
+  /** Each rule in turn, to columns out of sight and back. */
+  @Test
+  void theItemsStayWhereTheColumnOfARuleIsBroughtIn() throws Exception {
+    open();
+    interact(() -> session.rules().take(DEMO.resolve("client/harbour-client.json")));
+    calm();
+    int rules = session.rules().book().properties().size();
+    assertThat(table().getColumns().stream().mapToDouble(TableColumn::getWidth).sum())
+        .as("wider than the window")
+        .isGreaterThan(table().getWidth());
+    for (int i : new int[] {rules - 1, 0, rules - 2, rules / 2, 1, rules - 1}) {
+      RuleRef rule = new RuleRef(RuleRef.Kind.PROPERTY, i);
+      interact(() -> session.rules().selectedProperty().set(Optional.of(rule)));
+      calm();
+      assertThat(table().lookupAll(".table-row-cell"))
+          .as("rows with rule " + i)
+          .filteredOn(r -> r.isVisible() && r instanceof TableRow<?> t && !t.isEmpty())
+          .hasSizeGreaterThan(2);
+    }
   }
 
   @Test

@@ -12,7 +12,9 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import wellspan.app.session.Pick;
+import wellspan.app.stage.PlanView;
 import wellspan.app.stage.SurfaceStyle;
+import wellspan.core.geom.Box;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
 import wellspan.core.item.ItemId;
@@ -131,6 +133,11 @@ class ShapeWindowTest extends WindowTest {
     fire("#compare-go");
     settle(() -> session.shape().comparisonProperty().get().isPresent());
     assertThat(card("#compare")).contains("same triangles").contains("RMS");
+    PlanView plan = shell.stage().plan();
+    Box all = session.build().bounds();
+    assertThat(plan.onScreen(new Position(all.maxE(), all.maxN(), 0)).getX())
+        .as("the work ends before the legend")
+        .isLessThan(plan.getWidth() - 108);
     settle(() -> !shell.stage().plan().isBusy());
     interact(session::undo); // the surface is another one: what was compared is gone
     settle(() -> session.shape().comparisonProperty().get().isEmpty());

@@ -19,6 +19,7 @@ import wellspan.app.theme.Figures;
 import wellspan.app.theme.Parts;
 import wellspan.core.deliver.Delivery;
 import wellspan.core.finding.Finding;
+import wellspan.core.finding.FindingLine;
 import wellspan.core.finding.Severity;
 import wellspan.core.finding.Stop;
 import wellspan.core.frame.SinglePrecision;
@@ -30,6 +31,7 @@ import wellspan.exchange.delivery.DeliveryRun;
 /** The delivery in hand: its button, and after a run the figures of the proof. */
 public final class ProofCard extends ScrollPane {
   private static final int MOST_BEFORE = 3;
+  private static final int MOST_LOSSES = 12;
   private static final int MOST_ITEMS = 40;
 
   private final Session session;
@@ -169,26 +171,34 @@ public final class ProofCard extends ScrollPane {
                 "muted"));
   }
 
-  /** What the schema cannot carry, before it is written. */
+  /** What will be different from what is sent, before it is written. */
   private void losses(List<Finding> losses) {
-    List<String> said = losses.stream().map(Finding::message).toList();
-    if (!said.isEmpty()) {
-      String count =
-          said.size() == 1
-              ? "1 thing cannot be carried"
-              : said.size() + " things cannot be carried";
-      Button open =
-          Parts.button(
-              (lossesShown ? "▾ " : "▸ ") + count,
-              "small",
-              () -> {
-                lossesShown = !lossesShown;
-                refresh();
-              });
-      open.setId("losses");
-      box.getChildren().add(open);
-      if (lossesShown) {
-        said.stream().limit(8).forEach(s -> box.getChildren().add(Parts.wrapped(s, "muted")));
+    List<FindingLine> said = FindingLine.of(losses);
+    if (said.isEmpty()) {
+      return;
+    }
+    String count =
+        said.size() == 1 ? "1 thing to know of it" : said.size() + " things to know of it";
+    Button open =
+        Parts.button(
+            (lossesShown ? "▾ " : "▸ ") + count,
+            "small",
+            () -> {
+              lossesShown = !lossesShown;
+              refresh();
+            });
+    open.setId("losses");
+    box.getChildren().add(open);
+    if (lossesShown) {
+      said.stream()
+          .limit(MOST_LOSSES)
+          .forEach(l -> box.getChildren().add(Parts.wrapped(l.message(), "muted")));
+      if (said.size() > MOST_LOSSES) {
+        box.getChildren()
+            .add(
+                Parts.wrapped(
+                    "And " + (said.size() - MOST_LOSSES) + " more, which the receipt tells.",
+                    "muted"));
       }
     }
   }

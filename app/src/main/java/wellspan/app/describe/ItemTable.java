@@ -112,12 +112,13 @@ final class ItemTable extends TableView<Build.BuiltItem> {
 
   /** Brings the column of a rule into view. */
   void bring(RuleRef rule) {
+    refresh();
+    layout(); // scrolled before, a table that is to make its rows anew would show none
     for (TableColumn<Build.BuiltItem, ?> c : getVisibleLeafColumns()) {
       if (rule.equals(c.getUserData())) {
         scrollToColumn(c);
       }
     }
-    refresh();
   }
 
   private void selectLead() {

@@ -106,6 +106,11 @@ final class GroundPicture {
     return boxes.computeIfAbsent(m, Mesh::bounds);
   }
 
+  /** Whether its colours need words. */
+  boolean hasLegend() {
+    return SurfaceLegend.explains(style);
+  }
+
   void legend(PlanInk ink) {
     new SurfaceLegend(ink).draw(style, levels());
   }

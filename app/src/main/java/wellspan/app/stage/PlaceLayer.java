@@ -4,10 +4,15 @@ import java.util.Optional;
 import wellspan.app.session.Session;
 import wellspan.app.session.SourceDesk;
 import wellspan.core.build.Build;
+import wellspan.core.finding.Stop;
 import wellspan.core.place.ControlTally;
 
 /** What the stop Place draws into the plan, under what is furnished and over it. */
 record PlaceLayer(Session session) {
+  boolean isShown() {
+    return session.stopProperty().get() == Stop.PLACE;
+  }
+
   /** Where sources reach, and where the opened one might lie. */
   void behind(PlacePicture place, Build b) {
     SourceDesk sources = session.place().sources();

@@ -22,7 +22,6 @@ import wellspan.app.session.SentAndArrived;
 import wellspan.app.session.Session;
 import wellspan.app.theme.Theme;
 import wellspan.core.build.Build;
-import wellspan.core.finding.Stop;
 import wellspan.core.geom.Box;
 import wellspan.core.geom.Mesh;
 import wellspan.core.geom.Position;
@@ -47,6 +46,7 @@ public final class PlanView extends Pane {
   private final FollowingPicture picture = new FollowingPicture(this::redrawSoon, this::painted);
   private final ChosenMarks marks;
   private final PlaceLayer placed;
+  private final ShapeLayer shaped;
   private final TileCache tiles = new TileCache(this::piecesCame, picture::pause);
   private final PlanPlaces places;
   private PlanWindow window = new PlanWindow(0, 0, 1, 100, 100);
@@ -70,6 +70,7 @@ public final class PlanView extends Pane {
     ground = new GroundPicture(session, tiles);
     marks = new ChosenMarks(session, picture);
     placed = new PlaceLayer(session);
+    shaped = new ShapeLayer(session);
     places = new PlanPlaces(session, tiles, this::seen);
     setId("plan");
     setFocusTraversable(true);
@@ -81,9 +82,10 @@ public final class PlanView extends Pane {
     clip.heightProperty().bind(heightProperty());
     setClip(clip);
     ChangeListener<Object> redrawn = (o, a, b) -> redrawSoon();
+    ChangeListener<Object> explained = (o, a, b) -> stayWhole();
     session.buildProperty().addListener((o, a, b) -> buildChanged(b));
     session.selection().idsProperty().addListener((o, a, b) -> selected(a, b));
-    session.stopProperty().addListener(redrawn);
+    session.stopProperty().addListener(explained);
     session.colours().byProperty().addListener(redrawn);
     session.measure().placesProperty().addListener(redrawn);
     session.deliveries().runsProperty().addListener(redrawn);
@@ -98,7 +100,7 @@ public final class PlanView extends Pane {
             });
     session.place().firstClickProperty().addListener(redrawn);
     session.shape().flawsProperty().addListener(redrawn);
-    session.shape().comparisonProperty().addListener(redrawn);
+    session.shape().comparisonProperty().addListener(explained);
     session.shape().outlineProperty().addListener(redrawn);
     session.selection().outline().cornersProperty().addListener(redrawn);
     session.place().probeProperty().addListener(redrawn);
@@ -135,20 +137,33 @@ public final class PlanView extends Pane {
 
   public void setSurfaceStyle(SurfaceStyle s) {
     ground.setStyle(s);
-    redrawSoon();
+    stayWhole();
   }
 
   /** Shows what arrived over what was sent instead of the job's own surfaces. */
   public void setProofShown(boolean shown) {
     proofShown = shown;
-    redrawSoon();
+    stayWhole();
   }
 
   /** Shows everything that lies together. */
   public void fit() {
     fitted = true;
-    whole = PlanWindow.fit(seen().bounds(), getWidth(), getHeight());
+    whole = fitting(seen().bounds());
     show(whole);
+  }
+
+  /** What the legend of the ground's colours comes to cover moves aside, if all of it was seen. */
+  private void stayWhole() {
+    boolean left = !isWhole();
+    whole = fitting(seen().bounds());
+    show(left ? window : whole);
+  }
+
+  private PlanWindow fitting(Box box) {
+    boolean legend = !proofShown && (ground.hasLegend() || shaped.isComparing());
+    return PlanWindow.fit(
+        box, getWidth(), getHeight(), legend ? SurfaceLegend.room(getHeight()) : 0);
   }
 
   private void painted() {
@@ -191,7 +206,7 @@ public final class PlanView extends Pane {
       boolean left = !window.equals(whole);
       window = window.sized(w, h);
       if (!fitted || !left || picture.width() == 0) {
-        whole = PlanWindow.fit(seen().bounds(), w, h);
+        whole = fitting(seen().bounds());
         window = whole;
         fitted = !seen().bounds().isEmpty() && !session.opening().isUnderWay();
       }
@@ -257,7 +272,7 @@ public final class PlanView extends Pane {
   /** Shows a part of the plan whole. */
   public void fit(Box box) {
     fitted = true;
-    show(PlanWindow.fit(box, getWidth(), getHeight()));
+    show(fitting(box));
   }
 
   private void redrawSoon() {
@@ -295,14 +310,14 @@ public final class PlanView extends Pane {
     PlacePicture place = new PlacePicture(ink, session.job().frame());
     Optional<SentAndArrived> compared = compared();
     drawGround();
-    boolean other = compared.isPresent() || comparing();
+    boolean other = compared.isPresent() || shaped.isComparing();
     if (moving) {
       ground.forgetDrawn(); // it will bear marks
       marks.drawOn(g, window, theme, seen(), other);
     } else {
       marks.draw(window, theme, seen(), other);
     }
-    boolean placing = session.stopProperty().get() == Stop.PLACE;
+    boolean placing = placed.isShown();
     place.keepNorthFree();
     PlanFurniture furniture = new PlanFurniture(ink, !placing);
     if (placing) {
@@ -322,14 +337,7 @@ public final class PlanView extends Pane {
     if (placing) {
       placed.inFront(place, b);
     }
-    if (session.stopProperty().get() == Stop.SHAPE) {
-      ShapePicture shape = new ShapePicture(ink);
-      shape.flaws(session.findingsProperty().get());
-      shape.outline(session.shape().outlineProperty().get());
-      if (session.shape().comparisonProperty().get().isPresent()) {
-        shape.differenceLegend();
-      }
-    }
+    shaped.inFront(ink);
     if (!proofShown) {
       ground.legend(ink);
     }
@@ -353,7 +361,7 @@ public final class PlanView extends Pane {
         || !marks.areOnlyMarked(now, all)) {
       redrawSoon();
     } else {
-      marks.draw(window, theme, all, comparing());
+      marks.draw(window, theme, all, shaped.isComparing());
     }
   }
 
@@ -376,11 +384,6 @@ public final class PlanView extends Pane {
     return rectangle.isDrawn();
   }
 
-  private boolean comparing() {
-    return session.stopProperty().get() == Stop.SHAPE
-        && session.shape().comparisonProperty().get().isPresent();
-  }
-
   /** Points first, so that their names get room before chainages do. */
   private void furnish(PlanFurniture furniture, Build.BuiltItem i, boolean lines) {
     boolean chosen = session.selection().ids().contains(i.id());
@@ -388,7 +391,7 @@ public final class PlanView extends Pane {
       case Shape.Axis a when lines ->
           furniture.alignment(i.item().name(), a.alignment(), places.line(a.alignment()), chosen);
       case Shape.Lines l when lines -> furniture.string(i.item().name(), l, chosen);
-      case Shape.Points p when !lines && !(comparing() && PlanFurniture.isSurvey(p)) ->
+      case Shape.Points p when !lines && !(shaped.isComparing() && PlanFurniture.isSurvey(p)) ->
           furniture.points(p, chosen);
       case Shape.Faces s when lines && chosen -> furniture.outline(ground.box(s.mesh()));
       default -> {}

@@ -22,18 +22,22 @@ record PlanWindow(double east, double north, double metresPerPixel, double width
   /** Room for a line around what is drawn, pixels. */
   private static final double LINE = 2;
 
-  /** All of a box, beside what lies over the plan. */
-  static PlanWindow fit(Box box, double width, double height) {
+  /**
+   * All of a box, beside what lies over the plan.
+   *
+   * @param beside room that is left free at the right, pixels
+   */
+  static PlanWindow fit(Box box, double width, double height, double beside) {
     if (box.isEmpty()) {
       return new PlanWindow(0, 0, 1, width, height);
     }
     double scale =
         Math.max(
-            box.width() / Math.max(1, width - 60),
+            box.width() / Math.max(1, width - 60 - beside),
             box.depth() / Math.max(1, height - TOP - BOTTOM));
     double clamped = clamp(Math.max(scale, 0.01));
     return new PlanWindow(
-        (box.minE() + box.maxE()) / 2,
+        (box.minE() + box.maxE()) / 2 + beside / 2 * clamped,
         (box.minN() + box.maxN()) / 2 + (TOP - BOTTOM) / 2 * clamped,
         clamped,
         width,

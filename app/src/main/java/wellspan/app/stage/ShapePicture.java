@@ -9,7 +9,6 @@ import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.finding.Stop;
 import wellspan.core.geom.Position;
-import wellspan.core.overlay.LevelDifference;
 
 /** What the stop Shape draws on the plan: flaws, an outline in the making, a legend. */
 final class ShapePicture {
@@ -72,30 +71,6 @@ final class ShapePicture {
     g.setFill(theme.accent());
     for (int i = 0; i < x.length; i++) {
       g.fillOval(x[i] - 3.5, y[i] - 3.5, 7, 7);
-    }
-  }
-
-  /** The bands of a comparison's colours. */
-  void differenceLegend() {
-    double row = 15;
-    double height = row * (LevelDifference.EDGES.size() + 2) + 16;
-    double x = w.width() - 108, top = 196;
-    g.setFill(theme.panel());
-    g.fillRect(x, top, 92, height);
-    g.setStroke(theme.line());
-    g.setLineWidth(1);
-    g.strokeRect(x + 0.5, top + 0.5, 91, height - 1);
-    ink.text("higher by, m", x + 8, top + 15, PlanInk.NAME, theme.ink(), TextAlignment.LEFT);
-    int bands = LevelDifference.EDGES.size() + 1;
-    for (int i = 0; i < bands; i++) {
-      double y = top + 26 + row * (bands - 1 - i);
-      g.setFill(DifferenceColours.band(i));
-      g.fillRect(x + 8, y, 18, row);
-      if (i > 0) {
-        String edge =
-            String.format(java.util.Locale.ROOT, "%+.2f", LevelDifference.EDGES.get(i - 1));
-        ink.text(edge, x + 34, y + row, PlanInk.FIGURE, theme.ink(), TextAlignment.LEFT);
-      }
     }
   }
 }
