@@ -142,11 +142,20 @@ class RulebookWindowTest extends WindowTest {
       RuleRef rule = new RuleRef(RuleRef.Kind.PROPERTY, i);
       interact(() -> session.rules().selectedProperty().set(Optional.of(rule)));
       calm();
-      assertThat(table().lookupAll(".table-row-cell"))
-          .as("rows with rule " + i)
-          .filteredOn(r -> r.isVisible() && r instanceof TableRow<?> t && !t.isEmpty())
-          .hasSizeGreaterThan(2);
+      List<Build.BuiltItem> seen =
+          table().lookupAll(".table-row-cell").stream()
+              .filter(r -> r.isVisible() && r instanceof TableRow<?> t && !t.isEmpty())
+              .map(r -> (Build.BuiltItem) ((TableRow<?>) r).getItem())
+              .toList();
+      assertThat(seen).as("rows with rule " + i).hasSizeGreaterThan(2);
+      if (table().getItems().stream().anyMatch(x -> says(rule, x))) {
+        assertThat(seen).as("an item that rule " + i + " is of").anyMatch(x -> says(rule, x));
+      }
     }
+  }
+
+  private boolean says(RuleRef rule, Build.BuiltItem i) {
+    return session.rules().cell(rule, session.rules().ruled(i)).state() != Cell.State.NONE;
   }
 
   @Test

@@ -11,6 +11,7 @@ import javafx.scene.control.SelectionMode;
 import javafx.scene.control.TableCell;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableView;
+import javafx.scene.control.skin.VirtualFlow;
 import javafx.scene.input.KeyCode;
 import wellspan.app.session.DescribeCard;
 import wellspan.app.session.RuleDesk;
@@ -41,6 +42,9 @@ final class ItemTable extends TableView<Build.BuiltItem> {
   private Rulebook shown = Rulebook.NONE;
   private Optional<List<SaidProperties.Column>> everything = Optional.empty();
   private boolean selecting;
+
+  /** Whether a rule is being chosen by one of its cells, which then stay where they are. */
+  private boolean taking;
 
   ItemTable(Session session) {
     this.session = session;
@@ -73,7 +77,9 @@ final class ItemTable extends TableView<Build.BuiltItem> {
   }
 
   private void take(RuleRef rule) {
+    taking = true;
     desk.selectedProperty().set(Optional.of(rule));
+    taking = false;
   }
 
   /** Shows the items as they are now; columns are made anew only when the rules changed. */
@@ -110,14 +116,34 @@ final class ItemTable extends TableView<Build.BuiltItem> {
     refresh();
   }
 
-  /** Brings the column of a rule into view. */
+  /** Brings the column of a rule into view, and the first item that it says something of. */
   void bring(RuleRef rule) {
     refresh();
     layout(); // scrolled before, a table that is to make its rows anew would show none
     for (TableColumn<Build.BuiltItem, ?> c : getVisibleLeafColumns()) {
       if (rule.equals(c.getUserData())) {
         scrollToColumn(c);
+        if (!taking && lookup(".virtual-flow") instanceof VirtualFlow<?> rows) {
+          bringFirst(rule, rows);
+        }
       }
+    }
+  }
+
+  private void bringFirst(RuleRef rule, VirtualFlow<?> rows) {
+    int top = rows.getFirstVisibleCell() == null ? 0 : rows.getFirstVisibleCell().getIndex();
+    int bottom = rows.getLastVisibleCell() == null ? -1 : rows.getLastVisibleCell().getIndex();
+    int first = -1;
+    for (int i = 0; i < getItems().size(); i++) {
+      if (desk.cell(rule, desk.ruled(getItems().get(i))).state() != Cell.State.NONE) {
+        if (i >= top && i < bottom) {
+          return; // one is seen
+        }
+        first = first < 0 ? i : first;
+      }
+    }
+    if (first >= 0) {
+      scrollTo(Math.max(0, first - 1));
     }
   }
 

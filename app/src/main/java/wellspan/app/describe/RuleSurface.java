@@ -3,6 +3,7 @@ package wellspan.app.describe;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.geometry.Pos;
 import javafx.scene.control.Button;
@@ -11,17 +12,13 @@ import javafx.scene.control.Label;
 import javafx.scene.control.ListView;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
-import javafx.scene.control.ToggleButton;
-import javafx.scene.control.ToggleGroup;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.util.StringConverter;
-import org.kordamp.ikonli.feather.Feather;
 import wellspan.app.session.DescribeCard;
 import wellspan.app.session.RuleDesk;
 import wellspan.app.session.RuleRef;
@@ -45,7 +42,7 @@ public final class RuleSurface extends BorderPane {
   private final Session session;
   private final RuleDesk desk;
   private final NewRules fresh;
-  private final HBox head = new HBox(8);
+  private final RuleHead head;
   private final ListView<RuleLine> rules = new ListView<>();
   private final VBox above = new VBox();
   private final ItemTable table;
@@ -58,12 +55,11 @@ public final class RuleSurface extends BorderPane {
     this.session = session;
     desk = session.rules();
     fresh = new NewRules(session);
+    head = new RuleHead(session);
     table = new ItemTable(session);
     setId("rule-surface");
     setMinSize(0, 0);
     getStyleClass().add("rule-surface");
-    head.setAlignment(Pos.CENTER_LEFT);
-    head.setPadding(new Insets(10, 16, 8, 20));
     rules.setId("rules");
     rules.getStyleClass().addAll("strata-list", "rule-list");
     rules.setCellFactory(l -> new RuleCell(desk));
@@ -97,6 +93,7 @@ public final class RuleSurface extends BorderPane {
     desk.schemaProperty().addListener((o, a, b) -> refresh());
     desk.scopeProperty().addListener((o, a, b) -> refresh());
     desk.selectedProperty().addListener((o, a, b) -> ruleInHand());
+    table.widthProperty().addListener((o, a, b) -> Platform.runLater(this::bringInHand));
     visibleProperty().addListener((o, a, b) -> refresh());
     refresh();
   }
@@ -167,7 +164,7 @@ public final class RuleSurface extends BorderPane {
       return;
     }
     Rulebook book = desk.book();
-    showHead(book);
+    head.show(book);
     List<Optional<Band>> strata = new ArrayList<>(List.of(Optional.empty()));
     for (Band b : Band.values()) {
       if (!session.visibility().itemsIn(b).isEmpty()) {
@@ -191,71 +188,6 @@ public final class RuleSurface extends BorderPane {
     showFoot();
   }
 
-  private void showHead(Rulebook book) {
-    Label name = Parts.label(title(book), "title");
-    name.setMinWidth(84);
-    Label about = Parts.label(about(book), "muted");
-    HBox schemas = new HBox();
-    ToggleGroup group = new ToggleGroup();
-    for (IfcSchema s : IfcSchema.values()) {
-      ToggleButton b = new ToggleButton(s.title());
-      b.getStyleClass().setAll("segment");
-      b.setToggleGroup(group);
-      b.setSelected(desk.schemaProperty().get() == s);
-      b.setMinWidth(Region.USE_PREF_SIZE);
-      b.setAccessibleText("As it would be delivered in " + s.title());
-      b.setOnAction(
-          e -> {
-            desk.schemaProperty().set(s);
-            b.setSelected(true);
-          });
-      schemas.getChildren().add(b);
-    }
-    schemas.getStyleClass().add("segments");
-    schemas.setMinWidth(Region.USE_PREF_SIZE);
-    schemas.setMaxHeight(Region.USE_PREF_SIZE);
-    RulebookMenu menu = new RulebookMenu(session);
-    Button requirements =
-        Parts.button("Requirements", "plain", () -> toggle(DescribeCard.REQUIREMENTS));
-    requirements.setId("open-requirements");
-    Button attributes = Parts.button("Attributes", "plain", () -> toggle(DescribeCard.ATTRIBUTES));
-    attributes.setId("open-attributes");
-    Button item = Parts.button("Item", "plain", () -> toggle(DescribeCard.ITEM));
-    item.setId("open-item");
-    Button compare =
-        Parts.icon(Feather.COLUMNS, "Compare schemas", () -> toggle(DescribeCard.SCHEMAS));
-    compare.setId("open-schemas");
-    for (Button b : List.of(requirements, attributes, item)) {
-      b.setMinWidth(Region.USE_PREF_SIZE);
-    }
-    menu.setMinWidth(Region.USE_PREF_SIZE);
-    menu.setMaxHeight(Region.USE_PREF_SIZE);
-    HBox.setHgrow(about, Priority.SOMETIMES);
-    about.setMinWidth(0);
-    head.getChildren()
-        .setAll(name, about, Parts.space(), schemas, compare, menu, item, attributes, requirements);
-  }
-
-  private void toggle(DescribeCard card) {
-    desk.cardProperty().set(desk.cardProperty().get() == card ? DescribeCard.NONE : card);
-  }
-
-  private static String title(Rulebook book) {
-    return book.equals(Rulebook.NONE)
-        ? "No rulebook"
-        : book.name() + (book.version().isEmpty() ? "" : ", version " + book.version());
-  }
-
-  private String about(Rulebook book) {
-    return book.equals(Rulebook.NONE)
-        ? ""
-        : book.count()
-            + (book.count() == 1 ? " rule" : " rules")
-            + (book.copiedFrom().isEmpty()
-                ? ""
-                : " \u00b7 from \u201c" + book.copiedFrom() + "\u201d");
-  }
-
   /** What a rulebook is for, and how to come by one. */
   private VBox empty() {
     Button shipped =
@@ -268,7 +200,10 @@ public final class RuleSurface extends BorderPane {
             });
     shipped.setId("start-rulebook");
     Button open =
-        Parts.button("Take a rulebook \u2026", "plain", () -> new RulebookMenu(session).take(this));
+        Parts.button(
+            "Take a rulebook \u2026",
+            "plain",
+            () -> new RulebookMenu(session, RuleHead.title(desk.book())).take(this));
     HBox ways = new HBox(8, shipped, open, Parts.space(), columns, scope);
     VBox v =
         new VBox(
@@ -286,7 +221,7 @@ public final class RuleSurface extends BorderPane {
     Label to = Parts.label("What it will say", "muted");
     from.setMinWidth(0);
     from.setPrefWidth(212);
-    to.setMinWidth(0);
+    to.setMinWidth(Region.USE_PREF_SIZE);
     scope.setMinWidth(Region.USE_PREF_SIZE);
     columns.setMinWidth(Region.USE_PREF_SIZE);
     MenuButton add = new MenuButton("+ Rule");
@@ -355,7 +290,13 @@ public final class RuleSurface extends BorderPane {
     selectInHand();
     choosing = false;
     rules.refresh();
-    desk.selectedProperty().get().ifPresent(table::bring);
+    bringInHand();
+  }
+
+  private void bringInHand() {
+    if (isVisible()) {
+      desk.selectedProperty().get().ifPresent(table::bring);
+    }
   }
 
   private void follow() {

@@ -13,6 +13,7 @@ import javafx.scene.control.TextInputDialog;
 import javafx.stage.FileChooser;
 import wellspan.app.session.RuleDesk;
 import wellspan.app.session.Session;
+import wellspan.app.theme.Hint;
 import wellspan.core.rulebook.PropertyRule;
 import wellspan.core.rulebook.RuleTable;
 import wellspan.core.rulebook.Rulebook;
@@ -24,11 +25,16 @@ final class RulebookMenu extends MenuButton {
 
   private final RuleDesk desk;
 
-  RulebookMenu(Session session) {
-    super("Rulebook");
+  /**
+   * @param title of the rulebook, which the menu is of
+   */
+  RulebookMenu(Session session, String title) {
+    super(title);
     desk = session.rules();
     setId("rulebook-menu");
-    getStyleClass().add("plain");
+    getStyleClass().addAll("plain", "title-menu");
+    setAccessibleText("Rulebook: " + title);
+    Hint.say(this, "What is done with a rulebook: files, copies, tables, comparison");
     boolean none = desk.book().equals(Rulebook.NONE);
     getItems()
         .addAll(

@@ -42,7 +42,7 @@ final class ColourChoice extends VBox {
     setMaxSize(Region.USE_PREF_SIZE, Region.USE_PREF_SIZE);
     setPickOnBounds(false);
     what.setId("colour-by");
-    what.getStyleClass().add("plain");
+    what.getStyleClass().addAll("plain", "on-picture");
     what.setMaxWidth(WIDTH);
     what.setOnShowing(e -> offer());
     what.getItems().add(new MenuItem("")); // a menu without an entry does not open
