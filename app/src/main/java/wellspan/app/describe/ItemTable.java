@@ -119,13 +119,14 @@ final class ItemTable extends TableView<Build.BuiltItem> {
   /** Brings the column of a rule into view, and the first item that it says something of. */
   void bring(RuleRef rule) {
     refresh();
-    layout(); // scrolled before, a table that is to make its rows anew would show none
+    layout(); // a table that has yet to make its rows anew, or to scroll, forgets one of the two
     for (TableColumn<Build.BuiltItem, ?> c : getVisibleLeafColumns()) {
       if (rule.equals(c.getUserData())) {
-        scrollToColumn(c);
         if (!taking && lookup(".virtual-flow") instanceof VirtualFlow<?> rows) {
           bringFirst(rule, rows);
+          layout();
         }
+        scrollToColumn(c);
       }
     }
   }

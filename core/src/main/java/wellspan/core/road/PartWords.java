@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.text.Normalizer;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -31,7 +32,7 @@ public final class PartWords {
   }
 
   private static Optional<String> of(String said) {
-    String[] tokens = said.toLowerCase(Locale.ROOT).split("[^\\p{L}]+");
+    String[] tokens = plain(said).split("[^\\p{L}]+");
     for (Map.Entry<String, List<String>> row : WORDS.entrySet()) {
       for (String word : row.getValue()) {
         for (String token : tokens) {
@@ -42,6 +43,12 @@ public final class PartWords {
       }
     }
     return Optional.empty();
+  }
+
+  /** Small letters without accents, which programs often lose. */
+  private static String plain(String words) {
+    return Normalizer.normalize(words.toLowerCase(Locale.ROOT), Normalizer.Form.NFD)
+        .replaceAll("\\p{M}+", "");
   }
 
   /** Long words also within compounds, short ones at an end of them or on their own only. */
@@ -59,7 +66,7 @@ public final class PartWords {
       for (String line = lines.readLine(); line != null; line = lines.readLine()) {
         if (!line.startsWith("#")) {
           String[] c = line.split("\t");
-          out.put(c[0], List.of(c[1].split(" ")));
+          out.put(c[0], List.of(plain(c[1]).split(" ")));
         }
       }
     } catch (IOException e) {

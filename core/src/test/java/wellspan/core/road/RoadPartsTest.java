@@ -273,7 +273,17 @@ class RoadPartsTest {
         "Frost layer=course",
         "Bankett=verge",
         "Böschung links=side slope",
-        "Cutter head=course"
+        "Cutter head=course",
+        "Fortau venstre=footway",
+        "CHODNÍK L=footway",
+        "Chodnik L=footway",
+        "Bærelag 2=course",
+        "FOSSE=ditch",
+        "Fossé droit=ditch",
+        "Terraplén=road fill",
+        "Skjæring fjell=road cut",
+        "ROW line=course",
+        "Meeting point=course"
       })
   void wordsTellTheKind(String row) {
     String[] c = row.split("=");
