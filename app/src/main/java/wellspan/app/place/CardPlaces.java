@@ -14,6 +14,9 @@ import javafx.geometry.Rectangle2D;
 final class CardPlaces {
   private static final double GAP = 6;
 
+  /** Cards are wide and low: in a row along an edge they hide less than in a pile. */
+  private static final double UPRIGHT = 8;
+
   private final Rectangle2D area;
   private final List<Rectangle2D> taken = new ArrayList<>();
 
@@ -70,6 +73,6 @@ final class CardPlaces {
   }
 
   private static double distance(Rectangle2D a, Rectangle2D b) {
-    return Math.hypot(a.getMinX() - b.getMinX(), a.getMinY() - b.getMinY());
+    return Math.hypot(a.getMinX() - b.getMinX(), UPRIGHT * (a.getMinY() - b.getMinY()));
   }
 }

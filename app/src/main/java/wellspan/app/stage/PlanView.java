@@ -162,8 +162,7 @@ public final class PlanView extends Pane {
 
   private PlanWindow fitting(Box box) {
     boolean legend = !proofShown && (ground.hasLegend() || shaped.isComparing());
-    return PlanWindow.fit(
-        box, getWidth(), getHeight(), legend ? SurfaceLegend.room(getHeight()) : 0);
+    return PlanFit.of(seen(), box, getWidth(), getHeight(), legend);
   }
 
   private void painted() {

@@ -26,19 +26,20 @@ record PlanWindow(double east, double north, double metresPerPixel, double width
    * All of a box, beside what lies over the plan.
    *
    * @param beside room that is left free at the right, pixels
+   * @param above room that is left free below the switches at the top, pixels
    */
-  static PlanWindow fit(Box box, double width, double height, double beside) {
+  static PlanWindow fit(Box box, double width, double height, double beside, double above) {
     if (box.isEmpty()) {
       return new PlanWindow(0, 0, 1, width, height);
     }
     double scale =
         Math.max(
             box.width() / Math.max(1, width - 60 - beside),
-            box.depth() / Math.max(1, height - TOP - BOTTOM));
+            box.depth() / Math.max(1, height - TOP - above - BOTTOM));
     double clamped = clamp(Math.max(scale, 0.01));
     return new PlanWindow(
         (box.minE() + box.maxE()) / 2 + beside / 2 * clamped,
-        (box.minN() + box.maxN()) / 2 + (TOP - BOTTOM) / 2 * clamped,
+        (box.minN() + box.maxN()) / 2 + (TOP + above - BOTTOM) / 2 * clamped,
         clamped,
         width,
         height);

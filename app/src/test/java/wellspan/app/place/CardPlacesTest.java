@@ -22,12 +22,12 @@ class CardPlacesTest {
   }
 
   @Test
-  void cardsOfWhatLiesOutsideStandInTheCornerOverEachOther() {
+  void cardsOfWhatLiesOutsideStandInARowAlongTheEdge() {
     CardPlaces free = new CardPlaces(AREA);
     Rectangle2D first = free.next(-4000, 9000, 180, 26);
     Rectangle2D second = free.next(-3900, 9050, 120, 26);
     assertThat(first).isEqualTo(new Rectangle2D(8, 486, 180, 26));
-    assertThat(second).isEqualTo(new Rectangle2D(8, 454, 120, 26));
+    assertThat(second).isEqualTo(new Rectangle2D(194, 486, 120, 26));
   }
 
   @Property

@@ -36,7 +36,7 @@ class PlanWindowTest {
   @Test
   void fittingShowsEverything() {
     Box b = new Box(412_000, 6_534_000, 0, 413_000, 6_534_300, 10);
-    PlanWindow w = PlanWindow.fit(b, 900, 500, 0);
+    PlanWindow w = PlanWindow.fit(b, 900, 500, 0, 0);
     assertThat(w.x(b.minE())).isGreaterThan(0);
     assertThat(w.x(b.maxE())).isLessThan(900);
     assertThat(w.y(b.maxN())).isGreaterThan(0);
@@ -46,7 +46,7 @@ class PlanWindowTest {
   @Test
   void roomAtTheRightStaysFree() {
     Box b = new Box(412_000, 6_534_000, 0, 413_000, 6_534_100, 10);
-    PlanWindow w = PlanWindow.fit(b, 900, 500, 108);
+    PlanWindow w = PlanWindow.fit(b, 900, 500, 108, 0);
     assertThat(w.x(b.minE())).isCloseTo(30, within(1e-6));
     assertThat(w.x(b.maxE())).isCloseTo(900 - 108 - 30, within(1e-6));
     assertThat(w.y(b.maxN())).isGreaterThan(0);

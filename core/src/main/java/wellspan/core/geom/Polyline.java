@@ -52,6 +52,40 @@ public record Polyline(double[] xyz) {
     return sum;
   }
 
+  /**
+   * Length in plan of what lies in a part of the plan, metres: each piece is cut at the four sides
+   * (Liang and Barsky, ACM Transactions on Graphics 3, 1984).
+   */
+  public double planLengthWithin(Box part) {
+    double sum = 0;
+    for (int i = 3; i + 2 < xyz.length; i += 3) {
+      double ax = xyz[i - 3], ay = xyz[i - 2];
+      double dx = xyz[i] - ax, dy = xyz[i + 1] - ay;
+      double[] span = {0, 1};
+      if (cut(-dx, ax - part.minE(), span)
+          && cut(dx, part.maxE() - ax, span)
+          && cut(-dy, ay - part.minN(), span)
+          && cut(dy, part.maxN() - ay, span)) {
+        sum += (span[1] - span[0]) * Math.hypot(dx, dy);
+      }
+    }
+    return sum;
+  }
+
+  /** Leaves of a span what keeps to one side; false if that is nothing. */
+  private static boolean cut(double towards, double room, double[] span) {
+    if (towards == 0) {
+      return room >= 0;
+    }
+    double t = room / towards;
+    if (towards < 0) {
+      span[0] = Math.max(span[0], t);
+    } else {
+      span[1] = Math.min(span[1], t);
+    }
+    return span[0] < span[1];
+  }
+
   /** Plan distance of a position from the nearest piece, metres. */
   public double planDistance(double east, double north) {
     double best = Double.POSITIVE_INFINITY;

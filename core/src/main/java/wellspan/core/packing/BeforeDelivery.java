@@ -98,6 +98,7 @@ public final class BeforeDelivery {
       }
     }
     out.addAll(ReceivedLosses.of(delivery.format(), sent));
+    out.addAll(RootsLeftBehind.of(build, delivery));
     return out;
   }
 

@@ -14,6 +14,7 @@ import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.Finish;
 import wellspan.core.attribute.Holder;
 import wellspan.core.attribute.MaterialSet;
+import wellspan.core.attribute.ModelRoot;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.PropertyValue;
 import wellspan.core.build.Build;
@@ -80,6 +81,31 @@ class LossesBeforeTest {
     assertThat(losses(build(door()), new DxfFormat(DxfRelease.R2018, false)))
         .anyMatch(m -> m.startsWith("Gate was received in levels"))
         .anyMatch(m -> m.startsWith("Gate goes without OverallHeight, Tag"));
+  }
+
+  @Test
+  void whatAReceivedSiteSaysIsToldWhereTheJobHasItsOwn() {
+    Holder project = new Holder(new EntityClass("IfcProject", ""), "P");
+    Holder site = new Holder(new EntityClass("IfcSite", ""), "North yard");
+    Map<String, PropertyValue> title = Map.of("LandTitleNumber", new PropertyValue.Label("Lot 1"));
+    assertThat(losses(rooted(project, site), new IfcFormat(IfcSchema.IFC4))).isEmpty();
+    Build b = rooted(project, site.saying(List.of(), title));
+    assertThat(losses(b, new IfcFormat(IfcSchema.IFC4)))
+        .singleElement()
+        .asString()
+        .startsWith("a: what North yard (IfcSite) says of itself stays here");
+  }
+
+  private static Build rooted(Holder project, Holder site) {
+    Build plain = build(door());
+    return Build.of(
+        plain.job(),
+        Map.of(
+            "a",
+            plain
+                .received()
+                .get("a")
+                .of(Optional.of(new ModelRoot(project, "", Optional.of(site), List.of())))));
   }
 
   @Test

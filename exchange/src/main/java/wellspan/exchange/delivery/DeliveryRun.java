@@ -23,6 +23,7 @@ import wellspan.core.finding.Finding;
 import wellspan.core.item.Item;
 import wellspan.core.job.AtomicFile;
 import wellspan.core.packing.Packing;
+import wellspan.core.packing.RootsLeftBehind;
 import wellspan.core.progress.Progress;
 import wellspan.core.proof.Proof;
 import wellspan.core.receipt.Receipt;
@@ -89,6 +90,7 @@ public final class DeliveryRun {
               + delivery.name()
               + " has nothing to send. Receive a design first, or stop holding its items back.");
     }
+    lost.addAll(RootsLeftBehind.of(build, delivery));
     Outcome o = run(delivery.name(), parcels, List.copyOf(lost), clock, progress);
     Files.createDirectories(receipts);
     String name =
