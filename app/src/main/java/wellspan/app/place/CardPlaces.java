@@ -15,7 +15,7 @@ final class CardPlaces {
   private static final double GAP = 6;
 
   /** Cards are wide and low: in a row along an edge they hide less than in a pile. */
-  private static final double UPRIGHT = 8;
+  private static final double UPRIGHT = 14;
 
   private final Rectangle2D area;
   private final List<Rectangle2D> taken = new ArrayList<>();

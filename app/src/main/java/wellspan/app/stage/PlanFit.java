@@ -3,6 +3,7 @@ package wellspan.app.stage;
 import java.util.concurrent.atomic.AtomicBoolean;
 import wellspan.core.geom.Box;
 import wellspan.core.shape.PlanShare;
+import wellspan.core.shape.Shape;
 
 /** Windows that show a part of the plan whole, beside what floats over it. */
 final class PlanFit {
@@ -14,8 +15,13 @@ final class PlanFit {
   /** Room above that lets the work begin below the sign, pixels. */
   private static final double BELOW = HIGH - 92;
 
-  /** A thing of which more is covered is to be seen elsewhere. */
-  private static final double MUCH = 0.05;
+  /** Shares of a thing that may be covered: the end of a line may not, a corner of a ring may. */
+  private static final double OF_LINE = 0.02;
+
+  private static final double OF_RING = 0.1;
+
+  /** Ends of a ring are not farther apart, metres. */
+  private static final double CLOSED = 0.01;
 
   private PlanFit() {}
 
@@ -48,9 +54,15 @@ final class PlanFit {
         corner.maxN(),
         i -> {
           if (!found.get() && !i.item().kind().surface()) {
-            found.set(PlanShare.within(i.item().shape(), corner) > MUCH);
+            found.set(
+                PlanShare.within(i.item().shape(), corner)
+                    > (isRing(i.item().shape()) ? OF_RING : OF_LINE));
           }
         });
     return found.get();
+  }
+
+  private static boolean isRing(Shape s) {
+    return s instanceof Shape.Lines l && l.lines().stream().allMatch(p -> p.isClosed(CLOSED));
   }
 }
