@@ -283,6 +283,7 @@ class RoadPartsTest {
         "Terraplén=road fill",
         "Skjæring fjell=road cut",
         "ROW line=course",
+        "Fräsen=course",
         "Meeting point=course"
       })
   void wordsTellTheKind(String row) {

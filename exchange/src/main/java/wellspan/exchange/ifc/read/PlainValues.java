@@ -3,13 +3,13 @@ package wellspan.exchange.ifc.read;
 import static wellspan.core.finding.Stop.RECEIVE;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
+import java.util.SortedMap;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentSkipListMap;
-import java.util.concurrent.ConcurrentSkipListSet;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 import wellspan.core.schema.Attribute;
@@ -26,14 +26,17 @@ final class PlainValues {
   private static final String NOT_KNOWN = "NOTDEFINED";
 
   /**
-   * A value that several objects may have.
+   * An attribute that several objects of an entity have wrongly.
    *
    * @param lost whether something is left out, and not only missing
    */
-  private record Fault(String entity, String sentence, boolean lost) implements Comparable<Fault> {
+  private record Wrong(String entity, String attribute, boolean lost) implements Comparable<Wrong> {
     @Override
-    public int compareTo(Fault o) {
-      return (entity + sentence).compareTo(o.entity + o.sentence);
+    public int compareTo(Wrong o) {
+      return Comparator.comparing(Wrong::entity)
+          .thenComparing(Wrong::attribute)
+          .thenComparing(Wrong::lost)
+          .compare(this, o);
     }
   }
 
@@ -42,7 +45,8 @@ final class PlainValues {
   /** Of each entity the rules of its attributes; null for what is not looked at. */
   private final Map<Entity, TypeRule[]> rules = new ConcurrentHashMap<>();
 
-  private final Map<Fault, Set<Integer>> faults = new ConcurrentSkipListMap<>();
+  /** What is wrong, by the numbers of the objects. */
+  private final Map<Wrong, SortedMap<Integer, String>> faults = new ConcurrentSkipListMap<>();
 
   PlainValues(Schema schema) {
     this.schema = schema;
@@ -79,9 +83,8 @@ final class PlainValues {
     }
     faults
         .computeIfAbsent(
-            new Fault(i.entity().name(), a.name() + " " + fault, !missing),
-            f -> new ConcurrentSkipListSet<>())
-        .add(i.id());
+            new Wrong(i.entity().name(), a.name(), !missing), f -> new ConcurrentSkipListMap<>())
+        .put(i.id(), fault);
     return Optional.of(a.optional() ? Value.UNSET : new Value.Literal(NOT_KNOWN));
   }
 
@@ -99,32 +102,34 @@ final class PlainValues {
         .toArray(TypeRule[]::new);
   }
 
-  /** What was found so far: each fault once, with its number and the first that has it. */
+  /** What was found so far: each attribute once, with how many have it so and the first of them. */
   List<Finding> findings() {
     List<Finding> out = new ArrayList<>();
     faults.forEach(
-        (f, ids) -> {
+        (wrong, of) -> {
+          int n = of.size();
+          long kinds = of.values().stream().distinct().count();
           String who =
-              (ids.size() == 1 ? "" : ids.size() + " × ")
-                  + f.entity
+              (n == 1 ? "" : n + " × ")
+                  + wrong.entity
                   + " (#"
-                  + ids.iterator().next()
-                  + (ids.size() == 1 ? "" : " first")
+                  + of.firstKey()
+                  + (n == 1 ? "" : " first")
                   + "): "
-                  + f.sentence
-                  + ". ";
-          Figure n = Figure.count(ids.size());
+                  + wrong.attribute
+                  + " "
+                  + of.get(of.firstKey())
+                  + (kinds == 1 ? ". " : "; it is the first of " + kinds + " such values. ");
           out.add(
-              f.lost
-                  ? Finding.error(
+              (wrong.lost
+                      ? Finding.error(
                           RECEIVE,
                           "ifc.value",
                           "",
-                          who + "This value is left out, the rest of it is read. Ask the sender.")
-                      .withFigure(n)
-                  : Finding.warning(
-                          RECEIVE, "ifc.value.missing", "", who + "It is taken as not known.")
-                      .withFigure(n));
+                          who + "This is left out, the rest of it is read. Ask the sender.")
+                      : Finding.warning(
+                          RECEIVE, "ifc.value.missing", "", who + "It is taken as not known."))
+                  .withFigure(Figure.count(n)));
         });
     return out;
   }

@@ -74,6 +74,32 @@ class PlainValuesTest {
         .anySatisfy(m -> assertThat(m).contains(".TURNSTILE."));
   }
 
+  @Test
+  void manyValuesOfOneAttributeAreOneFinding() throws IOException {
+    String walls =
+        IntStream.range(100, 130)
+            .mapToObj(
+                n ->
+                    "#"
+                        + n
+                        + "=IFCWALL('0000000000000000000"
+                        + n
+                        + "',$,'Wall',$,$,#24,#31,"
+                        + n
+                        + ",$);\n")
+            .collect(Collectors.joining());
+    Received r = new HandMadeModel(dir).read("IFC4", SOUND + walls);
+    assertThat(r.items()).hasSize(31);
+    assertThat(r.findings())
+        .filteredOn(Finding::isError)
+        .singleElement()
+        .satisfies(
+            f ->
+                assertThat(f.message())
+                    .startsWith("30 × IfcWall (#100 first): Tag is 100")
+                    .contains("first of 30 such values"));
+  }
+
   /** In IFC4 a type of slabs must say of which kind it is; exporters leave it out. */
   @ParameterizedTest
   @CsvSource({"$,ifc.value.missing,false", ".PAVING.,ifc.value,true"})
