@@ -135,7 +135,7 @@ final class ItemTable extends TableView<Build.BuiltItem> {
     int top = rows.getFirstVisibleCell() == null ? 0 : rows.getFirstVisibleCell().getIndex();
     int bottom = rows.getLastVisibleCell() == null ? -1 : rows.getLastVisibleCell().getIndex();
     int first = -1;
-    for (int i = 0; i < getItems().size(); i++) {
+    for (int i = 0; i < getItems().size() && (first < 0 || i < bottom); i++) {
       if (desk.cell(rule, desk.ruled(getItems().get(i))).state() != Cell.State.NONE) {
         if (i >= top && i < bottom) {
           return; // one is seen

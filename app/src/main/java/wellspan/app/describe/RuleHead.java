@@ -56,7 +56,7 @@ final class RuleHead extends HBox {
     schemas.getStyleClass().add("segments");
     schemas.setMinWidth(Region.USE_PREF_SIZE);
     schemas.setMaxHeight(Region.USE_PREF_SIZE);
-    RulebookMenu menu = new RulebookMenu(session, title(book));
+    RulebookMenu menu = new RulebookMenu(session);
     Button requirements =
         Parts.button("Requirements", "plain", () -> toggle(DescribeCard.REQUIREMENTS));
     requirements.setId("open-requirements");
@@ -82,12 +82,6 @@ final class RuleHead extends HBox {
 
   private void toggle(DescribeCard card) {
     desk.cardProperty().set(desk.cardProperty().get() == card ? DescribeCard.NONE : card);
-  }
-
-  static String title(Rulebook book) {
-    return book.equals(Rulebook.NONE)
-        ? "No rulebook"
-        : book.name() + (book.version().isEmpty() ? "" : ", version " + book.version());
   }
 
   private static String about(Rulebook book) {

@@ -200,10 +200,7 @@ public final class RuleSurface extends BorderPane {
             });
     shipped.setId("start-rulebook");
     Button open =
-        Parts.button(
-            "Take a rulebook \u2026",
-            "plain",
-            () -> new RulebookMenu(session, RuleHead.title(desk.book())).take(this));
+        Parts.button("Take a rulebook \u2026", "plain", () -> new RulebookMenu(session).take(this));
     HBox ways = new HBox(8, shipped, open, Parts.space(), columns, scope);
     VBox v =
         new VBox(

@@ -25,15 +25,13 @@ final class RulebookMenu extends MenuButton {
 
   private final RuleDesk desk;
 
-  /**
-   * @param title of the rulebook, which the menu is of
-   */
-  RulebookMenu(Session session, String title) {
-    super(title);
+  /** Under the name of the rulebook, which it is of. */
+  RulebookMenu(Session session) {
+    super(title(session.rules().book()));
     desk = session.rules();
     setId("rulebook-menu");
     getStyleClass().addAll("plain", "title-menu");
-    setAccessibleText("Rulebook: " + title);
+    setAccessibleText("Rulebook: " + getText());
     Hint.say(this, "What is done with a rulebook: files, copies, tables, comparison");
     boolean none = desk.book().equals(Rulebook.NONE);
     getItems()
@@ -54,6 +52,12 @@ final class RulebookMenu extends MenuButton {
             item("Take rules back from a table \u2026", none, this::takeTable),
             new SeparatorMenuItem(),
             item("Without a rulebook", none, () -> desk.edit("No rulebook", b -> Rulebook.NONE)));
+  }
+
+  private static String title(Rulebook book) {
+    return book.equals(Rulebook.NONE)
+        ? "No rulebook"
+        : book.name() + (book.version().isEmpty() ? "" : ", version " + book.version());
   }
 
   private static MenuItem item(String text, boolean off, Runnable action) {

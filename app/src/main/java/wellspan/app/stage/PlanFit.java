@@ -13,7 +13,7 @@ final class PlanFit {
   private static final double HIGH = 180;
 
   /** Room above that lets the work begin below the sign, pixels. */
-  private static final double BELOW = HIGH - 92;
+  private static final double BELOW = HIGH - PlanWindow.TOP;
 
   /** Shares of a thing that may be covered: the end of a line may not, a corner of a ring may. */
   private static final double OF_LINE = 0.02;
@@ -27,14 +27,14 @@ final class PlanFit {
 
   /**
    * The window for a part of the plan. The sign of north may lie over ground, and over a corner of
-   * an outline, but not over a line, a point or a body that is the work.
+   * an outline, but not over a line, a point or a body of what is to be seen whole.
    *
    * @param legend whether there is one, which stands below the sign or beside it
    */
   static PlanWindow of(SeenItems seen, Box box, double width, double height, boolean legend) {
     PlanWindow whole =
         PlanWindow.fit(box, width, height, legend ? SurfaceLegend.room(height) : 0, 0);
-    if (legend || !isWorkUnderNorth(seen, whole)) {
+    if (legend || !isWorkUnderNorth(seen, box, whole)) {
       return whole;
     }
     PlanWindow beside = PlanWindow.fit(box, width, height, WIDE - 16, 0);
@@ -42,7 +42,7 @@ final class PlanFit {
     return beside.metresPerPixel() < below.metresPerPixel() ? beside : below;
   }
 
-  private static boolean isWorkUnderNorth(SeenItems seen, PlanWindow w) {
+  private static boolean isWorkUnderNorth(SeenItems seen, Box work, PlanWindow w) {
     Box corner =
         new Box(
             w.eastAt(w.width() - WIDE), w.northAt(HIGH), 0, w.eastAt(w.width()), w.northAt(0), 0);
@@ -53,13 +53,21 @@ final class PlanFit {
         corner.maxE(),
         corner.maxN(),
         i -> {
-          if (!found.get() && !i.item().kind().surface()) {
+          boolean meant = !i.item().kind().surface() && isIn(work, i.item().bounds());
+          if (!found.get() && meant) {
             found.set(
                 PlanShare.within(i.item().shape(), corner)
                     > (isRing(i.item().shape()) ? OF_RING : OF_LINE));
           }
         });
     return found.get();
+  }
+
+  private static boolean isIn(Box work, Box b) {
+    return b.minE() >= work.minE()
+        && b.maxE() <= work.maxE()
+        && b.minN() >= work.minN()
+        && b.maxN() <= work.maxN();
   }
 
   private static boolean isRing(Shape s) {

@@ -15,7 +15,7 @@ record PlanWindow(double east, double north, double metresPerPixel, double width
   private static final double COARSEST = 50_000;
 
   /** Room for the switches at the top and for the scale bar, pixels. */
-  private static final double TOP = 92;
+  static final double TOP = 92;
 
   private static final double BOTTOM = 52;
 

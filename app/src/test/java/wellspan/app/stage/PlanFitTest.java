@@ -73,6 +73,15 @@ class PlanFitTest {
     assertThat(fit(s)).isEqualTo(PlanWindow.fit(s.bounds(), WIDTH, HEIGHT, 0, 0));
   }
 
+  /** Whoever looks at a part of a road sees the rest of it at the edges, also under the sign. */
+  @Test
+  void whatReachesBeyondThePartThatIsLookedAtChangesNothing() {
+    SeenItems s = seen(0, 0, 433, 259);
+    Box part = new Box(50, 30, 0, 200, 119, 0);
+    assertThat(PlanFit.of(s, part, WIDTH, HEIGHT, false))
+        .isEqualTo(PlanWindow.fit(part, WIDTH, HEIGHT, 0, 0));
+  }
+
   @Test
   void nothingIsFittedToNothing() {
     SeenItems none = new SeenItems(Build.of(Job.named("j"), Map.of()));

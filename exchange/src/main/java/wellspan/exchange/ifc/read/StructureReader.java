@@ -103,7 +103,7 @@ final class StructureReader {
                         + "; the first counts.")));
     List<Instance> within =
         model.all("IFCSITE").stream()
-            .filter(s -> Optional.ofNullable(wholes.get(s.id())).equals(site))
+            .filter(s -> wholes.containsKey(s.id()) && isSite(wholes.get(s.id())))
             .toList();
     if (!within.isEmpty()) {
       findings.add(
@@ -200,8 +200,12 @@ final class StructureReader {
 
   /** Levels below the site; the site is where every file begins. */
   private boolean isLevel(Instance i) {
-    return (i.isA("IFCSPATIALSTRUCTUREELEMENT") || i.isA("IFCSPATIALELEMENT"))
-        && site.filter(s -> s.id() == i.id()).isEmpty();
+    return (i.isA("IFCSPATIALSTRUCTUREELEMENT") || i.isA("IFCSPATIALELEMENT")) && !isSite(i);
+  }
+
+  /** Whether it is the site that all of the structure hangs on. */
+  private boolean isSite(Instance i) {
+    return site.filter(s -> s.id() == i.id()).isPresent();
   }
 
   /** What is there only to hold its parts together. */

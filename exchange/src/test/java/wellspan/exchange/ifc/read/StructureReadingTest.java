@@ -102,6 +102,20 @@ class StructureReadingTest {
         .satisfies(m -> assertThat(m).contains("South is a site within the site North"));
   }
 
+  /**
+   * Also where an instance was read anew meanwhile: those 4096 numbers apart push each other out.
+   */
+  @Test
+  void aSiteWithinTheFirstIsToldWhateverWasReadBetween() throws IOException {
+    Received r =
+        read(
+            LEVELS.replace(
+                "'North',$,$,$,$,$,$,$,$", "'North',$,$,$,$,$,.ELEMENT.,(59,0,0),(10,30,0)"),
+            "#79=IFCRELAGGREGATES('0000000000000000000019',$,$,$,#60,(#4156));\n"
+                + SOUTH.replace("#80", "#4156"));
+    assertThat(told(r, "ifc.sites")).hasSize(1);
+  }
+
   @Test
   void theSiteThatOthersArePartsOfComesFirst() throws IOException {
     Received r =
