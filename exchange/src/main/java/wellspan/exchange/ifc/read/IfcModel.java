@@ -40,8 +40,8 @@ final class IfcModel {
     this.step = step;
     this.schema = schema;
     this.fileSchema = fileSchema;
-    plain = new PlainValues(schema);
     step.types().forEach(t -> entities.add(schema.entity(t)));
+    plain = new PlainValues(schema, entities.stream().flatMap(Optional::stream).toList());
   }
 
   static IfcModel open(Path file, Progress progress) throws IOException {

@@ -169,7 +169,7 @@ public final class IfcReader {
     if (read.sound()) {
       identities.take(p);
     }
-    if (read.sound() && p.isA("IFCELEMENT") && p.ref("Representation").isEmpty()) {
+    if (read.sound() && p.isA("IFCELEMENT") && p.id("Representation").isEmpty()) {
       shapeless.add(p);
     }
     read.findings().stream().filter(f -> !isOfSeveral(f) || said.add(f)).forEach(findings::add);

@@ -3,12 +3,13 @@ package wellspan.exchange.ifc.read;
 import static wellspan.core.finding.Stop.RECEIVE;
 
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.SortedMap;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ConcurrentSkipListMap;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
@@ -40,21 +41,28 @@ final class PlainValues {
     }
   }
 
-  private final Schema schema;
+  private static final TypeRule[] NONE = {};
 
-  /** Of each entity the rules of its attributes; null for what is not looked at. */
-  private final Map<Entity, TypeRule[]> rules = new ConcurrentHashMap<>();
+  /** Of each entity of the file, by its number, the rules of its attributes; null for what is not looked at. */
+  private final TypeRule[][] rules;
 
   /** What is wrong, by the numbers of the objects. */
   private final Map<Wrong, SortedMap<Integer, String>> faults = new ConcurrentSkipListMap<>();
 
-  PlainValues(Schema schema) {
-    this.schema = schema;
+  /**
+   * @param entities those of the file
+   */
+  PlainValues(Schema schema, Collection<Entity> entities) {
+    rules = new TypeRule[schema.entities().size()][];
+    Arrays.fill(rules, NONE);
+    entities.stream()
+        .filter(e -> schema.isA(e, "IFCOBJECTDEFINITION"))
+        .forEach(e -> rules[e.number()] = rules(schema, e));
   }
 
   /** The instance without what its schema does not allow; itself if there is nothing such. */
   Instance allowed(Instance i) {
-    TypeRule[] looked = rules.computeIfAbsent(i.entity(), this::rules);
+    TypeRule[] looked = rules[i.entity().number()];
     if (looked.length != i.values().size()) {
       return i;
     }
@@ -88,10 +96,7 @@ final class PlainValues {
     return Optional.of(a.optional() ? Value.UNSET : new Value.Literal(NOT_KNOWN));
   }
 
-  private TypeRule[] rules(Entity e) {
-    if (!schema.isA(e, "IFCOBJECTDEFINITION")) {
-      return new TypeRule[0];
-    }
+  private static TypeRule[] rules(Schema schema, Entity e) {
     return e.attributes().stream()
         .map(
             a ->
