@@ -11,11 +11,13 @@ import javafx.event.ActionEvent;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TableColumn;
 import javafx.scene.control.TableRow;
 import javafx.scene.control.TableView;
 import javafx.scene.control.TextField;
+import javafx.scene.control.skin.TableColumnHeader;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import wellspan.app.session.DescribeCard;
@@ -35,6 +37,8 @@ import wellspan.core.schema.IfcSchema;
 
 /** Rules beside their effect on real items, at the stop Describe. */
 class RulebookWindowTest extends WindowTest {
+  private static final double BORDER = 3;
+
   private void open() throws Exception {
     receive(DEMO.resolve("drainage/quay-road-drainage.xml"));
     interact(() -> session.stopProperty().set(Stop.DESCRIBE));
@@ -148,10 +152,45 @@ class RulebookWindowTest extends WindowTest {
               .map(r -> (Build.BuiltItem) ((TableRow<?>) r).getItem())
               .toList();
       assertThat(seen).as("rows with rule " + i).hasSizeGreaterThan(2);
+      assertThat(namesAtTheEdge()).containsExactlyInAnyOrderElementsOf(names(seen));
+      assertThat(headingsOf(rule)).as("not below the names").allMatch(h -> h >= nameWidth());
       if (table().getItems().stream().anyMatch(x -> says(rule, x))) {
         assertThat(seen).as("an item that rule " + i + " is of").anyMatch(x -> says(rule, x));
       }
     }
+  }
+
+  private static List<String> names(List<Build.BuiltItem> items) {
+    return items.stream().map(i -> i.item().name()).toList();
+  }
+
+  private double nameWidth() {
+    return table().getColumns().getFirst().getWidth();
+  }
+
+  /** How far a node is from the left edge of the table. */
+  private double fromTheEdge(Node n) {
+    return n.localToScene(0, 0).getX() - table().localToScene(0, 0).getX();
+  }
+
+  /**
+   * What is written at the left edge of the rows, by a cell of the first column or above others.
+   */
+  private List<String> namesAtTheEdge() {
+    return table().lookupAll(".table-row-cell > .name").stream()
+        .filter(
+            n -> n.isVisible() && n.getParent().isVisible() && Math.abs(fromTheEdge(n)) < BORDER)
+        .map(n -> ((Labeled) n).getText())
+        .filter(text -> text != null)
+        .toList();
+  }
+
+  private List<Double> headingsOf(RuleRef rule) {
+    return table().lookupAll(".column-header").stream()
+        .filter(n -> n instanceof TableColumnHeader h && h.getTableColumn() != null)
+        .filter(n -> rule.equals(((TableColumnHeader) n).getTableColumn().getUserData()))
+        .map(this::fromTheEdge)
+        .toList();
   }
 
   private boolean says(RuleRef rule, Build.BuiltItem i) {

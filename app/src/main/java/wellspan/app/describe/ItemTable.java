@@ -39,6 +39,7 @@ final class ItemTable extends TableView<Build.BuiltItem> {
 
   private final Session session;
   private final RuleDesk desk;
+  private final StandingNames names = new StandingNames(this);
   private Rulebook shown = Rulebook.NONE;
   private Optional<List<SaidProperties.Column>> everything = Optional.empty();
   private boolean selecting;
@@ -127,8 +128,15 @@ final class ItemTable extends TableView<Build.BuiltItem> {
           layout();
         }
         scrollToColumn(c);
+        names.uncover(c);
       }
     }
+  }
+
+  @Override
+  protected void layoutChildren() {
+    super.layoutChildren();
+    names.laidOut();
   }
 
   private void bringFirst(RuleRef rule, VirtualFlow<?> rows) {

@@ -43,7 +43,10 @@ final class PlainValues {
 
   private static final TypeRule[] NONE = {};
 
-  /** Of each entity of the file, by its number, the rules of its attributes; null for what is not looked at. */
+  /**
+   * Of each entity of the file, by its number, the rules of its attributes; null for what is not
+   * looked at.
+   */
   private final TypeRule[][] rules;
 
   /** What is wrong, by the numbers of the objects. */
