@@ -12,8 +12,7 @@ public final class ReversedAlignment {
    *     since they stand at places that were read the other way
    */
   public static Alignment of(Alignment a, double startChainage) {
-    List<PlanElement> elements =
-        a.elements().reversed().stream().map(ReversedAlignment::reversed).toList();
+    List<PlanElement> elements = a.elements().reversed().stream().map(e -> reversed(e)).toList();
     double length = a.length();
     Optional<Profile> profile =
         a.profile()
@@ -25,15 +24,22 @@ public final class ReversedAlignment {
     return new Alignment(a.name(), elements, new Chainages(startChainage, List.of()), profile);
   }
 
-  private static PlanElement reversed(PlanElement e) {
+  /** A transition from its end to its start; every law runs the same from either end. */
+  static PlanElement.Spiral reversed(PlanElement.Spiral s) {
+    return new PlanElement.Spiral(
+        backwards(s), s.length(), -s.endCurvature(), -s.startCurvature(), s.law());
+  }
+
+  private static PlanPoint backwards(PlanElement e) {
     PlanPoint end = e.end();
-    PlanPoint start = new PlanPoint(end.east(), end.north(), end.direction() + Math.PI);
+    return new PlanPoint(end.east(), end.north(), end.direction() + Math.PI);
+  }
+
+  private static PlanElement reversed(PlanElement e) {
     return switch (e) {
-      case PlanElement.Line l -> new PlanElement.Line(start, l.length());
-      case PlanElement.Arc r -> new PlanElement.Arc(start, r.length(), -r.radius());
-      case PlanElement.Spiral c -> // every law runs the same from either end
-          new PlanElement.Spiral(
-              start, c.length(), -c.endCurvature(), -c.startCurvature(), c.law());
+      case PlanElement.Line l -> new PlanElement.Line(backwards(l), l.length());
+      case PlanElement.Arc r -> new PlanElement.Arc(backwards(r), r.length(), -r.radius());
+      case PlanElement.Spiral s -> reversed(s);
       case PlanElement.Irregular i -> {
         double[] xy = new double[i.xy().length];
         for (int n = 0; n < xy.length; n += 2) {

@@ -91,6 +91,11 @@ public enum SpiralLaw {
     return ordinal() < CUBIC.ordinal();
   }
 
+  /** Whether the layouts of ISO 16739-1:2024 have a type for it. */
+  public boolean hasLayoutType() {
+    return alongCurve() || this == CUBIC_PARABOLA;
+  }
+
   /** Where its formula changes, which sums over it must not step across; 1 where it does not. */
   double knee() {
     return this == BIQUADRATIC || this == BIQUADRATIC_PARABOLA ? 0.5 : 1;

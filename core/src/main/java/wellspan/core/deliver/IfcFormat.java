@@ -9,7 +9,6 @@ import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.attribute.PropertySet;
 import wellspan.core.attribute.ValueTypes;
-import wellspan.core.describe.ClassRules;
 import wellspan.core.finding.Finding;
 import wellspan.core.frame.Frame;
 import wellspan.core.item.Item;
@@ -117,7 +116,7 @@ public record IfcFormat(IfcSchema of, boolean swept) implements DeliveryFormat {
 
   /** What outlines along an alignment's curve tell whole. */
   private static Optional<CarriedBody> sectioned(Optional<SectionedBody> body) {
-    return body.filter(b -> ClassRules.hasLayout(b.axis()) && b.outlines().isPresent()).map(b -> b);
+    return body.filter(b -> b.outlines().isPresent()).map(b -> b);
   }
 
   /** The second is the same model packed. */
@@ -162,8 +161,8 @@ public record IfcFormat(IfcSchema of, boolean swept) implements DeliveryFormat {
   public Carriage carriageOfContent(Item item, Frame frame) {
     List<Finding> out = new ArrayList<>();
     if (item.shape() instanceof Shape.Axis a) {
-      boolean layout = of == IfcSchema.IFC4X3 && ClassRules.hasLayout(a.alignment());
-      if (layout) {
+      if (of == IfcSchema.IFC4X3) {
+        Losses.transitions(item, a.alignment(), out);
         Losses.partProfile(item, a.alignment(), out);
       } else {
         out.add(Losses.chords(item, a, of));

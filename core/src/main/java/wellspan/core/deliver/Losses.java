@@ -7,6 +7,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
+import wellspan.core.align.ClothoidPieces;
+import wellspan.core.align.LayoutElements;
 import wellspan.core.align.PlanElement;
 import wellspan.core.attribute.RelationType;
 import wellspan.core.finding.Figure;
@@ -145,15 +147,36 @@ public final class Losses {
             item,
             String.format(
                 Locale.ROOT,
-                "%s has no alignments%s: it goes as a line with a point every metre and at every element end, up to %.2f mm beside its arcs; elements, profile and chainages stay here.",
+                "%s has no alignments: it goes as a line with a point every metre and at every element end, up to %.2f mm beside its arcs; elements, profile and chainages stay here.",
                 schema.title(),
-                schema == IfcSchema.IFC4X3 ? " with transitions of these laws" : "",
                 beside))
         .withFigure(Figure.of(beside, 2, "mm"));
   }
 
   private static double curvature(PlanElement e) {
     return Math.max(Math.abs(e.startCurvature()), Math.abs(e.endCurvature()));
+  }
+
+  /** Transitions that the layouts of IFC4.3 have no type for. */
+  static void transitions(Item item, Alignment a, List<Finding> out) {
+    List<ClothoidPieces> all = LayoutElements.inPieces(a);
+    if (!all.isEmpty()) {
+      double beside = 1000 * all.stream().mapToDouble(ClothoidPieces::beside).max().orElseThrow();
+      out.add(
+          note(
+                  "deliver.transition",
+                  item,
+                  String.format(
+                      Locale.ROOT,
+                      "%s that IFC4.3 has no type for; %s as %d clothoids end to end, at most %.3f mm beside.",
+                      all.size() == 1
+                          ? "1 transition is of a law"
+                          : all.size() + " transitions are of laws",
+                      all.size() == 1 ? "it goes" : "they go",
+                      all.stream().mapToInt(c -> c.pieces().size()).sum(),
+                      beside))
+              .withFigure(Figure.of(beside, 3, "mm")));
+    }
   }
 
   static void partProfile(Item item, Alignment a, List<Finding> out) {

@@ -1,10 +1,6 @@
 package wellspan.core.describe;
 
 import java.util.List;
-import java.util.Set;
-import wellspan.core.align.Alignment;
-import wellspan.core.align.PlanElement;
-import wellspan.core.align.SpiralLaw;
 import wellspan.core.attribute.EntityClass;
 import wellspan.core.attribute.RelationType;
 import wellspan.core.item.Item;
@@ -19,16 +15,6 @@ import wellspan.core.shape.Shape;
  * else what stands for it there, else the one for its kind.
  */
 public final class ClassRules {
-  private static final Set<SpiralLaw> LAYOUTS =
-      Set.of(
-          SpiralLaw.CLOTHOID,
-          SpiralLaw.BLOSS,
-          SpiralLaw.COSINE,
-          SpiralLaw.SINE,
-          SpiralLaw.BIQUADRATIC,
-          SpiralLaw.VIENNESE,
-          SpiralLaw.CUBIC_PARABOLA);
-
   private ClassRules() {}
 
   /**
@@ -110,21 +96,8 @@ public final class ClassRules {
     return of(item.with(item.attributes().withReferences(List.of())), c, schema);
   }
 
-  /** Whether the layouts of IFC4.3 hold all transitions of an alignment. */
-  public static boolean hasLayout(Alignment a) {
-    return a.elements().stream()
-        .allMatch(e -> !(e instanceof PlanElement.Spiral s) || LAYOUTS.contains(s.law()));
-  }
-
-  /**
-   * The class for an item's kind; an alignment with transitions that the layouts of IFC4.3 do not
-   * have goes as its line.
-   */
+  /** The class for an item's kind. */
   public static EntityClass standard(Item item, IfcSchema schema) {
-    boolean asLine =
-        schema == IfcSchema.IFC4X3
-            && item.shape() instanceof Shape.Axis a
-            && !hasLayout(a.alignment());
-    return asLine ? Kind.STRING.classes().get(schema) : item.kind().classes().get(schema);
+    return item.kind().classes().get(schema);
   }
 }

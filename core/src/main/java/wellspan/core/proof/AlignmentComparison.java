@@ -3,6 +3,7 @@ package wellspan.core.proof;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
@@ -19,18 +20,23 @@ final class AlignmentComparison {
     List<Difference> findings = new ArrayList<>();
     List<AlignmentPoint> points = sent.everyWithEnds(1);
     double[] deviations = new double[points.size()];
+    Optional<ArrivedInPieces> pieces = ArrivedInPieces.of(sent, arrived);
+    double longer = Math.abs(sent.length() - arrived.length());
+    boolean lies = longer <= pieces.map(ArrivedInPieces::longer).orElse(tolerance);
     double chainage = 0;
     for (int i = 0; i < deviations.length; i++) {
       AlignmentPoint p = points.get(i);
-      AlignmentPoint q = arrived.at(p.distance());
-      deviations[i] = deviation(p, q);
+      double d = p.distance();
+      AlignmentPoint q = arrived.at(d); // its profile and its labels count by the distance
+      AlignmentPoint inPlan = pieces.map(x -> arrived.at(x.at(d))).orElse(q);
+      deviations[i] = deviation(p, inPlan, q.level());
+      lies &= deviations[i] <= pieces.map(x -> x.limit(d, tolerance)).orElse(tolerance);
       chainage = Math.max(chainage, Math.abs(p.chainage() - q.chainage()));
     }
     int worst = MeshComparison.worst(deviations);
-    double longer = Math.abs(sent.length() - arrived.length());
     double max = Math.max(deviations[worst], longer);
     String name = sentItem.name();
-    if (!(max <= tolerance)) {
+    if (!lies) {
       AlignmentPoint p = points.get(worst);
       String figure = String.format(Locale.ROOT, "%.4f mm", 1000 * max);
       findings.add(
@@ -54,23 +60,20 @@ final class AlignmentComparison {
               name,
               String.format(Locale.ROOT, "%s: chainages differ by up to %.3f m.", name, chainage)));
     }
+    int elements = sent.simpleElements().size();
+    int came = arrived.simpleElements().size();
     boolean identical =
-        sent.simpleElements().size() == arrived.simpleElements().size()
+        (elements == came || pieces.isPresent())
             && sent.profile()
                 .map(p -> p.segments().size())
                 .equals(arrived.profile().map(p -> p.segments().size()))
-            && max <= tolerance;
-    if (sent.simpleElements().size() != arrived.simpleElements().size()) {
+            && lies;
+    if (elements != came && pieces.isEmpty()) {
       findings.add(
           Difference.of(
               What.GEOMETRY,
               name,
-              name
-                  + ": "
-                  + sent.simpleElements().size()
-                  + " plan elements were sent, "
-                  + arrived.simpleElements().size()
-                  + " arrived."));
+              name + ": " + elements + " plan elements were sent, " + came + " arrived."));
     }
     return new ItemComparison(
         new Proof.ItemProof(
@@ -94,11 +97,10 @@ final class AlignmentComparison {
     return most;
   }
 
-  private static double deviation(AlignmentPoint p, AlignmentPoint q) {
-    double plan = Math.hypot(p.east() - q.east(), p.north() - q.north());
-    if (Double.isNaN(p.level()) && Double.isNaN(q.level())) {
-      return plan;
-    }
-    return Math.hypot(plan, p.level() - q.level());
+  private static double deviation(AlignmentPoint p, AlignmentPoint inPlan, double level) {
+    double plan = Math.hypot(p.east() - inPlan.east(), p.north() - inPlan.north());
+    return Double.isNaN(p.level()) && Double.isNaN(level)
+        ? plan
+        : Math.hypot(plan, p.level() - level);
   }
 }

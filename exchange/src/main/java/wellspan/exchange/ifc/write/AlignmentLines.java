@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.HashMap;
 import java.util.Map;
 import wellspan.core.align.Alignment;
+import wellspan.core.align.LayoutElements;
 
 /** The curves of alignments, each written when it is first asked for. */
 final class AlignmentLines {
@@ -25,7 +26,7 @@ final class AlignmentLines {
   int inPlan(Alignment shared) throws IOException {
     Integer known = plans.get(shared);
     if (known == null) {
-      known = curves.composite(local.of(shared).simpleElements());
+      known = curves.composite(LayoutElements.of(local.of(shared)));
       plans.put(shared, known);
     }
     return known;

@@ -18,6 +18,7 @@ import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Cant;
 import wellspan.core.align.Chainages;
+import wellspan.core.align.LayoutElements;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.align.ProfileSegment;
@@ -109,7 +110,7 @@ final class AlignmentRecords {
             ref(placement),
             ref(shape),
             c.predefinedType().isEmpty() ? UNSET : literal(c.predefinedType()));
-    List<Integer> layouts = new ArrayList<>(List.of(horizontal(a.simpleElements(), placement)));
+    List<Integer> layouts = new ArrayList<>(List.of(horizontal(LayoutElements.of(a), placement)));
     if (a.profile().isPresent()) {
       layouts.add(vertical(a.profile().get().segments(), placement));
     }
