@@ -21,6 +21,7 @@ final class SeenItems {
   private int faces;
   private final List<Build.BuiltItem> items = new ArrayList<>();
   private final List<Box> boxes = new ArrayList<>();
+  private final Box bounds;
   private final List<Build.BuiltItem> textured = new ArrayList<>();
   private final List<Build.BuiltItem> large = new ArrayList<>();
 
@@ -34,6 +35,7 @@ final class SeenItems {
     }
     items.sort(Comparator.comparingDouble(SeenItems::top));
     items.forEach(i -> boxes.add(i.item().bounds()));
+    bounds = Gathering.of(boxes, Gathering.FAR);
     for (Build.BuiltItem i : build.items().values()) { // in the order of the job
       if (build.isVisible(i.id())) {
         if (GroundPicture.texture(i.item()).isPresent()) {
@@ -75,7 +77,7 @@ final class SeenItems {
 
   /** Extent of what lies together; what is far from the rest would leave a blank picture. */
   Box bounds() {
-    return Gathering.of(boxes, Gathering.FAR);
+    return bounds;
   }
 
   /** Every item that reaches into a part of the picture, pixels. */
