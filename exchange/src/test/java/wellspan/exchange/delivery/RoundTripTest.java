@@ -13,11 +13,11 @@ import java.util.List;
 import java.util.Map;
 import java.util.concurrent.CancellationException;
 import java.util.stream.Stream;
-import net.jqwik.api.Example;
 import net.jqwik.api.ForAll;
 import net.jqwik.api.Property;
 import net.jqwik.api.constraints.StringLength;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -323,9 +323,8 @@ class RoundTripTest extends DeliveredInTest {
     }
   }
 
-  @Example
-  void receiptsSayWhatHappened() throws IOException {
-    Path folder = Files.createTempDirectory("receipt");
+  @Test
+  void receiptsSayWhatHappened(@TempDir Path folder) throws IOException {
     DeliveryRun.Outcome o =
         DeliveryRun.run(
             "BIM <handover>",
