@@ -117,6 +117,16 @@ class SchemaComparisonTest extends CommandFixture {
   }
 
   @Test
+  void aTypeThatIsNotKnownIsNoOtherThanNone() throws IOException {
+    Path unknown =
+        Files.writeString(dir.resolve("u.ifc"), MODEL.replace(".GUARDRAIL.", ".NOTDEFINED."));
+    Path none = Files.writeString(dir.resolve("n.ifc"), MODEL.replace(".GUARDRAIL.", "$"));
+    assertThat(changes("describe", unknown, "--against", none, "--json")).isEmpty();
+    assertThat(changes("describe", model(), "--against", unknown, "--json"))
+        .containsExactly("predefined type|IfcRailing GUARDRAIL|IfcRailing|Rail");
+  }
+
+  @Test
   void aWrongCallSaysWhatIsWanted() throws IOException {
     assertThat(call("describe", model(), "--against", "IFC5")).isEqualTo(2);
     assertThat(err.toString()).contains("IFC5 is neither IFC4X3, IFC4 nor IFC2X3, nor a file.");

@@ -155,13 +155,18 @@ public record ModelComparison(String from, String to, int compared, List<Change>
             o.entity(),
             other.entity(),
             o);
-      } else if (!o.predefinedType().equals(other.predefinedType())) {
+      } else if (!type(o).equals(type(other))) {
         note(What.PREDEFINED_TYPE, typed(o), typed(other), o);
       }
     }
 
     private static String typed(ModelObject o) {
-      return (o.entity() + " " + o.predefinedType()).strip();
+      return (o.entity() + " " + type(o)).strip();
+    }
+
+    /** That it is not known says no more than nothing, which is all that some schemas can say. */
+    private static String type(ModelObject o) {
+      return o.predefinedType().equals("NOTDEFINED") ? "" : o.predefinedType();
     }
 
     private void properties(ModelObject o, ModelObject other) {
