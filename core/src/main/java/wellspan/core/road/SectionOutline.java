@@ -3,6 +3,7 @@ package wellspan.core.road;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Locale;
 import org.locationtech.jts.geom.Coordinate;
 import org.locationtech.jts.geom.GeometryFactory;
 import org.locationtech.jts.geom.Polygon;
@@ -12,6 +13,9 @@ import org.locationtech.jts.operation.valid.IsValidOp;
 /** Makes the outline of a design surface, counter-clockwise seen along the alignment. */
 final class SectionOutline {
   private static final double SAME = 1e-9;
+
+  /** No road is as wide, as high or as thick; it would be cut into millions of faces. Metres. */
+  private static final double FARTHEST = 1e5;
 
   private SectionOutline() {}
 
@@ -30,10 +34,13 @@ final class SectionOutline {
       if (!Double.isFinite(p.offset()) || !Double.isFinite(p.level())) {
         throw new Refused("a point has no offset or no level.");
       }
+      refuseFar("a point has the offset", p.offset());
+      refuseFar("a point has the level", p.level());
       if (points.isEmpty() || !same(points.getLast(), p) || a.form() == DesignArea.Form.AREA) {
         points.add(p);
       }
     }
+    refuseFar("it has the thickness", a.thickness());
     if (points.size() < (a.form() == DesignArea.Form.AREA ? 3 : 2)) {
       throw new Refused("it has " + points.size() + " points.");
     }
@@ -60,6 +67,17 @@ final class SectionOutline {
       return ring(c, OutlineSeries.turned(points), true);
     }
     return r;
+  }
+
+  private static void refuseFar(String what, double metres) throws Refused {
+    if (Math.abs(metres) > FARTHEST) {
+      throw new Refused(
+          String.format(
+              Locale.ROOT,
+              "%s %.3g m, as no road has. A number or its unit is wrong; ask the sender.",
+              what,
+              metres));
+    }
   }
 
   private static boolean same(SectionPoint a, SectionPoint b) {

@@ -67,6 +67,36 @@ class RoadPartsTest {
     assertThat(m.volume()).isCloseTo(exact, Percentage.withPercentage(0.1));
   }
 
+  @ParameterizedTest
+  @ValueSource(ints = {0, 1, 2})
+  void aSectionFartherThanAnyRoadReachesIsLeftOut(int which) {
+    DesignArea far =
+        switch (which) {
+          case 0 -> box("Base", 0, 1e12, 100, 0.2);
+          case 1 -> box("Base", 0, 4, 1e12, 0.2);
+          default ->
+              new DesignArea(
+                  "Base",
+                  "",
+                  "",
+                  "",
+                  DesignArea.Form.TOP,
+                  1e12,
+                  List.of(new SectionPoint(0, 100, ""), new SectionPoint(4, 100, "")));
+        };
+    List<RoadPart> found =
+        parts(
+            straight(60),
+            at(0, box("Base", 0, 4, 100, 0.2)),
+            at(20, box("Base", 0, 4, 100, 0.2)),
+            at(40, far),
+            at(60, box("Base", 0, 4, 100, 0.2)));
+    assertThat(findings)
+        .anyMatch(
+            f -> f.code().equals("section.outline") && f.message().contains("as no road has"));
+    found.forEach(p -> assertThat(p.body().mesh(0.010).triangleCount()).isLessThan(100));
+  }
+
   @Test
   void onAStraightVolumesArePrismoids() {
     RoadPart p =

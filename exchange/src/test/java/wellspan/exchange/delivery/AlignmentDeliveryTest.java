@@ -170,14 +170,24 @@ class AlignmentDeliveryTest {
   }
 
   private static Alignment withGap(double east) {
-    PlanPoint at = new PlanPoint(412_000, 6_534_600, Math.toRadians(33));
-    PlanElement first = new PlanElement.Line(at, 96.5);
-    PlanPoint end = first.end();
-    PlanElement second =
-        new PlanElement.Arc(
-            new PlanPoint(end.east() + east, end.north(), end.direction()), 80, 220);
-    return new Alignment(
-        "Road", List.of(first, second), new Chainages(0, List.of()), Optional.empty());
+    double d = Math.toRadians(33);
+    return withGap(96.5, east * Math.cos(d), -east * Math.sin(d));
+  }
+
+  /** A bend in pieces, and an arc that begins elsewhere than it ends. */
+  private static Alignment withGap(double length, double ahead, double left) {
+    List<PlanElement> e = new ArrayList<>();
+    e.add(new PlanElement.Line(new PlanPoint(412_000, 6_534_600, Math.toRadians(33)), length / 3));
+    e.add(new PlanElement.Line(e.getLast().end(), length / 7));
+    e.add(new PlanElement.Line(e.getLast().end(), length - length / 3 - length / 7));
+    PlanPoint end = e.getLast().end();
+    double c = Math.cos(end.direction());
+    double d = Math.sin(end.direction());
+    PlanPoint next =
+        new PlanPoint(
+            end.east() + ahead * c - left * d, end.north() + ahead * d + left * c, end.direction());
+    e.add(new PlanElement.Arc(next, 80, 220));
+    return new Alignment("Road", e, new Chainages(0, List.of()), Optional.empty());
   }
 
   @Test
@@ -200,6 +210,27 @@ class AlignmentDeliveryTest {
                 .findings())
         .extracting(Finding::code, Finding::severity)
         .contains(tuple("alignment.jump", Severity.WARNING));
+  }
+
+  /**
+   * Ahead, behind, to both sides; behind, the drawn line runs back over what it has drawn. Whether
+   * a point at the gap comes to lie before or behind it is a matter of the last digit.
+   */
+  @Test
+  void aGapOfAnyDirectionIsAsItWasSent() throws IOException {
+    for (double length : new double[] {61.3, 77.77, 83.1, 96.5}) {
+      for (double ahead : new double[] {0.39, 0, -0.39, -2.4}) {
+        for (double left : new double[] {0.21, -0.35}) {
+          Alignment sent = withGap(length, ahead, left);
+          Parcel p = parcel(sent, new IfcFormat(IfcSchema.IFC4X3), LOCAL, LinearUnit.METRE);
+          Proof proof = run(p, "any.ifc");
+          assertThat(proof.findings().stream().filter(Finding::isError))
+              .as(length + " long, " + ahead + " ahead, " + left + " left")
+              .isEmpty();
+          assertThat(proof.pass()).isTrue();
+        }
+      }
+    }
   }
 
   @Test

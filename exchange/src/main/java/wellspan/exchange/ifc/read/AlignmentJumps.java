@@ -2,6 +2,7 @@ package wellspan.exchange.ifc.read;
 
 import static wellspan.core.finding.Stop.RECEIVE;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -24,6 +25,9 @@ import wellspan.core.finding.Finding;
 record AlignmentJumps(Alignment own, String name, double metres, List<Finding> findings) {
   /** Elements that end within this of the next one's start hang together, metres. */
   static final double JUMP = 5e-4;
+
+  /** So far from a jump a place is on one side of it, metres. */
+  private static final double ASIDE = 1e-7;
 
   /** Names the largest jump between elements that follow each other, in plan and in the profile. */
   void continuous() {
@@ -118,18 +122,55 @@ record AlignmentJumps(Alignment own, String name, double metres, List<Finding> f
   private double offDrawn(double[] xyz) {
     double worst = 0;
     double d = own.profile().map(p -> Math.max(0, p.start())).orElse(0.0);
-    double length = own.length();
+    List<Stretch> stretches = stretches();
     for (int i = 0; i < xyz.length; i += 3) {
-      if (i > 0) {
-        d += Math.hypot(xyz[i] - xyz[i - 3], xyz[i + 1] - xyz[i - 2]);
+      double step = i == 0 ? 0 : Math.hypot(xyz[i] - xyz[i - 3], xyz[i + 1] - xyz[i - 2]);
+      double reach = 2 * step + 1 / metres;
+      double nearest = Double.POSITIVE_INFINITY;
+      double before = d;
+      for (Stretch s : stretches) {
+        if (before + reach < s.from || before - reach > s.to) {
+          continue;
+        }
+        double foot = Footpoint.follow(own, xyz[i], xyz[i + 1], before + step, s.from, s.to);
+        double off = off(xyz, i, own.at(foot));
+        if (off < nearest) {
+          nearest = off;
+          d = foot;
+        }
       }
-      d = Footpoint.follow(own, xyz[i], xyz[i + 1], d, 0, length);
-      AlignmentPoint q = own.at(d);
-      double off = Math.hypot(xyz[i] - q.east(), xyz[i + 1] - q.north());
-      boolean level = Double.isFinite(q.level()) && xyz[i + 2] != 0;
-      worst = Math.max(worst, level ? Math.hypot(off, xyz[i + 2] - q.level()) : off);
+      worst = Math.max(worst, nearest);
     }
     return worst;
+  }
+
+  /** Part of the line without a jump, distances along it. */
+  private record Stretch(double from, double to) {}
+
+  /** At a jump the line is in two places, of which a point is on one. */
+  private List<Stretch> stretches() {
+    List<Stretch> out = new ArrayList<>();
+    double aside = ASIDE / metres;
+    double from = 0;
+    double end = 0;
+    List<PlanElement> e = own.elements();
+    for (int i = 0; i < e.size() - 1; i++) {
+      end += e.get(i).length();
+      PlanPoint here = e.get(i).end();
+      PlanPoint next = e.get(i + 1).start();
+      if (Math.hypot(here.east() - next.east(), here.north() - next.north()) * metres > JUMP) {
+        out.add(new Stretch(from, Math.max(from, end - aside)));
+        from = end + aside;
+      }
+    }
+    out.add(new Stretch(from, Math.max(from, own.length())));
+    return out;
+  }
+
+  private static double off(double[] xyz, int i, AlignmentPoint q) {
+    double off = Math.hypot(xyz[i] - q.east(), xyz[i + 1] - q.north());
+    boolean level = Double.isFinite(q.level()) && xyz[i + 2] != 0;
+    return level ? Math.hypot(off, xyz[i + 2] - q.level()) : off;
   }
 
   private void jump(String where, double by) {
