@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
@@ -13,6 +14,9 @@ import wellspan.core.proof.Difference.What;
 
 /** Compares an alignment as sent and as arrived at 1 m steps and at every element end. */
 final class AlignmentComparison {
+  /** At a gap it is a matter of the last digit on which side of it a place comes to lie, metres. */
+  private static final double ASIDE = 1e-7;
+
   private AlignmentComparison() {}
 
   static ItemComparison compare(
@@ -28,8 +32,12 @@ final class AlignmentComparison {
       AlignmentPoint p = points.get(i);
       double d = p.distance();
       AlignmentPoint q = arrived.at(d); // its profile and its labels count by the distance
-      AlignmentPoint inPlan = pieces.map(x -> arrived.at(x.at(d))).orElse(q);
-      deviations[i] = deviation(p, inPlan, q.level());
+      double there = pieces.map(x -> x.at(d)).orElse(d);
+      deviations[i] =
+          DoubleStream.of(there, there - ASIDE, there + ASIDE)
+              .map(x -> deviation(p, arrived.at(x), q.level()))
+              .min()
+              .orElseThrow();
       lies &= deviations[i] <= pieces.map(x -> x.limit(d, tolerance)).orElse(tolerance);
       chainage = Math.max(chainage, Math.abs(p.chainage() - q.chainage()));
     }

@@ -5,8 +5,8 @@ import java.util.Locale;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentChords;
 import wellspan.core.align.AlignmentPoint;
-import wellspan.core.align.Footpoint;
 import wellspan.core.align.PlanPoint;
+import wellspan.core.align.UnbrokenStretches;
 import wellspan.core.geom.Polyline;
 import wellspan.core.geom.Position;
 import wellspan.core.item.Item;
@@ -24,6 +24,9 @@ final class ChordsOfAlignment {
 
   /** So near along the line a foot is that of a gap, metres. */
   private static final double NEAR = 1e-6;
+
+  /** So far from a gap a place is on one side of it, metres. */
+  private static final double ASIDE = 1e-7;
 
   private ChordsOfAlignment() {}
 
@@ -44,6 +47,7 @@ final class ChordsOfAlignment {
               sent.name() + " arrived in " + arrived.size() + " lines instead of one."));
     }
     boolean jumps = a.largestGap() > tolerance;
+    UnbrokenStretches whole = new UnbrokenStretches(a, tolerance, ASIDE);
     Polyline line = arrived.getFirst();
     double[] off = new double[line.pointCount()];
     double reached = start;
@@ -51,7 +55,7 @@ final class ChordsOfAlignment {
     double beside = 0;
     for (int i = 0; i < off.length; i++) {
       Position p = line.point(i);
-      double at = i == 0 ? start : i == off.length - 1 ? end : foot(a, p, reached, end);
+      double at = i == 0 ? start : i == off.length - 1 ? end : foot(whole, a.at(reached), p, end);
       widest = i == 0 ? 0 : Math.max(widest, at - reached);
       if (i > 0 && at > reached && !(jumps && spansGap(a, reached, at, tolerance))) {
         beside =
@@ -63,9 +67,6 @@ final class ChordsOfAlignment {
       }
       reached = at;
       off[i] = off(p, a.at(at));
-      if (jumps && off[i] > tolerance) {
-        off[i] = Math.min(off[i], offGap(a, p, at));
-      }
     }
     int worst = MeshComparison.worst(off);
     double max = off[worst];
@@ -140,32 +141,8 @@ final class ChordsOfAlignment {
   }
 
   private static double off(Position p, AlignmentPoint q) {
-    return off(p, q.east(), q.north(), q.level());
-  }
-
-  private static double off(Position p, double east, double north, double level) {
-    double plan = Math.hypot(p.east() - east, p.north() - north);
-    return Double.isNaN(level) ? plan : Math.hypot(plan, p.level() - level);
-  }
-
-  /**
-   * The same at a gap, where the alignment is at the end of one element and the next one's start.
-   */
-  private static double offGap(Alignment a, Position p, double at) {
-    double out = Double.POSITIVE_INFINITY;
-    double reached = 0;
-    for (int i = 0; i + 1 < a.elements().size(); i++) {
-      PlanPoint end = a.elements().get(i).end();
-      PlanPoint start = a.elements().get(i + 1).start();
-      reached += a.elements().get(i).length();
-      if (Math.abs(reached - at) < NEAR) {
-        double level = a.at(reached).level();
-        out =
-            Math.min(
-                off(p, end.east(), end.north(), level), off(p, start.east(), start.north(), level));
-      }
-    }
-    return out;
+    double plan = Math.hypot(p.east() - q.east(), p.north() - q.north());
+    return Double.isNaN(q.level()) ? plan : Math.hypot(plan, p.level() - q.level());
   }
 
   private static ItemComparison result(
@@ -177,9 +154,10 @@ final class ChordsOfAlignment {
   }
 
   /** The distance along of the place beside a point, looked for from the last one on. */
-  private static double foot(Alignment a, Position p, double from, double end) {
-    AlignmentPoint before = a.at(from);
+  private static double foot(
+      UnbrokenStretches whole, AlignmentPoint before, Position p, double end) {
     double ahead = Math.hypot(p.east() - before.east(), p.north() - before.north());
-    return Footpoint.follow(a, p.east(), p.north(), from + ahead, from, end);
+    double from = before.distance();
+    return whole.foot(p.east(), p.north(), from + ahead, ahead + WIDEST, from, end);
   }
 }

@@ -2,17 +2,16 @@ package wellspan.exchange.ifc.read;
 
 import static wellspan.core.finding.Stop.RECEIVE;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
-import wellspan.core.align.Footpoint;
 import wellspan.core.align.PlanElement;
 import wellspan.core.align.PlanPoint;
 import wellspan.core.align.Profile;
 import wellspan.core.align.ProfileSegment;
+import wellspan.core.align.UnbrokenStretches;
 import wellspan.core.finding.Figure;
 import wellspan.core.finding.Finding;
 
@@ -28,6 +27,9 @@ record AlignmentJumps(Alignment own, String name, double metres, List<Finding> f
 
   /** So far from a jump a place is on one side of it, metres. */
   private static final double ASIDE = 1e-7;
+
+  /** The foot of a drawn point is looked for so far beyond the step to it, metres. */
+  private static final double NEAR = 1;
 
   /** Names the largest jump between elements that follow each other, in plan and in the profile. */
   void continuous() {
@@ -121,50 +123,15 @@ record AlignmentJumps(Alignment own, String name, double metres, List<Finding> f
 
   private double offDrawn(double[] xyz) {
     double worst = 0;
+    double length = own.length();
     double d = own.profile().map(p -> Math.max(0, p.start())).orElse(0.0);
-    List<Stretch> stretches = stretches();
+    UnbrokenStretches whole = new UnbrokenStretches(own, JUMP / metres, ASIDE / metres);
     for (int i = 0; i < xyz.length; i += 3) {
       double step = i == 0 ? 0 : Math.hypot(xyz[i] - xyz[i - 3], xyz[i + 1] - xyz[i - 2]);
-      double reach = 2 * step + 1 / metres;
-      double nearest = Double.POSITIVE_INFINITY;
-      double before = d;
-      for (Stretch s : stretches) {
-        if (before + reach < s.from || before - reach > s.to) {
-          continue;
-        }
-        double foot = Footpoint.follow(own, xyz[i], xyz[i + 1], before + step, s.from, s.to);
-        double off = off(xyz, i, own.at(foot));
-        if (off < nearest) {
-          nearest = off;
-          d = foot;
-        }
-      }
-      worst = Math.max(worst, nearest);
+      d = whole.foot(xyz[i], xyz[i + 1], d + step, step + NEAR / metres, 0, length);
+      worst = Math.max(worst, off(xyz, i, own.at(d)));
     }
     return worst;
-  }
-
-  /** Part of the line without a jump, distances along it. */
-  private record Stretch(double from, double to) {}
-
-  /** At a jump the line is in two places, of which a point is on one. */
-  private List<Stretch> stretches() {
-    List<Stretch> out = new ArrayList<>();
-    double aside = ASIDE / metres;
-    double from = 0;
-    double end = 0;
-    List<PlanElement> e = own.elements();
-    for (int i = 0; i < e.size() - 1; i++) {
-      end += e.get(i).length();
-      PlanPoint here = e.get(i).end();
-      PlanPoint next = e.get(i + 1).start();
-      if (Math.hypot(here.east() - next.east(), here.north() - next.north()) * metres > JUMP) {
-        out.add(new Stretch(from, Math.max(from, end - aside)));
-        from = end + aside;
-      }
-    }
-    out.add(new Stretch(from, Math.max(from, own.length())));
-    return out;
   }
 
   private static double off(double[] xyz, int i, AlignmentPoint q) {
