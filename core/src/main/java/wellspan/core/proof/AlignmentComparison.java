@@ -14,8 +14,11 @@ import wellspan.core.proof.Difference.What;
 
 /** Compares an alignment as sent and as arrived at 1 m steps and at every element end. */
 final class AlignmentComparison {
-  /** At a gap it is a matter of the last digit on which side of it a place comes to lie, metres. */
-  private static final double ASIDE = 1e-7;
+  /**
+   * At a gap it is a matter of the last digit on which side of it a place comes to lie; so far from
+   * it there is no doubt, a part of what may differ.
+   */
+  private static final double ASIDE = 0.1;
 
   private AlignmentComparison() {}
 
@@ -27,6 +30,7 @@ final class AlignmentComparison {
     Optional<ArrivedInPieces> pieces = ArrivedInPieces.of(sent, arrived);
     double longer = Math.abs(sent.length() - arrived.length());
     boolean lies = longer <= pieces.map(ArrivedInPieces::longer).orElse(tolerance);
+    double aside = ASIDE * tolerance;
     double chainage = 0;
     for (int i = 0; i < deviations.length; i++) {
       AlignmentPoint p = points.get(i);
@@ -34,7 +38,7 @@ final class AlignmentComparison {
       AlignmentPoint q = arrived.at(d); // its profile and its labels count by the distance
       double there = pieces.map(x -> x.at(d)).orElse(d);
       deviations[i] =
-          DoubleStream.of(there, there - ASIDE, there + ASIDE)
+          DoubleStream.of(there, there - aside, there + aside)
               .map(x -> deviation(p, arrived.at(x), q.level()))
               .min()
               .orElseThrow();

@@ -25,8 +25,8 @@ final class ChordsOfAlignment {
   /** So near along the line a foot is that of a gap, metres. */
   private static final double NEAR = 1e-6;
 
-  /** So far from a gap a place is on one side of it, metres. */
-  private static final double ASIDE = 1e-7;
+  /** So far from a gap a place is on one side of it, a part of what may differ. */
+  private static final double ASIDE = 0.1;
 
   private ChordsOfAlignment() {}
 
@@ -47,7 +47,7 @@ final class ChordsOfAlignment {
               sent.name() + " arrived in " + arrived.size() + " lines instead of one."));
     }
     boolean jumps = a.largestGap() > tolerance;
-    UnbrokenStretches whole = new UnbrokenStretches(a, tolerance, ASIDE);
+    UnbrokenStretches whole = new UnbrokenStretches(a, tolerance, ASIDE * tolerance);
     Polyline line = arrived.getFirst();
     double[] off = new double[line.pointCount()];
     double reached = start;
