@@ -59,6 +59,7 @@ public final class RoadParts {
 
   private List<RoadPart> parts(List<CrossSection> sections) {
     List<CrossSection> all = OutlineSeries.alike(rising(sections));
+    SectionLevels.farFromProfile(axis, all).ifPresent(findings::add);
     for (int s = 0; s < all.size(); s++) {
       Map<String, List<DesignArea>> byName = new LinkedHashMap<>();
       for (DesignArea a : all.get(s).areas()) {

@@ -98,6 +98,29 @@ class RoadPartsTest {
   }
 
   @Test
+  void sectionsFarFromTheProfileAreTold() {
+    Profile profile =
+        Profile.through(
+            "p",
+            List.of(
+                new Pvi(0, 14, new Pvi.Rounding.None()), new Pvi(60, 17, new Pvi.Rounding.None())));
+    Alignment axis =
+        new Alignment(
+            "Mill Lane",
+            straight(60).elements(),
+            new Chainages(0, List.of()),
+            Optional.of(profile));
+    parts(axis, at(0, box("Base", -4, 4, 0.1, 0.2)), at(60, box("Base", -4, 4, 0.1, 0.2)));
+    assertThat(findings)
+        .filteredOn(f -> f.code().equals("section.profile"))
+        .singleElement()
+        .satisfies(f -> assertThat(f.message()).contains("lie 16.9 m below its profile"));
+    findings.clear();
+    parts(axis, at(0, box("Base", -4, 4, 14.1, 0.2)), at(60, box("Base", -4, 4, 16.6, 0.2)));
+    assertThat(findings).noneMatch(f -> f.code().equals("section.profile"));
+  }
+
+  @Test
   void onAStraightVolumesArePrismoids() {
     RoadPart p =
         parts(straight(50), at(0, box("Base", 0, 4, 100, 0.2)), at(50, box("Base", 0, 6, 100, 0.1)))
