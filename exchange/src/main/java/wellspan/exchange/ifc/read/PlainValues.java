@@ -87,9 +87,11 @@ final class PlainValues {
   /** What is taken for a value that cannot stand; empty if it can, or if nothing can be taken. */
   private Optional<Value> instead(Instance i, Attribute a, TypeRule t, Value v) {
     boolean missing = v instanceof Value.Unset;
-    String fault = missing ? "is missing" : v instanceof Value.Derived ? null : t.faultOf(v);
-    boolean named = t.literals().filter(l -> l.contains(NOT_KNOWN)).isPresent();
-    if (fault == null || missing && a.optional() || !a.optional() && !named) {
+    if (missing && a.optional() || v instanceof Value.Derived) {
+      return Optional.empty();
+    }
+    String fault = missing ? "is missing" : t.faultOf(v);
+    if (fault == null || !a.optional() && !canBeUnknown(t)) {
       return Optional.empty();
     }
     faults
@@ -97,6 +99,10 @@ final class PlainValues {
             new Wrong(i.entity().name(), a.name(), !missing), f -> new ConcurrentSkipListMap<>())
         .put(i.id(), fault);
     return Optional.of(a.optional() ? Value.UNSET : new Value.Literal(NOT_KNOWN));
+  }
+
+  private static boolean canBeUnknown(TypeRule t) {
+    return t.literals().filter(l -> l.contains(NOT_KNOWN)).isPresent();
   }
 
   private static TypeRule[] rules(Schema schema, Entity e) {

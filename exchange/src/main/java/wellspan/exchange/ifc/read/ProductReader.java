@@ -239,14 +239,17 @@ final class ProductReader {
   }
 
   private Optional<Item> body(Instance p) {
-    for (Instance r : Representations.of(p)) {
+    List<Instance> representations = Representations.of(p);
+    for (Instance r : representations) {
       String id = r.text("RepresentationIdentifier");
       if (!Representations.isKnown(id)) {
         unread.merge("representation " + id, 1, Integer::sum);
       }
     }
     List<Instance> items =
-        Representations.bodies(p).stream().flatMap(r -> r.refs("Items").stream()).toList();
+        Representations.bodies(representations).stream()
+            .flatMap(r -> r.refs("Items").stream())
+            .toList();
     if (items.isEmpty()) {
       return Optional.empty();
     }

@@ -37,20 +37,36 @@ final class Representations {
     return p.ref("Representation").map(d -> d.refs("Representations")).orElse(List.of());
   }
 
-  /** Whether all that a representation shows is lines, points and texts. */
+  /** Whether all that a representation shows is lines, points and texts; none is looked at. */
   private static boolean isOfLines(Instance representation) {
-    List<Instance> items = LineReader.elements(representation.refs("Items"));
-    for (Instance i : items) {
-      if (!(i.isA("IFCCURVE") || i.isA("IFCPOINT") || i.isA("IFCTEXTLITERAL"))) {
-        return false;
+    IfcModel model = representation.model();
+    boolean any = false;
+    for (int item : representation.ids("Items")) {
+      boolean several = model.isA(item, "IFCGEOMETRICSET");
+      int[] parts = several ? elements(model, item) : new int[] {item};
+      for (int i : parts) {
+        if (!(model.isA(i, "IFCCURVE")
+            || model.isA(i, "IFCPOINT")
+            || model.isA(i, "IFCTEXTLITERAL"))) {
+          return false;
+        }
+        any = true;
       }
     }
-    return !items.isEmpty();
+    return any;
+  }
+
+  private static int[] elements(IfcModel model, int set) {
+    return model.find(set).map(s -> s.ids("Elements")).orElse(new int[0]);
   }
 
   /** The representation that shows the body best: the body itself, else what stands in for it. */
   static List<Instance> bodies(Instance p) {
-    List<Instance> all = of(p);
+    return bodies(of(p));
+  }
+
+  /** The same of those of a product. */
+  static List<Instance> bodies(List<Instance> all) {
     for (String wanted : BODY_ORDER) {
       List<Instance> found = new ArrayList<>(1);
       for (Instance r : all) {
