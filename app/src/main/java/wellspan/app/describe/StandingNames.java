@@ -99,7 +99,7 @@ final class StandingNames {
       if (!name.translateXProperty().isBound()) {
         bar().ifPresent(this::follow);
       }
-      name.resizeRelocate(x, y, names().getWidth(), h);
+      name.resizeRelocate(0, y, x + names().getWidth(), h); // over the border of the row, too
       if (!getChildren().contains(name)) { // the columns were made anew
         getChildren().add(name);
       }
