@@ -56,8 +56,7 @@ public record Alignment(
   }
 
   private Lengths lengths() {
-    return reached.get(
-        () -> Lengths.of(elements.stream().mapToDouble(PlanElement::length).toArray()));
+    return reached.get(() -> Lengths.of(elements));
   }
 
   /** Length in plan, metres. */

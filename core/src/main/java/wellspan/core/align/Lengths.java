@@ -1,11 +1,18 @@
 package wellspan.core.align;
 
+import java.util.List;
+
 /**
  * Lengths of pieces that follow each other, and which piece a distance lies on.
  *
  * @param ends where each piece ends, metres from the start of the first; immutable by convention
  */
-record Lengths(double[] ends) {
+public record Lengths(double[] ends) {
+  /** Of elements of an alignment in plan. */
+  public static Lengths of(List<PlanElement> elements) {
+    return of(elements.stream().mapToDouble(PlanElement::length).toArray());
+  }
+
   /** Added up so that what rounding loses of many small ones is kept (W. Kahan, 1965). */
   static Lengths of(double[] pieces) {
     double[] ends = new double[pieces.length];
@@ -26,12 +33,12 @@ record Lengths(double[] ends) {
   }
 
   /** Where a piece starts. */
-  double start(int piece) {
+  public double start(int piece) {
     return piece == 0 ? 0 : ends[piece - 1];
   }
 
   /** The first piece that ends at a distance or beyond; the last one where none does. */
-  int endingAtOrAfter(double distance) {
+  public int endingAtOrAfter(double distance) {
     return first(distance, true);
   }
 

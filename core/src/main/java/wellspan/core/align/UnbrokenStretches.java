@@ -21,15 +21,14 @@ public final class UnbrokenStretches {
   public UnbrokenStretches(Alignment alignment, double jump, double aside) {
     this.alignment = alignment;
     double from = 0;
-    double end = 0;
     List<PlanElement> e = alignment.elements();
+    double[] ends = Lengths.of(e).ends();
     for (int i = 0; i < e.size() - 1; i++) {
-      end += e.get(i).length();
       PlanPoint here = e.get(i).end();
       PlanPoint next = e.get(i + 1).start();
       if (Math.hypot(here.east() - next.east(), here.north() - next.north()) > jump) {
-        stretches.add(new Stretch(from, end - aside));
-        from = end + aside;
+        stretches.add(new Stretch(from, ends[i] - aside));
+        from = ends[i] + aside;
       }
     }
     stretches.add(new Stretch(from, alignment.length()));

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.DoubleStream;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.AlignmentPoint;
 import wellspan.core.align.Chainages;
@@ -37,11 +36,12 @@ final class AlignmentComparison {
       double d = p.distance();
       AlignmentPoint q = arrived.at(d); // its profile and its labels count by the distance
       double there = pieces.map(x -> x.at(d)).orElse(d);
-      deviations[i] =
-          DoubleStream.of(there, there - aside, there + aside)
-              .map(x -> deviation(p, arrived.at(x), q.level()))
-              .min()
-              .orElseThrow();
+      deviations[i] = deviation(p, arrived.at(there), q.level());
+      if (deviations[i] > tolerance) {
+        double before = deviation(p, arrived.at(there - aside), q.level());
+        double behind = deviation(p, arrived.at(there + aside), q.level());
+        deviations[i] = Math.min(deviations[i], Math.min(before, behind));
+      }
       lies &= deviations[i] <= pieces.map(x -> x.limit(d, tolerance)).orElse(tolerance);
       chainage = Math.max(chainage, Math.abs(p.chainage() - q.chainage()));
     }

@@ -1,10 +1,10 @@
 package wellspan.core.proof;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import wellspan.core.align.Alignment;
 import wellspan.core.align.ClothoidPieces;
+import wellspan.core.align.Lengths;
 import wellspan.core.align.PlanElement;
 
 /**
@@ -12,34 +12,36 @@ import wellspan.core.align.PlanElement;
  * is that transitions of laws for which the receiver has no curve are several elements there.
  *
  * @param sent the elements
- * @param ends where each of them ends on the alignment that was sent
+ * @param reached where each of them ends on the alignment that was sent
  * @param arrived where it ends on the one that arrived
  */
-record ArrivedInPieces(List<PlanElement> sent, List<Double> ends, List<Double> arrived) {
+record ArrivedInPieces(List<PlanElement> sent, Lengths reached, Lengths arrived) {
   /** Nothing if as many elements arrived as were sent, or others. */
   static Optional<ArrivedInPieces> of(Alignment sent, Alignment arrived) {
     List<PlanElement> elements = sent.simpleElements();
-    List<Double> ends = ends(elements);
-    List<Double> there = ends(arrived.simpleElements());
-    if (there.size() <= ends.size()) {
+    List<PlanElement> came = arrived.simpleElements();
+    if (came.size() <= elements.size()) {
       return Optional.empty();
     }
-    List<Double> found = new ArrayList<>();
+    double[] there = Lengths.of(came).ends();
+    double[] found = new double[elements.size()];
     int next = 0;
-    for (int i = 0; i < elements.size(); i++) {
+    double from = 0;
+    for (int i = 0; i < found.length; i++) {
       int first = next;
-      double end = ends.get(i);
-      while (next < there.size() && there.get(next) <= end + Alignment.SAME_END) {
+      double end = from + elements.get(i).length(); // so that what little they differ adds not up
+      while (next < there.length && there[next] <= end + Alignment.SAME_END) {
         next++;
       }
-      boolean reached = next > first && there.get(next - 1) >= end - Alignment.SAME_END;
-      if (!reached || next - first > 1 && !isOther(elements.get(i))) {
+      boolean ends = next > first && there[next - 1] >= end - Alignment.SAME_END;
+      if (!ends || next - first > 1 && !isOther(elements.get(i))) {
         return Optional.empty();
       }
-      found.add(there.get(next - 1));
+      from = there[next - 1];
+      found[i] = from;
     }
-    return next == there.size()
-        ? Optional.of(new ArrivedInPieces(elements, ends, found))
+    return next == there.length
+        ? Optional.of(new ArrivedInPieces(elements, Lengths.of(elements), new Lengths(found)))
         : Optional.empty();
   }
 
@@ -47,36 +49,16 @@ record ArrivedInPieces(List<PlanElement> sent, List<Double> ends, List<Double> a
     return e instanceof PlanElement.Spiral s && !s.law().hasLayoutType();
   }
 
-  private static List<Double> ends(List<PlanElement> elements) {
-    List<Double> out = new ArrayList<>();
-    double d = 0;
-    for (PlanElement e : elements) {
-      d += e.length();
-      out.add(d);
-    }
-    return out;
-  }
-
-  private int element(double distance) {
-    int i = 0;
-    while (i < ends.size() - 1 && distance > ends.get(i)) {
-      i++;
-    }
-    return i;
-  }
-
   /** The distance on what arrived that stands for one on what was sent. */
   double at(double distance) {
-    int i = element(distance);
-    double from = i == 0 ? 0 : ends.get(i - 1);
-    double there = i == 0 ? 0 : arrived.get(i - 1);
-    double longer = (arrived.get(i) - there) / (ends.get(i) - from);
-    return there + (distance - from) * longer;
+    int i = reached.endingAtOrAfter(distance);
+    double along = (distance - reached.start(i)) / sent.get(i).length();
+    return arrived.start(i) + along * (arrived.ends()[i] - arrived.start(i));
   }
 
   /** How far what arrived may lie from what was sent at a distance, metres. */
   double limit(double distance, double tolerance) {
-    return isOther(sent.get(element(distance))) ? ClothoidPieces.FINE : tolerance;
+    return isOther(sent.get(reached.endingAtOrAfter(distance))) ? ClothoidPieces.FINE : tolerance;
   }
 
   /** By how much the whole may be longer or shorter, metres. */

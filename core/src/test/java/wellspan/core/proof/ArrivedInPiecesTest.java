@@ -45,6 +45,24 @@ class ArrivedInPiecesTest {
     assertThat(differences(sent, arrived)).isEmpty();
   }
 
+  /** Each set of pieces is some micrometres shorter; of hundreds that is more than a millimetre. */
+  @Test
+  void whatEachOfManyIsShorterByDoesNotAddUp() {
+    List<PlanElement> all = new ArrayList<>();
+    PlanPoint at = new PlanPoint(412_000, 6_534_500, 0.3);
+    for (int i = 0; i < 250; i++) {
+      double k = (i % 2 == 0 ? 1 : -1) / 300.0;
+      all.add(new PlanElement.Spiral(at, 80, 0, k, SpiralLaw.CUBIC));
+      all.add(new PlanElement.Spiral(all.getLast().end(), 80, k, 0, SpiralLaw.CUBIC));
+      all.add(new PlanElement.Line(all.getLast().end(), 20));
+      at = all.getLast().end();
+    }
+    Alignment sent = line(all);
+    Alignment arrived = line(LayoutElements.of(sent));
+    assertThat(sent.length() - arrived.length()).isGreaterThan(Alignment.SAME_END);
+    assertThat(differences(sent, arrived)).isEmpty();
+  }
+
   @Test
   void theyMayNotLieElsewhere() {
     Alignment sent = road(SpiralLaw.SINE_HALF_WAVE);
